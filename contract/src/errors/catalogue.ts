@@ -1,0 +1,27 @@
+/** Every error the server can answer with. Codes are permanent; sentences are for keepers. */
+export const ERRORS = {
+  bad_input: { status: 400, message: 'Something in what was sent could not be read.' },
+  not_signed_in: { status: 401, message: 'Please sign in first.' },
+  wrong_passphrase: { status: 401, message: 'That name and passphrase do not belong together.' },
+  wrong_pin: { status: 401, message: 'That PIN is not right.' },
+  device_not_enrolled: {
+    status: 403,
+    message: 'This tablet has not been set up for switching by PIN. A senior keeper can do that.',
+  },
+  not_allowed: { status: 403, message: 'Your role does not allow this.' },
+  wrong_origin: { status: 403, message: 'This request came from another site and was not carried out.' },
+  not_found: { status: 404, message: 'There is nothing here.' },
+  unknown_resident: { status: 404, message: 'No such resident is on record.' },
+  unknown_target: { status: 409, message: 'The entry this refers to is not on record for this resident.' },
+  not_correctable: { status: 409, message: 'A correction cannot be corrected; take it back or correct the original.' },
+  wrong_kind: { status: 409, message: 'A correction must say the same kind of thing as the original.' },
+  unknown_place: { status: 409, message: 'No such enclosure is on record.' },
+  in_future: { status: 409, message: 'This is dated in the future. Is the clock of this tablet right?' },
+  not_yours: { status: 403, message: 'This was entered under the name of somebody who was not signed in here.' },
+  too_many: { status: 429, message: 'Too many tries. Wait a minute and try again.' },
+  too_large: { status: 413, message: 'That is too much to send at once.' },
+  database_away: { status: 503, message: 'The record cannot be reached just now. What you entered is kept here and will be sent.' },
+  internal: { status: 500, message: 'Something went wrong on the server. What you entered is kept here and will be sent again.' },
+} as const
+
+export type ErrorCode = keyof typeof ERRORS

@@ -1,0 +1,34 @@
+import { z } from 'zod'
+import { ROLES } from './roles.ts'
+
+export const RoleName = z.enum(ROLES)
+
+/** A member of staff as everyone signed in may see them. */
+export const Person = z.strictObject({
+  id: z.uuid(),
+  name: z.string(),
+  initials: z.string(),
+  role: RoleName,
+})
+export type Person = z.infer<typeof Person>
+
+export const SignIn = z.strictObject({
+  login: z.string().trim().min(1).max(60),
+  passphrase: z.string().min(1).max(200),
+})
+export type SignIn = z.infer<typeof SignIn>
+
+/** Switching person on an enrolled tablet. */
+export const SwitchPerson = z.strictObject({
+  personId: z.uuid(),
+  pin: z.string().regex(/^\d{4,8}$/, 'A PIN is four to eight digits.'),
+})
+export type SwitchPerson = z.infer<typeof SwitchPerson>
+
+export const EnrolDevice = z.strictObject({ name: z.string().trim().min(1).max(60) })
+
+export const Me = z.strictObject({
+  person: Person,
+  device: z.strictObject({ name: z.string().nullable(), enrolled: z.boolean() }),
+})
+export type Me = z.infer<typeof Me>

@@ -1,0 +1,172 @@
+import { z } from 'zod'
+import { EcdysisStage, Entry, FeedOutcome, Severity } from '../entries/entry.ts'
+import { replay } from '../fold/replay.ts'
+import { ResidentState } from '../fold/residentState.ts'
+import { HoldKind } from '../holds/holdKind.ts'
+import { DutyKind } from '../plan/duty.ts'
+import { Plan } from '../plan/plan.ts'
+import { Barrier, Place } from '../walk/place.ts'
+import type { Task } from '../walk/task.ts'
+import { walk } from '../walk/walk.ts'
+import type { Computation } from './computation.ts'
+
+const Input = z.strictObject({
+  day: z.number(),
+  minute: z.number().min(0).max(1440).optional(),
+  residents: z.array(
+    z.strictObject({
+      id: z.string(),
+      plan: Plan,
+      state: ResidentState.optional().describe('The fold of its entries; or give the entries.'),
+      entries: z.array(Entry).optional(),
+      place: Place,
+    }),
+  ),
+})
+
+const range = z.tuple([z.number(), z.number()])
+const Because = z.array(z.looseObject({}))
+
+const TaskOut = z.strictObject({
+  resident: z.string(),
+  duty: z.string(),
+  does: DutyKind,
+  status: z.enum(['notYet', 'open', 'due', 'late', 'held', 'done']),
+  dueOn: z.number().nullable(),
+  daysOver: z.number(),
+  lateness: z.number(),
+  hold: HoldKind.optional(),
+  opensAtMinute: z.number().optional(),
+  offering: z
+    .strictObject({
+      item: z.string(),
+      size: z.string().optional(),
+      count: range.optional(),
+      grams: range.optional(),
+      supplements: z.array(z.string()),
+      because: Because,
+    })
+    .optional(),
+  nothingToOffer: z.boolean().optional(),
+  done: z
+    .strictObject({ at: z.string(), by: z.string(), uid: z.string(), outcome: FeedOutcome.optional() })
+    .optional(),
+  people: z.number(),
+  competence: z.string().nullable(),
+  because: Because,
+})
+
+const Output = z.strictObject({
+  stops: z.array(
+    z.strictObject({ room: z.string(), bay: z.string(), barrier: Barrier, tasks: z.array(TaskOut) }),
+  ),
+  residents: z.record(
+    z.string(),
+    z.strictObject({
+      grams: z.number().nullable(),
+      holds: z.array(
+        z.strictObject({
+          hold: HoldKind,
+          since: z.number(),
+          expectedEnd: z.number().nullable(),
+          worryFrom: z.number().nullable(),
+          overdue: z.boolean(),
+          suppresses: z.array(DutyKind),
+          endsBy: z.enum(['time', 'event']),
+          because: Because,
+        }),
+      ),
+      verdicts: z.array(
+        z.strictObject({ severity: Severity, what: z.looseObject({ code: z.string() }), because: Because }),
+      ),
+      ecdysis: EcdysisStage.nullable(),
+    }),
+  ),
+  prep: z.strictObject({
+    carry: z.array(
+      z.strictObject({
+        item: z.string(),
+        size: z.string().nullable(),
+        count: range,
+        grams: range,
+        meals: z.number(),
+        supplements: z.record(z.string(), z.number()),
+      }),
+    ),
+    ahead: z.array(
+      z.strictObject({
+        do: z.enum(['thaw', 'gutLoad']),
+        item: z.string(),
+        size: z.string().nullable(),
+        forDay: z.number(),
+        count: z.number(),
+        grams: z.number(),
+      }),
+    ),
+    litres: z.number(),
+    minutes: z.number(),
+    dusting: z.record(z.string(), z.number()),
+  }),
+})
+
+type Out = z.input<typeof Output>
+
+function taskOut(resident: string, { duty, ...task }: Task): z.input<typeof TaskOut> {
+  const { offering, ...rest } = task
+  return {
+    resident,
+    duty: duty.id,
+    does: duty.does,
+    people: duty.people,
+    competence: duty.competence ?? null,
+    ...rest,
+    ...(offering && {
+      offering: {
+        ...offering,
+        count: offering.count && [...offering.count],
+        grams: offering.grams && [...offering.grams],
+      },
+    }),
+  }
+}
+
+function run({ day, minute, residents }: z.output<typeof Input>): Out {
+  const known = residents.map(({ id, plan, state, entries, place }) => ({
+    id,
+    plan,
+    place,
+    state: state ?? replay(entries ?? []),
+  }))
+  const states = new Map(known.map(({ id, state }) => [id, state]))
+  const { stops, prep } = walk({ day, residents: known, ...(minute !== undefined && { minute }) })
+  const about: Out['residents'] = {}
+  for (const { resident, holds, verdicts, weight } of stops.flatMap(({ visits }) => visits)) {
+    about[resident] = {
+      grams: weight?.grams ?? null,
+      holds: holds.map((hold) => ({ ...hold, suppresses: [...hold.suppresses] })),
+      verdicts,
+      ecdysis: states.get(resident)?.ecdysis?.stage ?? null,
+    }
+  }
+  return {
+    stops: stops.map(({ room, bay, barrier, visits }) => ({
+      room,
+      bay,
+      barrier,
+      tasks: visits.flatMap(({ resident, tasks }) => tasks.map((task) => taskOut(resident, task))),
+    })),
+    residents: about,
+    prep: {
+      ...prep,
+      carry: prep.carry.map((item) => ({ ...item, count: [...item.count], grams: [...item.grams] })),
+    },
+  }
+}
+
+export const walkComputation: Computation<typeof Input, typeof Output> = {
+  name: 'walk',
+  about: 'The round of a day: what every resident needs, why, in the order to walk, and what to prepare.',
+  input: Input,
+  output: Output,
+  run,
+}

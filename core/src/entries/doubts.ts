@@ -1,0 +1,71 @@
+import type { ResidentState } from '../fold/residentState.ts'
+import { weightLevel } from '../growth/weightLevel.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Draft } from './entry.ts'
+
+/** Something in a value that should be asked about, kindly, before it is kept. */
+export type Doubt =
+  | { code: 'slippedDecimal'; value: number; instead: number; usual: number; unit: 'g' | 'mm' }
+  | { code: 'farFromUsual'; value: number; usual: number; ratio: number; unit: 'g' | 'mm' }
+  | { code: 'hugeAmount'; value: number; usual: number; unit: 'pieces' | 'g' | 'l' }
+  | { code: 'shrunk'; value: number; usual: number; unit: 'mm' }
+
+/** A weighing this many times above or below the last level is not growth. */
+const FAR = 1.5
+/** How near to the usual a value must come, once its decimal is shifted, to call it a slip. */
+const NEAR_AFTER_SHIFT = 1.35
+const HUGE = 5
+
+function slip(value: number, usual: number): number | null {
+  for (const shift of [10, 0.1, 100, 0.01, 1000, 0.001]) {
+    const instead = value * shift
+    const ratio = instead > usual ? instead / usual : usual / instead
+    if (ratio < NEAR_AFTER_SHIFT) return Number(instead.toPrecision(6))
+  }
+  return null
+}
+
+function against(value: number, usual: number, unit: 'g' | 'mm'): Doubt | null {
+  const ratio = value > usual ? value / usual : usual / value
+  if (ratio < FAR) return null
+  const instead = slip(value, usual)
+  if (instead !== null) return { code: 'slippedDecimal', value, instead, usual, unit }
+  return { code: 'farFromUsual', value, usual, ratio: value / usual, unit }
+}
+
+/** What to ask before keeping a value, or null when it looks like what came before.
+ * Never a refusal: a keeper who looks again and insists is believed, and the entry says so. */
+export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doubt | null {
+  switch (draft.kind) {
+    case 'weighed': {
+      const level = weightLevel(state.weights, plan.weighing)
+      return level && against(draft.payload.grams, level.grams, 'g')
+    }
+    case 'measured': {
+      const { part, mm } = draft.payload
+      const before = state.sizes[part]
+      if (!before) return null
+      const far = against(mm, before.mm, 'mm')
+      const grows = part !== 'girth' && part !== 'abdomenLength' && part !== 'abdomenWidth'
+      if (!far && grows && mm < before.mm * 0.9) {
+        return { code: 'shrunk', value: mm, usual: before.mm, unit: 'mm' }
+      }
+      return far
+    }
+    case 'fed': {
+      const { count, duty } = draft.payload
+      const last = state.feeds[duty ?? 'feed']?.lastOffer?.count
+      if (count === undefined || last === undefined || count <= last * HUGE || count < 10) return null
+      return { code: 'hugeAmount', value: count, usual: last, unit: 'pieces' }
+    }
+    case 'watered':
+    case 'moistened': {
+      const { litres, duty } = draft.payload
+      const usual = plan.duties.find(({ id }) => id === (duty ?? (draft.kind === 'watered' ? 'water' : 'dampen')))?.litres
+      if (litres === undefined || usual === undefined || litres <= usual * HUGE) return null
+      return { code: 'hugeAmount', value: litres, usual, unit: 'l' }
+    }
+    default:
+      return null
+  }
+}

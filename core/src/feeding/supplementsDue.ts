@@ -1,0 +1,20 @@
+import type { ResidentState } from '../fold/residentState.ts'
+import type { SupplementRule } from '../plan/duty.ts'
+import type { Day } from '../time/day.ts'
+
+function isDue(rule: SupplementRule, state: ResidentState, day: Day): boolean {
+  const given = state.supplements[rule.name]
+  if (!given) return true
+  const byMeals = rule.everyMeals !== undefined && state.meals + 1 - given.meals >= rule.everyMeals
+  const byDays = rule.everyDays !== undefined && day - given.day >= rule.everyDays
+  return byMeals || byDays
+}
+
+/** The supplements that belong to the next meal, by count of meals or by days since the last time. */
+export function supplementsDue(
+  rules: readonly SupplementRule[],
+  state: ResidentState,
+  day: Day,
+): SupplementRule[] {
+  return rules.filter((rule) => isDue(rule, state, day))
+}

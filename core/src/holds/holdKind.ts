@@ -1,0 +1,18 @@
+import { z } from 'zod'
+
+/** Reasons to leave a duty undone for now. */
+export const HoldKind = z.enum([
+  'inBlue',
+  'premolt',
+  'sealedIn',
+  'soft',
+  'digesting',
+  'settling',
+  'winterRest',
+  'founding',
+  'gravid',
+  'incubating',
+  'vetOrder',
+  'leaveBe',
+])
+export type HoldKind = z.infer<typeof HoldKind>

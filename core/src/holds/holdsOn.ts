@@ -1,0 +1,144 @@
+import type { ResidentState } from '../fold/residentState.ts'
+import type { DutyKind } from '../plan/duty.ts'
+import type { HoldRule } from '../plan/holdRule.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Reason } from '../reasons/reason.ts'
+import type { Day } from '../time/day.ts'
+import type { HoldKind } from './holdKind.ts'
+
+export interface Hold {
+  hold: HoldKind
+  since: Day
+  /** First day on which it should be over; null when nobody can say. */
+  expectedEnd: Day | null
+  /** From this day on its silence is a worry. */
+  worryFrom: Day | null
+  overdue: boolean
+  suppresses: readonly DutyKind[]
+  /** Its end is only a matter of time, so it needs no looking after. */
+  endsBy: HoldRule['endsBy']
+  because: Reason[]
+}
+
+const EVERYTHING_BUT_WATER: readonly DutyKind[] = ['feed', 'clean', 'weigh', 'measure', 'look', 'dampen']
+
+/** What a person's hold stops when the plan has no rule for its kind. */
+const BY_PERSON: Readonly<Record<HoldKind, readonly DutyKind[]>> = {
+  inBlue: ['feed', 'weigh', 'measure'],
+  premolt: ['feed', 'weigh', 'measure'],
+  sealedIn: EVERYTHING_BUT_WATER,
+  soft: ['feed', 'weigh', 'measure'],
+  digesting: ['weigh', 'measure', 'clean'],
+  settling: ['weigh', 'measure'],
+  winterRest: ['feed', 'clean'],
+  founding: EVERYTHING_BUT_WATER,
+  gravid: ['weigh', 'measure'],
+  incubating: EVERYTHING_BUT_WATER,
+  vetOrder: ['feed'],
+  leaveBe: EVERYTHING_BUT_WATER,
+}
+
+function signKind(stage: string): HoldKind | null {
+  switch (stage) {
+    case 'dull':
+    case 'inBlue':
+    case 'clear':
+      return 'inBlue'
+    case 'premolt':
+    case 'sealedIn':
+    case 'soft':
+      return stage
+    default:
+      return null
+  }
+}
+
+function fromRule(rule: HoldRule, since: Day, day: Day, because: Reason[]): Hold | null {
+  const expectedEnd = rule.days === undefined ? null : since + rule.days
+  if (rule.endsBy === 'time' && (expectedEnd === null || day >= expectedEnd)) return null
+  const worryFrom = rule.worryAfter === undefined ? expectedEnd : since + rule.worryAfter
+  return {
+    hold: rule.hold,
+    since,
+    expectedEnd,
+    worryFrom,
+    overdue: rule.endsBy === 'event' && worryFrom !== null && day > worryFrom,
+    suppresses: rule.suppresses,
+    endsBy: rule.endsBy,
+    because: [
+      ...because,
+      {
+        rule: 'hold',
+        hold: rule.hold,
+        ...(rule.days !== undefined && { days: rule.days }),
+        ...(rule.worryAfter !== undefined && { worryAfter: rule.worryAfter }),
+      },
+      { source: rule.source },
+    ],
+  }
+}
+
+function digestingSince(state: ResidentState, rule: HoldRule, grams: number | null): Day | null {
+  for (const { lastMeal, lastOffer } of Object.values(state.feeds)) {
+    if (!lastMeal || lastMeal.uid !== lastOffer?.uid) continue
+    if (rule.fromMassShare === undefined) return lastMeal.day
+    if (grams !== null && (lastOffer.grams ?? 0) >= rule.fromMassShare * grams) return lastMeal.day
+  }
+  return null
+}
+
+/** What brought a rule's hold about, if anything did. */
+function cause(rule: HoldRule, state: ResidentState, grams: number | null): { since: Day; because: Reason[] } | null {
+  const { ecdysis, place, arrivedOn } = state
+  if (ecdysis && signKind(ecdysis.stage) === rule.hold) {
+    const { stage, day, by, since } = ecdysis
+    return { since, because: [{ fact: 'sign', stage, day, by }] }
+  }
+  if (rule.hold === 'settling' && place) {
+    const fact = place.since === arrivedOn ? 'arrived' : 'moved'
+    return { since: place.since, because: [{ fact, day: place.since }] }
+  }
+  if (rule.hold === 'digesting') {
+    const since = digestingSince(state, rule, grams)
+    return since === null ? null : { since, because: [{ fact: 'event', event: 'meal', day: since }] }
+  }
+  return null
+}
+
+function byPerson(kind: HoldKind, state: ResidentState, plan: Plan, day: Day): Hold | null {
+  const set = state.holds[kind]
+  if (!set) return null
+  const rule = plan.holds.find(({ hold }) => hold === kind)
+  const expectedEnd = set.until ?? (rule?.days === undefined ? null : set.since + rule.days)
+  const worryFrom = set.until ?? (rule?.worryAfter === undefined ? expectedEnd : set.since + rule.worryAfter)
+  const { by, since, reason, until } = set
+  return {
+    hold: kind,
+    since,
+    expectedEnd,
+    worryFrom,
+    overdue: worryFrom !== null && day > worryFrom,
+    suppresses: rule?.suppresses ?? BY_PERSON[kind],
+    endsBy: 'event',
+    because: [{ fact: 'setBy', by, day: since, reason, until }, ...(rule ? [{ source: rule.source }] : [])],
+  }
+}
+
+/** The holds on a resident on a day: those the facts bring about under the plan's rules, and those
+ * a person set. A person's hold replaces a rule's of the same kind. One that should have ended and
+ * that only a fact can end stays, marked overdue.
+ * `grams` is the present weight, for holds that depend on the size of a meal. */
+export function holdsOn(day: Day, state: ResidentState, plan: Plan, grams: number | null): Hold[] {
+  const holds: Hold[] = []
+  for (const rule of plan.holds) {
+    if (state.holds[rule.hold]) continue
+    const why = cause(rule, state, grams)
+    const hold = why && fromRule(rule, why.since, day, why.because)
+    if (hold) holds.push(hold)
+  }
+  for (const kind of Object.keys(state.holds) as HoldKind[]) {
+    const hold = byPerson(kind, state, plan, day)
+    if (hold) holds.push(hold)
+  }
+  return holds
+}

@@ -1,0 +1,41 @@
+import type { AmountRule, SupplementRule } from '../plan/duty.ts'
+import type { Cadence } from '../plan/cadence.ts'
+import type { HoldRule } from '../plan/holdRule.ts'
+import type { Source } from '../plan/source.ts'
+
+/** One step of a because: a fact with its day and author, a rule, or where a rule comes from.
+ * Coded, so that every language and every unit can say it. */
+export type Reason =
+  | { fact: 'lastDone'; duty: string; day: number; by: string }
+  | { fact: 'neverDone'; duty: string; since: number }
+  | { fact: 'refused'; duty: string; day: number; by: string; inRow: number; why?: string }
+  | { fact: 'notOffered'; day: number; by: string; why?: string }
+  | { fact: 'bowl'; day: number; found: 'empty' | 'leftovers' | 'full' }
+  | { fact: 'event'; event: string; day: number }
+  | { fact: 'noEvent'; event: string }
+  | { fact: 'sign'; stage: string; day: number; by: string }
+  | { fact: 'arrived'; day: number }
+  | { fact: 'moved'; day: number }
+  | { fact: 'setBy'; by: string; day: number; reason: string; until: number | null }
+  | { fact: 'weight'; grams: number; day: number; readings: number; suspects: number }
+  | { fact: 'noWeight' }
+  | { fact: 'size'; part: string; mm: number; day: number }
+  | { fact: 'noSize'; part: string }
+  | { fact: 'leftovers'; fraction: number; grams: number }
+  | { fact: 'cleared'; inRow: number; grams: number }
+  | { fact: 'sameItem'; item: string; lastDay: number }
+  | { fact: 'itemRefused'; item: string; inRow: number }
+  | { fact: 'seen'; day: number | null; searches: number }
+  | { fact: 'fedBy'; by: string; at: string; duty: string }
+  | { fact: 'observed'; by: string; day: number; text: string }
+  | { rule: 'cadence'; cadence: Cadence }
+  | { rule: 'offerAgain'; days: number }
+  | { rule: 'window'; from: number; until: number }
+  | { rule: 'amount'; amount: AmountRule }
+  | { rule: 'supplement'; supplement: SupplementRule }
+  | { rule: 'weeklyCap'; item: string; cap: number; offers: number }
+  | { rule: 'minGap'; item: string; days: number; lastDay: number }
+  | { rule: 'hold'; hold: HoldRule['hold']; days?: number; worryAfter?: number }
+  | { rule: 'refusals'; toWorry: number }
+  | { rule: 'unseen'; days: number }
+  | { source: Source }

@@ -1,0 +1,37 @@
+import type { Day } from './day.ts'
+
+/** A moment as a site's own calendar and clock tell it. */
+export interface Civil {
+  day: Day
+  /** Minutes since local midnight by the wall clock, 0–1439. */
+  minute: number
+}
+
+const formatters = new Map<string, Intl.DateTimeFormat>()
+
+function formatterFor(zone: string): Intl.DateTimeFormat {
+  let formatter = formatters.get(zone)
+  if (!formatter) {
+    formatter = new Intl.DateTimeFormat('en-CA', {
+      timeZone: zone,
+      hourCycle: 'h23',
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+    })
+    formatters.set(zone, formatter)
+  }
+  return formatter
+}
+
+/** The civil day and wall-clock minute of an instant (milliseconds since 1970 UTC) in an IANA zone.
+ * Throws RangeError on an unknown zone: the zone is site configuration, not keeper input. */
+export function civil(instantMs: number, zone: string): Civil {
+  const part: Partial<Record<Intl.DateTimeFormatPartTypes, number>> = {}
+  for (const { type, value } of formatterFor(zone).formatToParts(instantMs)) part[type] = Number(value)
+  // A local day is 23 or 25 hours long at a clock change: take the civil date, never divide hours.
+  const midnight = Date.UTC(part.year ?? 0, (part.month ?? 1) - 1, part.day ?? 1)
+  return { day: midnight / 86_400_000, minute: (part.hour ?? 0) * 60 + (part.minute ?? 0) }
+}

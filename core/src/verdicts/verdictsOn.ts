@@ -1,0 +1,138 @@
+import type { ResidentState } from '../fold/residentState.ts'
+import type { WeightLevel } from '../growth/weightLevel.ts'
+import type { Hold } from '../holds/holdsOn.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Reason } from '../reasons/reason.ts'
+import type { Day } from '../time/day.ts'
+import type { Verdict } from './verdict.ts'
+
+interface Facts {
+  day: Day
+  plan: Plan
+  state: ResidentState
+  holds: readonly Hold[]
+  weight: WeightLevel | null
+}
+
+/** How long a reported observation stays in front of the next shifts. */
+const OBSERVATION_DAYS = { info: 1, watch: 3, act: 14, urgent: 30 } as const
+/** Retained skin should come off within days of correct humidity. */
+const RETAINED_DAYS_TO_ACT = 5
+
+function overdueHold(hold: Hold, day: Day): Verdict {
+  const daysOver = hold.expectedEnd === null ? null : day - hold.expectedEnd
+  return { severity: 'watch', what: { code: 'holdOverdue', hold: hold.hold, daysOver }, because: hold.because }
+}
+
+function refusing({ plan, state, holds }: Facts): Verdict[] {
+  const verdicts: Verdict[] = []
+  for (const [duty, line] of Object.entries(state.feeds)) {
+    if (line.refusals < plan.refusalsToWorry || !line.lastOffer) continue
+    const explained = holds.find(({ suppresses }) => suppresses.includes('feed'))
+    const { day, by } = line.lastOffer
+    const because: Reason[] = [
+      { fact: 'refused', duty, day, by, inRow: line.refusals },
+      { rule: 'refusals', toWorry: plan.refusalsToWorry },
+      ...(explained?.because ?? []),
+    ]
+    verdicts.push({
+      severity: explained ? 'info' : 'watch',
+      what: { code: 'refusing', duty, inRow: line.refusals, explainedBy: explained?.hold ?? null },
+      because,
+    })
+  }
+  return verdicts
+}
+
+function fedTwice({ day, state }: Facts): Verdict[] {
+  const byDuty = new Map<string, ResidentState['fedToday']>()
+  for (const fed of state.fedToday) {
+    if (fed.day === day) byDuty.set(fed.duty, [...(byDuty.get(fed.duty) ?? []), fed])
+  }
+  const verdicts: Verdict[] = []
+  for (const [duty, feeds] of byDuty) {
+    if (feeds.length < 2) continue
+    verdicts.push({
+      severity: 'watch',
+      what: { code: 'fedTwice', duty, by: feeds.map(({ by }) => by) },
+      because: feeds.map(({ by, at }) => ({ fact: 'fedBy', by, at, duty })),
+    })
+  }
+  return verdicts
+}
+
+function unseen({ day, plan, state, holds }: Facts): Verdict[] {
+  const { unseenToWorry } = plan
+  if (unseenToWorry === undefined || holds.some(({ suppresses }) => suppresses.includes('look'))) return []
+  const from = state.seenOn ?? state.arrivedOn
+  if (from === null || day - from <= unseenToWorry) return []
+  return [
+    {
+      severity: 'watch',
+      what: { code: 'unseen', days: day - from, searches: state.searches },
+      because: [
+        { fact: 'seen', day: state.seenOn, searches: state.searches },
+        { rule: 'unseen', days: unseenToWorry },
+      ],
+    },
+  ]
+}
+
+function suspectWeight({ state, weight }: Facts): Verdict[] {
+  const last = state.weights.at(-1)
+  if (!weight || !last || !weight.suspects.includes(last.uid)) return []
+  return [
+    {
+      severity: 'watch',
+      what: { code: 'suspectWeight', grams: last.grams, level: weight.grams, uid: last.uid },
+      because: [
+        {
+          fact: 'weight',
+          grams: weight.grams,
+          day: weight.day,
+          readings: weight.readings,
+          suspects: weight.suspects.length,
+        },
+      ],
+    },
+  ]
+}
+
+function observations({ day, state }: Facts): Verdict[] {
+  return state.observations
+    .filter((seen) => day - seen.day < OBSERVATION_DAYS[seen.severity])
+    .map(({ severity, text, uid, by, day: on }) => ({
+      severity,
+      what: { code: 'observed', text, uid },
+      because: [{ fact: 'observed', by, day: on, text }],
+    }))
+}
+
+function retainedSkin({ day, state }: Facts): Verdict[] {
+  if (state.retained.length === 0) return []
+  const shedOn = state.sheds.at(-1) ?? null
+  const old = shedOn !== null && day - shedOn > RETAINED_DAYS_TO_ACT
+  return [
+    {
+      severity: old ? 'act' : 'watch',
+      what: { code: 'retainedSkin', parts: state.retained, day: shedOn },
+      because: shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn }],
+    },
+  ]
+}
+
+const RANK = { urgent: 0, act: 1, watch: 2, info: 3 } as const
+
+/** What the record says is wrong or worth knowing today, gravest first. */
+export function verdictsOn(facts: Facts): Verdict[] {
+  const verdicts = [
+    ...facts.holds.filter(({ overdue }) => overdue).map((hold) => overdueHold(hold, facts.day)),
+    ...refusing(facts),
+    ...fedTwice(facts),
+    ...unseen(facts),
+    ...suspectWeight(facts),
+    ...retainedSkin(facts),
+    ...observations(facts),
+  ]
+  return verdicts.sort((a, b) => RANK[a.severity] - RANK[b.severity])
+}

@@ -1,0 +1,70 @@
+import type { Draft, FeedOutcome } from '../entries/entry.ts'
+import type { Offering, Task } from './task.ts'
+
+/** What one touch can say: everything whose outcome needs no number. */
+export function canBeAsPlanned(task: Task): boolean {
+  return task.duty.does !== 'weigh' && task.duty.does !== 'measure' && !task.nothingToOffer
+}
+
+/** A middle of a range that reads like a keeper's number: whole pieces, grams to a tenth. */
+function pieces([low, high]: readonly [number, number]): number {
+  return Math.max(1, Math.round((low + high) / 2))
+}
+
+function grams([low, high]: readonly [number, number]): number {
+  return Math.max(0.1, Math.round((low + high) * 5) / 10)
+}
+
+/** The offer of a planned meal with its outcome. */
+export function fedDraft(
+  residentId: string,
+  task: Task,
+  offering: Offering,
+  outcome: FeedOutcome,
+  why?: string,
+): Draft {
+  const { item, size, count, supplements } = offering
+  return {
+    residentId,
+    kind: 'fed',
+    payload: {
+      duty: task.duty.id,
+      item,
+      ...(size !== undefined && { size }),
+      ...(count && { count: pieces(count) }),
+      ...(offering.grams && { grams: grams(offering.grams) }),
+      ...(supplements.length > 0 && { supplements }),
+      outcome,
+      ...(why !== undefined && { why }),
+    },
+  }
+}
+
+/** The entry that says a task was done as planned. Null where a number or a food is needed first. */
+export function asPlanned(residentId: string, task: Task): Draft | null {
+  const duty = task.duty.id
+  switch (task.duty.does) {
+    case 'feed': {
+      // Looking was the plan; there was still some.
+      if (task.duty.cadence.type === 'whenEmpty') {
+        return { residentId, kind: 'bowl', payload: { duty, found: 'leftovers', refilled: false } }
+      }
+      return task.offering ? fedDraft(residentId, task, task.offering, 'taken') : null
+    }
+    case 'water': {
+      const { litres } = task.duty
+      return { residentId, kind: 'watered', payload: { duty, ...(litres !== undefined && { litres }) } }
+    }
+    case 'clean':
+      return { residentId, kind: 'cleaned', payload: { duty, scope: duty === 'fullClean' ? 'full' : 'spot' } }
+    case 'look':
+      return { residentId, kind: 'sighted', payload: { duty, seen: true } }
+    case 'dampen': {
+      const { litres } = task.duty
+      return { residentId, kind: 'moistened', payload: { duty, ...(litres !== undefined && { litres }) } }
+    }
+    case 'weigh':
+    case 'measure':
+      return null
+  }
+}

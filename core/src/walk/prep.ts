@@ -1,0 +1,124 @@
+import type { Day } from '../time/day.ts'
+import type { Offering, Task } from './task.ts'
+
+export interface CarryItem {
+  item: string
+  size: string | null
+  /** Pieces, where the amount is a count: [low, high] summed. */
+  count: readonly [number, number]
+  grams: readonly [number, number]
+  /** Residents it is for. */
+  meals: number
+  supplements: Readonly<Record<string, number>>
+}
+
+/** Something to begin today for a meal on a later day. */
+export interface AheadItem {
+  do: 'thaw' | 'gutLoad'
+  item: string
+  size: string | null
+  forDay: Day
+  count: number
+  grams: number
+}
+
+export interface Prep {
+  carry: CarryItem[]
+  ahead: AheadItem[]
+  litres: number
+  minutes: number
+  /** Meals to be dusted, by supplement. */
+  dusting: Readonly<Record<string, number>>
+}
+
+interface HasTasks {
+  readonly tasks: readonly Task[]
+}
+
+const ZERO = [0, 0] as const
+
+function plus(sum: readonly [number, number], more: readonly [number, number] = ZERO) {
+  return [sum[0] + more[0], sum[1] + more[1]] as const
+}
+
+function counted(counts: Readonly<Record<string, number>>, names: readonly string[]) {
+  const next: Record<string, number> = { ...counts }
+  for (const name of names) next[name] = (next[name] ?? 0) + 1
+  return next
+}
+
+function keyOf(offering: Offering): string {
+  return `${offering.item} ${offering.size ?? ''}`
+}
+
+function carried(list: Map<string, CarryItem>, offering: Offering): void {
+  const key = keyOf(offering)
+  const before = list.get(key)
+  list.set(key, {
+    item: offering.item,
+    size: offering.size ?? null,
+    count: plus(before?.count ?? ZERO, offering.count),
+    grams: plus(before?.grams ?? ZERO, offering.grams),
+    meals: (before?.meals ?? 0) + 1,
+    supplements: counted(before?.supplements ?? {}, offering.supplements),
+  })
+}
+
+/** Days from now to a meal under preparation, when today is the day to begin it. */
+function begins(task: Task, day: Day): AheadItem['do'] | null {
+  const { offering, dueOn } = task
+  if (!offering || dueOn === null || task.status !== 'notYet') return null
+  const food = task.duty.foods?.find(({ item }) => item === offering.item)
+  const lead = Math.ceil(dueOn) - day
+  if (food?.thawDays && food.thawDays === lead) return 'thaw'
+  if (food?.gutLoadDays && food.gutLoadDays === lead) return 'gutLoad'
+  return null
+}
+
+function begun(list: Map<string, AheadItem>, task: Task, act: AheadItem['do']): void {
+  const { offering, dueOn } = task
+  if (!offering || dueOn === null) return
+  const key = `${act} ${keyOf(offering)} ${Math.ceil(dueOn)}`
+  const before = list.get(key)
+  list.set(key, {
+    do: act,
+    item: offering.item,
+    size: offering.size ?? null,
+    forDay: Math.ceil(dueOn),
+    count: (before?.count ?? 0) + (offering.count?.[1] ?? 0),
+    grams: (before?.grams ?? 0) + (offering.grams?.[1] ?? 0),
+  })
+}
+
+/** What the rest of a round needs: items by size summed over what is due or late, litres, dusting,
+ * minutes, and what has to be taken out of the freezer or gut-loaded today for the days to come. */
+export function prepFor(day: Day, visits: readonly HasTasks[]): Prep {
+  const carry = new Map<string, CarryItem>()
+  const ahead = new Map<string, AheadItem>()
+  let litres = 0
+  let minutes = 0
+  let dusting: Readonly<Record<string, number>> = {}
+  for (const { tasks } of visits) {
+    for (const task of tasks) {
+      if (task.status === 'due' || task.status === 'late') {
+        minutes += task.duty.minutes * task.duty.people
+        litres += task.duty.litres ?? 0
+        if (task.offering) {
+          carried(carry, task.offering)
+          if (task.offering.supplements.length) dusting = counted(dusting, task.offering.supplements)
+        }
+      } else if (task.offering) {
+        const act = begins(task, day)
+        if (act) begun(ahead, task, act)
+      }
+    }
+  }
+  const byMeals = (a: CarryItem, b: CarryItem) => b.meals - a.meals || (a.item < b.item ? -1 : 1)
+  return {
+    carry: [...carry.values()].sort(byMeals),
+    ahead: [...ahead.values()].sort((a, b) => a.forDay - b.forDay || (a.item < b.item ? -1 : 1)),
+    litres,
+    minutes,
+    dusting,
+  }
+}

@@ -1,0 +1,208 @@
+import type { Dueness, DuenessFacts } from '../cadence/dueness.ts'
+import { dueness } from '../cadence/dueness.ts'
+import { mealAmount } from '../feeding/mealAmount.ts'
+import { nextFood } from '../feeding/nextFood.ts'
+import { supplementsDue } from '../feeding/supplementsDue.ts'
+import type { FeedLine, ResidentState } from '../fold/residentState.ts'
+import type { WeightLevel } from '../growth/weightLevel.ts'
+import { weightLevel } from '../growth/weightLevel.ts'
+import type { Hold } from '../holds/holdsOn.ts'
+import { holdsOn } from '../holds/holdsOn.ts'
+import type { Duty } from '../plan/duty.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Reason } from '../reasons/reason.ts'
+import type { Day } from '../time/day.ts'
+import type { Verdict } from '../verdicts/verdict.ts'
+import { verdictsOn } from '../verdicts/verdictsOn.ts'
+import type { Offering, Task } from './task.ts'
+
+/** Everything one resident asks for on a day. */
+export interface ResidentDay {
+  tasks: Task[]
+  holds: Hold[]
+  verdicts: Verdict[]
+  weight: WeightLevel | null
+}
+
+/** Days ahead that food has to be prepared for: the longest thaw or gut-load of a sheet. */
+const PREPARE_AHEAD_DAYS = 3
+
+interface Today {
+  day: Day
+  minute: number | null
+  state: ResidentState
+  holds: readonly Hold[]
+  weight: WeightLevel | null
+}
+
+function eventDay(event: string, state: ResidentState): Day | null {
+  switch (event) {
+    case 'arrived':
+      return state.arrivedOn
+    case 'moved':
+      return state.place?.since ?? null
+    case 'shed':
+      return state.sheds.at(-1) ?? null
+    default:
+      return Object.values(state.feeds).reduce<Day | null>((latest, { lastMeal }) => {
+        return lastMeal && (latest === null || lastMeal.day > latest) ? lastMeal.day : latest
+      }, null)
+  }
+}
+
+function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
+  const looked = state.done[`${duty.id}:bowl`]?.day
+  const filled = state.done[duty.id]?.day
+  if (looked === undefined) return filled ?? null
+  return filled === undefined ? looked : Math.max(looked, filled)
+}
+
+function emptySince(duty: Duty, state: ResidentState): Day | null {
+  const { bowl } = state
+  if (bowl?.found !== 'empty' || bowl.refilled) return null
+  const filled = state.done[duty.id]?.day
+  return filled !== undefined && filled > bowl.day ? null : bowl.day
+}
+
+function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
+  if (duty.offerAgainAfter === undefined || line?.lastOffer?.outcome !== 'refused') return null
+  return line.lastOffer.day + duty.offerAgainAfter
+}
+
+function lastDone(duty: Duty, state: ResidentState): Day | null {
+  if (duty.cadence.type === 'whenEmpty') return lastLookAtBowl(duty, state)
+  if (duty.does === 'feed') return state.feeds[duty.id]?.lastMeal?.day ?? null
+  return state.done[duty.id]?.day ?? null
+}
+
+function factsOf(duty: Duty, { day, state }: Today): DuenessFacts {
+  const facts: DuenessFacts = { day, lastDone: lastDone(duty, state), since: state.arrivedOn ?? day }
+  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, state.feeds[duty.id])
+  if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
+  if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
+  return facts
+}
+
+function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reason[] {
+  const because: Reason[] = []
+  const line = duty.does === 'feed' ? state.feeds[duty.id] : undefined
+  const mark = line ? line.lastMeal : state.done[duty.id]
+  if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
+  else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
+  const offer = line?.lastOffer
+  if (line && offer?.outcome === 'refused') {
+    because.push({
+      fact: 'refused',
+      duty: duty.id,
+      day: offer.day,
+      by: offer.by,
+      inRow: line.refusals,
+      ...(offer.why !== undefined && { why: offer.why }),
+    })
+    if (duty.offerAgainAfter !== undefined) because.push({ rule: 'offerAgain', days: duty.offerAgainAfter })
+  } else if (offer?.outcome === 'notOffered') {
+    because.push({
+      fact: 'notOffered',
+      day: offer.day,
+      by: offer.by,
+      ...(offer.why !== undefined && { why: offer.why }),
+    })
+  }
+  if (duty.cadence.type === 'whenEmpty' && state.bowl) {
+    because.push({ fact: 'bowl', day: state.bowl.day, found: state.bowl.found })
+  }
+  if (duty.cadence.type === 'after') {
+    const { event } = duty.cadence
+    because.push(facts.eventDay == null ? { fact: 'noEvent', event } : { fact: 'event', event, day: facts.eventDay })
+  }
+  because.push({ rule: 'cadence', cadence: duty.cadence })
+  if (duty.window) because.push({ rule: 'window', ...duty.window })
+  because.push({ source: duty.source })
+  return because
+}
+
+/** What to offer on a day under a feeding duty. Null when caps and gaps leave nothing. */
+function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | null {
+  const choice = duty.foods && nextFood(duty.foods, state, day)
+  if (!choice) return null
+  const { food, because } = choice
+  const due = supplementsDue(duty.supplements ?? [], state, day)
+  const amount = duty.amount
+    ? mealAmount(duty.amount, food.sizes, state, state.feeds[duty.id], weight)
+    : { because: [] }
+  return {
+    ...amount,
+    item: food.item,
+    supplements: due.map(({ name }) => name),
+    because: [
+      ...because,
+      ...amount.because,
+      ...due.map((supplement): Reason => ({ rule: 'supplement', supplement })),
+    ],
+  }
+}
+
+function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
+  const looked = duty.cadence.type === 'whenEmpty' ? state.done[`${duty.id}:bowl`] : undefined
+  const mark = [state.done[duty.id], looked].find((candidate) => candidate?.day === day)
+  if (!mark) return undefined
+  const { at, by, uid } = mark
+  const offer = state.feeds[duty.id]?.lastOffer
+  return { at, by, uid, ...(offer?.uid === uid && { outcome: offer.outcome }) }
+}
+
+function holdOf(duty: Duty, holds: readonly Hold[]): Hold | undefined {
+  return holds.find(({ hold, suppresses }) => suppresses.includes(duty.does) && !duty.despite?.includes(hold))
+}
+
+function preparedAhead(due: Dueness, day: Day): boolean {
+  return due.dueOn !== null && due.dueOn > day && due.dueOn <= day + PREPARE_AHEAD_DAYS
+}
+
+function taskOf(duty: Duty, today: Today): Task {
+  const { day, minute, state } = today
+  const facts = factsOf(duty, today)
+  const due = dueness(duty.cadence, facts)
+  const task: Task = {
+    duty,
+    status: due.status,
+    dueOn: due.dueOn,
+    daysOver: due.daysOver,
+    lateness: due.lateness,
+    because: reasonsOf(duty, facts, state),
+  }
+  const done = doneToday(duty, today)
+  if (done) return { ...task, status: 'done', daysOver: 0, lateness: 0, done }
+  const stopped = holdOf(duty, today.holds)
+  if (stopped && due.status !== 'notYet') {
+    return { ...task, status: 'held', hold: stopped.hold, because: [...stopped.because, ...task.because] }
+  }
+  if (duty.does === 'feed' && duty.foods && (due.status !== 'notYet' || preparedAhead(due, day))) {
+    const offering = offeringOn(duty, due.status === 'notYet' ? (due.dueOn ?? day) : day, today)
+    if (offering) task.offering = offering
+    else task.nothingToOffer = true
+  }
+  if (duty.window && minute !== null && minute < duty.window.from && (due.status === 'due' || due.status === 'late')) {
+    task.status = 'open'
+    task.opensAtMinute = duty.window.from
+  }
+  return task
+}
+
+export interface ResidentDayInput {
+  day: Day
+  /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
+  minute?: number
+  plan: Plan
+  state: ResidentState
+}
+
+/** What one resident needs on a day, what is held and why, and what its record says is wrong. */
+export function residentDay({ day, minute, plan, state }: ResidentDayInput): ResidentDay {
+  const weight = weightLevel(state.weights, plan.weighing)
+  const holds = holdsOn(day, state, plan, weight?.grams ?? null)
+  const today: Today = { day, minute: minute ?? null, state, holds, weight }
+  const tasks: Task[] = []
+  for (const duty of plan.duties) tasks.push(taskOf(duty, today))
+  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight }), weight }
+}

@@ -1,0 +1,33 @@
+import type { FeedOutcome } from '../entries/entry.ts'
+import type { HoldKind } from '../holds/holdKind.ts'
+import type { Duty } from '../plan/duty.ts'
+import type { MealAmount } from '../feeding/mealAmount.ts'
+import type { Reason } from '../reasons/reason.ts'
+import type { Day } from '../time/day.ts'
+
+export type TaskStatus = 'notYet' | 'open' | 'due' | 'late' | 'held' | 'done'
+
+/** What to put into an enclosure. */
+export interface Offering extends MealAmount {
+  item: string
+  supplements: string[]
+}
+
+/** A duty of one resident on one day. */
+export interface Task {
+  duty: Duty
+  status: TaskStatus
+  dueOn: Day | null
+  daysOver: number
+  lateness: number
+  /** The hold that stops it, when held. */
+  hold?: HoldKind
+  /** Due today, but not before this minute of the day. */
+  opensAtMinute?: number
+  /** What to give; for feeding duties that are not notYet, or fall due on the days food is prepared for. */
+  offering?: Offering
+  /** Nothing may be given today: every food is at its cap or too soon after itself. */
+  nothingToOffer?: boolean
+  done?: { at: string; by: string; uid: string; outcome?: FeedOutcome }
+  because: Reason[]
+}

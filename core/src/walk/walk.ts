@@ -1,0 +1,90 @@
+import type { ResidentState } from '../fold/residentState.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Day } from '../time/day.ts'
+import type { Barrier, Place } from './place.ts'
+import type { Prep } from './prep.ts'
+import { prepFor } from './prep.ts'
+import type { ResidentDay } from './residentDay.ts'
+import { residentDay } from './residentDay.ts'
+import type { Task } from './task.ts'
+
+export interface WalkResident {
+  id: string
+  plan: Plan
+  state: ResidentState
+  place: Place
+}
+
+export interface WalkInput {
+  day: Day
+  /** Wall-clock minutes since the site's midnight. */
+  minute?: number
+  residents: readonly WalkResident[]
+}
+
+export interface Visit extends ResidentDay {
+  resident: string
+  place: Place
+}
+
+/** One bay at one barrier level, on the way. */
+export interface Stop {
+  room: string
+  bay: string
+  barrier: Barrier
+  visits: Visit[]
+}
+
+export interface Walk {
+  stops: Stop[]
+  prep: Prep
+}
+
+/** Barrier first, so that nobody walks back down; then the room's order, the bay, the slot. */
+export function compareVisits(a: Visit, b: Visit): number {
+  return (
+    a.place.barrier - b.place.barrier ||
+    a.place.roomOrder - b.place.roomOrder ||
+    compareText(a.place.room, b.place.room) ||
+    a.place.bayOrder - b.place.bayOrder ||
+    compareText(a.place.bay, b.place.bay) ||
+    a.place.row - b.place.row ||
+    a.place.column - b.place.column ||
+    compareText(a.resident, b.resident)
+  )
+}
+
+function compareText(a: string, b: string): number {
+  return a < b ? -1 : a > b ? 1 : 0
+}
+
+/** Visits already in walking order, gathered into stops: a room met again at a higher barrier
+ * is a new stop. */
+export function stopsOf(visits: readonly Visit[]): Stop[] {
+  const stops: Stop[] = []
+  for (const visit of visits) {
+    const { room, bay, barrier } = visit.place
+    const current = stops.at(-1)
+    if (current && current.room === room && current.bay === bay && current.barrier === barrier) {
+      current.visits.push(visit)
+    } else stops.push({ room, bay, barrier, visits: [visit] })
+  }
+  return stops
+}
+
+/** The round of a day: every resident's duties with their reasons, in the order to walk,
+ * and what to prepare. Computed from plans and folds; nothing of it is stored. */
+export function walk({ day, minute, residents }: WalkInput): Walk {
+  const visits = residents.map(({ id, place, plan, state }): Visit => ({
+    resident: id,
+    place,
+    ...residentDay({ day, plan, state, ...(minute !== undefined && { minute }) }),
+  }))
+  visits.sort(compareVisits)
+  return { stops: stopsOf(visits), prep: prepFor(day, visits) }
+}
+
+/** A task that is still to do today. */
+export function isToDo(task: Task): boolean {
+  return task.status === 'due' || task.status === 'late'
+}

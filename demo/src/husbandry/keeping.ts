@@ -1,0 +1,198 @@
+import type { Draft, Entry, Plan, ResidentState, Task } from '@kobrin/core'
+import { advance, asPlanned, emptyState, fedDraft, replay, residentDay } from '@kobrin/core'
+import type { Chance } from '../chance.ts'
+import type { Animal } from './animal.ts'
+import { eats, liveADay, losesSkin, onTheBalance } from './animal.ts'
+
+export interface Kept {
+  residentId: string
+  plan: Plan
+  animal: Animal
+  state: ResidentState
+  history: Entry[]
+  /** First day on record. */
+  since: number
+}
+
+export interface KeeperDay {
+  day: number
+  weekend: boolean
+  /** UTC milliseconds of a wall-clock minute of this day. */
+  at: (minute: number) => number
+  /** Who works, in the order of the round. */
+  author: string
+  evening: string
+  /** Minute at which the round reaches this resident. */
+  minute: number
+  /** Nothing after this moment has happened yet, UTC milliseconds. */
+  until: number
+  chance: Chance
+}
+
+export function newKept(residentId: string, plan: Plan, animal: Animal, since: number): Kept {
+  return { residentId, plan, animal, since, state: emptyState(), history: [] }
+}
+
+/** Appends what a keeper would have entered. Moments beyond `until` have not happened. */
+export function record(kept: Kept, draft: Draft, author: string, ms: number, today: KeeperDay): string | null {
+  if (ms > today.until) return null
+  const entry = {
+    ...draft,
+    uid: today.chance.uid(ms),
+    occurredAt: new Date(ms).toISOString(),
+    day: today.day,
+    author,
+  } as Entry
+  kept.history.push(entry)
+  const next = advance(kept.state, entry)
+  kept.state = next === 'replay' ? replay(kept.history) : next
+  return entry.uid
+}
+
+/** Keepers skip a little, more at weekends, and never the daily water. */
+function getsDone(task: Task, { weekend, chance }: KeeperDay): boolean {
+  if (task.duty.does === 'water') return chance.happens(0.985)
+  const skipped = task.duty.does === 'feed' ? 0.03 : 0.1
+  return !chance.happens(weekend ? skipped * 3 : skipped)
+}
+
+function weighing(kept: Kept, today: KeeperDay, author: string, ms: number): void {
+  const { animal } = kept
+  const { chance } = today
+  if (!animal.biology.adultGrams) return
+  const grams = onTheBalance(animal, chance)
+  const slip = chance.happens(0.006)
+  const typed = slip ? Math.round(grams * (chance.happens(0.5) ? 10 : 0.1) * 10) / 10 : grams
+  const draft: Draft = { residentId: kept.residentId, kind: 'weighed', payload: { grams: typed } }
+  const uid = record(kept, draft, author, ms, today)
+  if (slip && uid && chance.happens(0.8)) {
+    const correction: Draft = {
+      residentId: kept.residentId,
+      kind: 'corrected',
+      payload: { target: uid, to: { kind: 'weighed', payload: { grams } }, why: 'The decimal slipped.' },
+    }
+    record(kept, correction, author, ms + chance.whole(2, 200) * 60_000, today)
+  }
+}
+
+function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: number): void {
+  const { offering } = task
+  const { chance, day } = today
+  if (!offering) return
+  if (!eats(kept.animal, day, chance)) {
+    const outcome = offering.grams && !offering.count ? 'part' : 'refused'
+    record(kept, fedDraft(kept.residentId, task, offering, outcome), author, ms, today)
+    return
+  }
+  const outcome = chance.happens(0.06) ? 'part' : 'taken'
+  record(kept, fedDraft(kept.residentId, task, offering, outcome), author, ms, today)
+  if (kept.animal.biology.adultGrams) kept.animal.gutGrams += offering.grams?.[1] ?? kept.animal.bodyGrams * 0.03
+}
+
+function leftovers(kept: Kept, task: Task, today: KeeperDay, author: string, ms: number): void {
+  if (task.duty.amount?.by !== 'portion' || !today.chance.happens(0.18)) return
+  const cleared = today.chance.happens(0.6)
+  const draft: Draft = {
+    residentId: kept.residentId,
+    kind: 'bowl',
+    payload: cleared
+      ? { duty: task.duty.id, found: 'empty' }
+      : { duty: task.duty.id, found: 'leftovers', leftFraction: today.chance.whole(1, 6) / 10 },
+  }
+  record(kept, draft, author, ms, today)
+}
+
+/** Whether a task waits for a later hour than the morning round. */
+function isLater(task: Task, today: KeeperDay): boolean {
+  return task.duty.window !== undefined && task.duty.window.from > today.minute
+}
+
+/** When a task is seen to: on the round after a look at the animal, or once its window is open. */
+function momentOf(task: Task, today: KeeperDay, order: number): number {
+  const { window } = task.duty
+  const minute = window && isLater(task, today) ? Math.min(window.from + 20, window.until) : today.minute
+  return Math.round(today.at(minute) + 100_000 + order * 7_000 + today.chance.between(0, 5_000))
+}
+
+function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void {
+  const { does } = task.duty
+  const author = isLater(task, today) ? today.evening : today.author
+  const ms = momentOf(task, today, order)
+  if (does === 'weigh') return weighing(kept, today, author, ms)
+  if (does === 'feed' && task.duty.cadence.type !== 'whenEmpty') {
+    leftovers(kept, task, today, author, ms)
+    return feeding(kept, task, today, author, ms + 1_000)
+  }
+  if (does === 'look' && !today.chance.happens(kept.animal.biology.seen)) {
+    const draft: Draft = { residentId: kept.residentId, kind: 'sighted', payload: { seen: false } }
+    record(kept, draft, author, ms, today)
+    return
+  }
+  const draft = asPlanned(kept.residentId, task)
+  if (draft) record(kept, draft, author, ms, today)
+}
+
+/** What keepers notice of the skin, a day or two late as they do. */
+function noticeSkin(kept: Kept, today: KeeperDay): void {
+  const { animal, state, residentId } = kept
+  const { skin } = animal.biology
+  const { day, chance } = today
+  if (!skin || animal.skinDay === null || animal.signsFrom === null) return
+  const say = (payload: Extract<Draft, { kind: 'ecdysis' }>['payload']) =>
+    record(kept, { residentId, kind: 'ecdysis', payload }, today.author, today.at(today.minute) + 50_000, today)
+  if (day >= animal.skinDay) {
+    const whole = chance.happens(0.9)
+    const retained = whole || skin.ends === 'molted' ? [] : [chance.pick(['toes', 'tailTip', 'eyeCaps'] as const)]
+    say({ stage: skin.ends, how: whole ? 'whole' : 'inPieces', ...(retained.length > 0 && { retained }) })
+    losesSkin(animal, chance)
+    return
+  }
+  if (state.ecdysis?.stage === 'soft') {
+    const hardens = skin.hardens ?? 0
+    if (day - state.ecdysis.since >= hardens && chance.happens(0.5)) say({ stage: 'hardened' })
+    return
+  }
+  if (day < animal.signsFrom || state.ecdysis) {
+    const closing = state.ecdysis?.stage === 'premolt' && day - state.ecdysis.since >= 4
+    if (closing && skin.sealsIn && chance.happens(skin.sealsIn / 10)) say({ stage: 'sealedIn' })
+    return
+  }
+  if (chance.happens(0.55)) say({ stage: skin.sign })
+}
+
+/** Prey rules need a width; keepers measure on arrival and a few times a year. */
+function measure(kept: Kept, today: KeeperDay): void {
+  const { parts } = kept.animal.biology
+  if (!parts) return
+  for (const [part, mm] of Object.entries(parts)) {
+    const known = kept.state.sizes[part]
+    if (known && today.day - known.day < 120) continue
+    const draft = {
+      residentId: kept.residentId,
+      kind: 'measured',
+      payload: { part, mm: Math.round(mm * today.chance.normal(1, 0.04) * 10) / 10 },
+    } as Draft
+    record(kept, draft, today.author, today.at(today.minute) + 58_000, today)
+  }
+}
+
+/** One day of one resident: it lives, and its keepers walk by. */
+export function keepADay(kept: Kept, today: KeeperDay): void {
+  const { tasks } = residentDay({ day: today.day, plan: kept.plan, state: kept.state })
+  // In the order of the clock: the round first, what waits for its hour after it.
+  const todo = tasks
+    .filter(({ status }) => status === 'due' || status === 'late')
+    .sort((a, b) => (isLater(a, today) ? (a.duty.window?.from ?? 0) : 0) - (isLater(b, today) ? (b.duty.window?.from ?? 0) : 0))
+  noticeSkin(kept, today)
+  measure(kept, today)
+  let order = 0
+  for (const task of todo) {
+    // What was just noticed may hold the rest.
+    if (kept.state.ecdysis && task.duty.does !== 'water' && task.duty.does !== 'look') continue
+    if (!getsDone(task, today)) continue
+    perform(kept, task, today, order)
+    order += 1
+  }
+  const lastMeal = Math.max(kept.since, ...Object.values(kept.state.feeds).map(({ lastMeal: meal }) => meal?.day ?? 0))
+  liveADay(kept.animal, today.day - lastMeal < 25, today.chance)
+}

@@ -1,0 +1,3 @@
+export * from './ropewalk/ropewalk.ts'
+export * from './ropewalk/staff.ts'
+export * from './collection.ts'

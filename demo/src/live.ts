@@ -1,0 +1,93 @@
+import type { SeedResident } from '@kobrin/contract'
+import type { Entry, Override, Sheet } from '@kobrin/core'
+import { civil, isPlan, resolvePlan, weekdayOf } from '@kobrin/core'
+import type { Chance } from './chance.ts'
+import { newAnimal } from './husbandry/animal.ts'
+import { biologyOf } from './husbandry/biology.ts'
+import type { KeeperDay, Kept } from './husbandry/keeping.ts'
+import { keepADay, newKept, record } from './husbandry/keeping.ts'
+import { instantOf } from './siteDays.ts'
+
+export interface Rota {
+  /** Authors of the morning round by weekday, and of the evening. */
+  morning: readonly string[]
+  evening: readonly string[]
+}
+
+export interface LifeOptions {
+  residents: readonly SeedResident[]
+  homes: ReadonlyMap<string, string>
+  sheets: ReadonlyMap<string, Sheet>
+  overrides: readonly { target: string; change: Override }[]
+  schools: Readonly<Record<string, Record<string, string>>>
+  zone: string
+  days: number
+  nowMs: number
+  rota: Rota
+  chance: Chance
+  /** Things that happen besides the round: called for each resident and day, before the round. */
+  story?: (kept: Kept, today: KeeperDay) => void
+}
+
+const ROUND_STARTS = 7 * 60 + 30
+const MINUTES_PER_RESIDENT = 0.55
+/** How much of today's round is behind us when the story stops. */
+const DONE_TODAY = 0.4
+
+function planOf(resident: SeedResident, { sheets, overrides, schools }: LifeOptions, day: number) {
+  const sheet = sheets.get(resident.sheet)
+  if (!sheet) throw new Error(`No sheet ${resident.sheet} in the library.`)
+  const plan = resolvePlan(sheet, {
+    stage: resident.stage,
+    schools: { ...schools[resident.sheet], ...resident.schools },
+    residentOverrides: overrides.filter(({ target }) => target === resident.id).map(({ change }) => change),
+    day,
+    phase: day % 7,
+  })
+  if (!isPlan(plan)) throw new Error(`${resident.name}: ${JSON.stringify(plan)}`)
+  return plan
+}
+
+function arrive(kept: Kept, home: string, today: KeeperDay): void {
+  record(kept, { residentId: kept.residentId, kind: 'arrived', payload: { enclosure: home } }, today.author, today.at(today.minute), today)
+}
+
+/** Lives through the days up to now and returns what was recorded, in the order it was recorded. */
+export function live(options: LifeOptions): Entry[] {
+  const { residents, homes, zone, days, nowMs, rota, chance, story } = options
+  const now = civil(nowMs, zone)
+  const firstDay = now.day - days
+  const kept = residents.map((resident, index) => {
+    // Some were here from the start; the rest came one by one.
+    const since = index % 5 === 0 ? firstDay + chance.whole(0, Math.max(0, days - 30)) : firstDay
+    const animal = newAnimal(biologyOf(resident.sheet, resident.stage), since, chance)
+    return newKept(resident.id, planOf(resident, options, now.day), animal, since)
+  })
+  for (let day = firstDay; day <= now.day; day += 1) {
+    const weekday = weekdayOf(day)
+    const isToday = day === now.day
+    const starts = isToday ? Math.max(0, Math.min(ROUND_STARTS, now.minute - 60)) : ROUND_STARTS
+    const roundMinutes = residents.length * MINUTES_PER_RESIDENT
+    const midnight = instantOf(day, 0, zone)
+    const endOfStory = isToday ? midnight + (starts + roundMinutes * DONE_TODAY) * 60_000 : Infinity
+    for (const [index, one] of kept.entries()) {
+      if (day < one.since) continue
+      const today: KeeperDay = {
+        day,
+        weekend: weekday > 5,
+        at: (minute) => midnight + minute * 60_000,
+        author: rota.morning[(weekday + Math.floor(index / 40)) % rota.morning.length] ?? '',
+        evening: rota.evening[weekday % rota.evening.length] ?? '',
+        minute: starts + index * MINUTES_PER_RESIDENT,
+        until: Math.min(nowMs - 60_000, endOfStory),
+        chance,
+      }
+      if (day === one.since) arrive(one, homes.get(one.residentId) ?? '', today)
+      story?.(one, today)
+      keepADay(one, today)
+    }
+  }
+  return kept
+    .flatMap(({ history }) => history)
+    .sort((a, b) => (a.occurredAt < b.occurredAt ? -1 : a.occurredAt > b.occurredAt ? 1 : a.uid < b.uid ? -1 : 1))
+}

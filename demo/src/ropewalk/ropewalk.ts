@@ -1,0 +1,85 @@
+import type { SeedPerson, SiteSeed } from '@kobrin/contract'
+import type { Override, Sheet } from '@kobrin/core'
+import { civil } from '@kobrin/core'
+import { createChance } from '../chance.ts'
+import { live } from '../live.ts'
+import { settle } from '../settle.ts'
+import { BUILDING } from './building.ts'
+import { NAMES } from './names.ts'
+import { demoPassphrase, STAFF } from './staff.ts'
+import { storiesOf, tellStories } from './stories.ts'
+
+export const ROPEWALK_ZONE = 'Europe/London'
+
+export interface RopewalkOptions {
+  sheets: readonly Sheet[]
+  nowMs: number
+  seed?: number
+  /** Days of history. */
+  days?: number
+}
+
+/** The Ropewalk with its history up to now. The same seed and moment make the same site. */
+export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOptions): SiteSeed {
+  const chance = createChance(seed)
+  const { day: today } = civil(nowMs, ROPEWALK_ZONE)
+  const start = { day: today - days, ms: nowMs - days * 86_400_000 }
+  const bySheet = new Map(sheets.map((sheet) => [sheet.id, sheet]))
+  const people: SeedPerson[] = STAFF.map((person) => ({
+    ...person,
+    id: chance.uid(start.ms),
+    passphrase: demoPassphrase(person.login),
+  }))
+  const idOf = Object.fromEntries(people.map(({ login, id }) => [login, id]))
+  const { homes, ...settled } = settle(BUILDING, bySheet, NAMES, start, chance)
+  const schools = { 'crested-gecko': { misting: 'mist' }, 'royal-python': { humidity: 'dampHide' } }
+  const overrides = signedChanges(settled.residents, idOf, today)
+  const rota = {
+    morning: ['lotte', 'priya', 'kelechi', 'tomas', 'lotte', 'sam', 'priya'].map((login) => idOf[login] ?? ''),
+    evening: ['tomas', 'kelechi', 'priya'].map((login) => idOf[login] ?? ''),
+  }
+  const entries = live({
+    residents: settled.residents,
+    homes,
+    sheets: bySheet,
+    overrides,
+    schools,
+    zone: ROPEWALK_ZONE,
+    days,
+    nowMs,
+    rota,
+    chance,
+    story: tellStories(storiesOf(settled.residents, today, idOf), today),
+  })
+  return {
+    name: 'The Ropewalk',
+    zone: ROPEWALK_ZONE,
+    schools,
+    ...settled,
+    people,
+    sheets: [...sheets],
+    overrides,
+    entries,
+  }
+}
+
+function signedChanges(
+  residents: SiteSeed['residents'],
+  idOf: Readonly<Record<string, string>>,
+  today: number,
+): { target: string; change: Override }[] {
+  const stout = residents.find(({ sheet, stage }) => sheet === 'royal-python' && stage === 'adult')
+  if (!stout) return []
+  return [
+    {
+      target: stout.id,
+      change: {
+        patch: { id: 'feed', cadence: { type: 'every', days: 18, tolerance: 2 } },
+        by: idOf['kelechi'] ?? '',
+        on: today - 60,
+        until: today + 120,
+        reason: 'Was fat; longer between meals until its condition is right.',
+      },
+    },
+  ]
+}

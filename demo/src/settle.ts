@@ -1,0 +1,93 @@
+import type { Bay, Enclosure, Room, SeedResident } from '@kobrin/contract'
+import type { Sheet } from '@kobrin/core'
+import type { Chance } from './chance.ts'
+import type { RoomPlan, Stand } from './ropewalk/building.ts'
+
+export interface Settled {
+  rooms: Room[]
+  bays: Bay[]
+  enclosures: Enclosure[]
+  residents: SeedResident[]
+  /** Enclosure of each resident, by resident id. */
+  homes: Map<string, string>
+}
+
+const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
+
+/** Short enough for a label: "Powder isopod C". */
+function colonyName(sheet: Sheet, number: number): string {
+  const letter = LETTERS[(number - 1) % LETTERS.length] ?? 'A'
+  const round = Math.ceil(number / LETTERS.length)
+  return `${sheet.common} ${letter}${round > 1 ? round : ''}`
+}
+
+function hatchDay(stand: Stand, day: number, chance: Chance): number {
+  const young = /hatchling|juvenile|nymph|caterpillars|founding/.test(stand.stage)
+  return day - (young ? chance.whole(20, 120) : chance.whole(700, 4000))
+}
+
+/** Puts rooms, bays, enclosures and residents where a plan of the building says. */
+export function settle(
+  building: readonly RoomPlan[],
+  sheets: ReadonlyMap<string, Sheet>,
+  names: readonly string[],
+  start: { day: number; ms: number },
+  chance: Chance,
+): Settled {
+  const settled: Settled = { rooms: [], bays: [], enclosures: [], residents: [], homes: new Map() }
+  const colonies = new Map<string, number>()
+  let single = 0
+
+  function newResident(stand: Stand, sheet: Sheet): SeedResident {
+    const number = settled.residents.length + 1
+    let name: string
+    if (sheet.lives === 'colony') {
+      const so = (colonies.get(sheet.id) ?? 0) + 1
+      colonies.set(sheet.id, so)
+      name = colonyName(sheet, so)
+    } else {
+      const round = Math.floor(single / names.length)
+      name = `${names[single % names.length] ?? 'Nobody'}${round > 0 ? ` ${round + 1}` : ''}`
+      single += 1
+    }
+    return {
+      id: chance.uid(start.ms),
+      accession: String(number).padStart(4, '0'),
+      name,
+      sheet: sheet.id,
+      stage: stand.stage,
+      count: stand.headcount ? chance.whole(...stand.headcount) : null,
+      sex: sheet.lives === 'colony' ? 'unknown' : chance.pick(['male', 'female', 'unknown'] as const),
+      hatchedOn: sheet.lives === 'colony' ? null : hatchDay(stand, start.day, chance),
+      barrier: null,
+      schools: {},
+    }
+  }
+
+  for (const [roomOrder, plan] of building.entries()) {
+    const room: Room = { id: chance.uid(start.ms), name: plan.name, order: roomOrder + 1, barrier: plan.barrier }
+    settled.rooms.push(room)
+    for (const [bayOrder, bayPlan] of plan.bays.entries()) {
+      const { name, barrier = null, heightMm, depthMm } = bayPlan
+      const bay: Bay = { id: chance.uid(start.ms), roomId: room.id, name, order: bayOrder + 1, barrier }
+      settled.bays.push(bay)
+      for (const [row, shelf] of bayPlan.shelves.entries()) {
+        let column = 0
+        for (const stand of shelf) {
+          const sheet = sheets.get(stand.sheet)
+          if (!sheet) throw new Error(`No sheet ${stand.sheet} in the library.`)
+          for (let box = 0; box < stand.boxes; box += 1) {
+            const { widthMm } = stand
+            const enclosure = { id: chance.uid(start.ms), bayId: bay.id, row, column, widthMm, heightMm, depthMm }
+            const resident = newResident(stand, sheet)
+            settled.enclosures.push(enclosure)
+            settled.residents.push(resident)
+            settled.homes.set(resident.id, enclosure.id)
+            column += 1
+          }
+        }
+      }
+    }
+  }
+  return settled
+}

@@ -1,0 +1,89 @@
+import cookie from '@fastify/cookie'
+import helmet from '@fastify/helmet'
+import rateLimit from '@fastify/rate-limit'
+import swagger from '@fastify/swagger'
+import { PATHS } from '@kobrin/contract'
+import type { FastifyInstance, FastifyServerOptions } from 'fastify'
+import fastify from 'fastify'
+import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
+import type { Connection } from './database/connect.ts'
+import { createAppender } from './entries/appender.ts'
+import { headOf } from './entries/queries.ts'
+import { entryRoutes } from './entries/routes.ts'
+import { answerProblems } from './errors/problem.ts'
+import { createHub } from './feed/hub.ts'
+import { feedRoutes } from './feed/routes.ts'
+import type { Floor } from './floor.ts'
+import { healthRoutes } from './health/routes.ts'
+import { checkOrigin } from './interface/origin.ts'
+import { servePages } from './interface/pages.ts'
+import { createGuard } from './people/guard.ts'
+import { peopleRoutes } from './people/routes.ts'
+import { createSessions } from './people/sessions.ts'
+import { siteRoutes } from './site/routes.ts'
+import { VERSION } from './version.ts'
+
+export interface AppOptions {
+  connection: Connection
+  /** Folder of the built interface; without it only the API is served. */
+  pages?: string
+  logger?: FastifyServerOptions['logger']
+  now?: () => Date
+}
+
+const BODY_LIMIT = 2 * 1024 * 1024
+
+async function protect(app: FastifyInstance): Promise<void> {
+  await app.register(helmet, {
+    enableCSPNonces: true,
+    contentSecurityPolicy: {
+      directives: {
+        'default-src': ["'self'"],
+        'script-src': ["'self'"],
+        'style-src': ["'self'"],
+        'img-src': ["'self'", 'data:', 'blob:'],
+        'font-src': ["'self'"],
+        'connect-src': ["'self'"],
+        'object-src': ["'none'"],
+        'frame-ancestors': ["'none'"],
+        'upgrade-insecure-requests': null,
+      },
+    },
+    // On loopback there is no TLS to insist on; a proxy that adds TLS adds this too.
+    strictTransportSecurity: false,
+  })
+  await app.register(cookie)
+  await app.register(rateLimit, { global: false })
+  checkOrigin(app)
+}
+
+async function documented(app: FastifyInstance): Promise<void> {
+  await app.register(swagger, {
+    openapi: { info: { title: 'Kobrin', version: VERSION, description: 'The shared record of a collection.' } },
+    transform: jsonSchemaTransform,
+  })
+  app.get(PATHS.openapi, { schema: { hide: true } }, () => app.swagger())
+}
+
+/** The whole server over an open database connection; closing it closes what it opened, not the connection. */
+export async function buildApp({ connection, pages, logger = false, now = () => new Date() }: AppOptions): Promise<FastifyInstance> {
+  const app = fastify({ logger, bodyLimit: BODY_LIMIT, forceCloseConnections: true })
+  app.setValidatorCompiler(validatorCompiler)
+  app.setSerializerCompiler(serializerCompiler)
+  app.decorateRequest('signedIn', null)
+  answerProblems(app)
+  await protect(app)
+  await documented(app)
+  const { db } = connection
+  const hub = createHub(db, await headOf(db), (error) => app.log.warn({ err: error }, 'the feed could not be read'))
+  const appender = createAppender(db, { onAppended: hub.wake, now: () => now().toISOString() })
+  const sessions = createSessions(db, now)
+  const floor: Floor = { connection, appender, hub, sessions, guard: createGuard(sessions), log: app.log, now }
+  for (const routes of [healthRoutes, peopleRoutes, siteRoutes, entryRoutes, feedRoutes]) await app.register(routes(floor))
+  if (pages) await servePages(app, pages)
+  app.addHook('onClose', async () => {
+    await appender.drained()
+    await hub.close()
+  })
+  return app
+}

@@ -1,0 +1,212 @@
+import { spawn, spawnSync } from 'node:child_process'
+import { randomBytes } from 'node:crypto'
+import { existsSync, mkdirSync, openSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
+import { createServer, connect as connectSocket } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { createHash } from 'node:crypto'
+import { setTimeout as sleep } from 'node:timers/promises'
+import { KobrinFault } from '../errors/fault.ts'
+import type { DatabaseAddress } from './connect.ts'
+
+const START_PATIENCE_MS = 60_000
+const STOP_PATIENCE_MS = 30_000
+/** Longer socket paths do not fit the operating system's address. */
+const SOCKET_PATH_LIMIT = 100
+
+export interface OwnDatabase {
+  address: DatabaseAddress
+  pid: number
+  stop: () => Promise<void>
+}
+
+interface Folder {
+  data: string
+  socket: string
+  pidFile: string
+  log: string
+  initSql: string
+  secret: string
+}
+
+function folderOf(dataDir: string): Folder {
+  const inside = join(dataDir, 'mariadb.sock')
+  const short = join(tmpdir(), `kobrin-${createHash('sha256').update(dataDir).digest('hex').slice(0, 12)}.sock`)
+  return {
+    data: join(dataDir, 'mariadb'),
+    socket: inside.length <= SOCKET_PATH_LIMIT ? inside : short,
+    pidFile: join(dataDir, 'mariadb.pid'),
+    log: join(dataDir, 'mariadb.log'),
+    initSql: join(dataDir, 'mariadb-init.sql'),
+    secret: join(dataDir, 'mariadb.secret'),
+  }
+}
+
+function program(name: string): string {
+  for (const path of ['/usr/sbin', '/usr/bin', '/usr/local/sbin', '/usr/local/bin']) {
+    if (existsSync(join(path, name))) return join(path, name)
+  }
+  throw new KobrinFault(
+    'database_missing',
+    'The MariaDB server is not installed. Run: sudo apt-get install --no-install-recommends mariadb-server-core',
+  )
+}
+
+function asRoot(): string[] {
+  return process.getuid?.() === 0 ? ['--user=root'] : []
+}
+
+function secretOf(folder: Folder): string {
+  if (!existsSync(folder.secret)) writeFileSync(folder.secret, randomBytes(24).toString('hex'), { mode: 0o600 })
+  return readFileSync(folder.secret, 'utf8').trim()
+}
+
+function createData(folder: Folder): void {
+  if (existsSync(join(folder.data, 'mysql'))) return
+  if (existsSync(folder.data) && readdirSync(folder.data).length > 0) {
+    throw new KobrinFault(
+      'database_damaged',
+      `${folder.data} is not empty and holds no MariaDB database. Restore it from a backup, or move it away to begin anew.`,
+    )
+  }
+  mkdirSync(folder.data, { recursive: true, mode: 0o700 })
+  const made = spawnSync(
+    program('mariadb-install-db'),
+    [
+      '--no-defaults',
+      `--datadir=${folder.data}`,
+      '--auth-root-authentication-method=normal',
+      '--skip-test-db',
+      ...asRoot(),
+    ],
+    { encoding: 'utf8' },
+  )
+  if (made.status !== 0) {
+    throw new KobrinFault('database_damaged', `The database could not be created in ${folder.data}: ${made.stderr.trim().split('\n').at(-1) ?? ''}`)
+  }
+}
+
+/** Runs at every start: one owner with a secret of its own, nobody else, and the schema. */
+function initStatements(secret: string): string {
+  return [
+    "DELETE FROM mysql.global_priv WHERE Host <> 'localhost' OR User = '';",
+    'FLUSH PRIVILEGES;',
+    `ALTER USER 'root'@'localhost' IDENTIFIED BY '${secret}';`,
+    'CREATE DATABASE IF NOT EXISTS kobrin CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
+    '',
+  ].join('\n')
+}
+
+function freePort(): Promise<number> {
+  return new Promise((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', reject)
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
+    })
+  })
+}
+
+function answers(socketPath: string): Promise<boolean> {
+  return new Promise((resolve) => {
+    const attempt = connectSocket(socketPath)
+    attempt.once('data', () => {
+      attempt.destroy()
+      resolve(true)
+    })
+    attempt.once('error', () => resolve(false))
+    attempt.setTimeout(1000, () => {
+      attempt.destroy()
+      resolve(false)
+    })
+  })
+}
+
+function isAlive(pid: number): boolean {
+  try {
+    process.kill(pid, 0)
+    return true
+  } catch {
+    return false
+  }
+}
+
+async function stopped(pid: number): Promise<void> {
+  if (!isAlive(pid)) return
+  process.kill(pid, 'SIGTERM')
+  const until = Date.now() + STOP_PATIENCE_MS
+  while (isAlive(pid) && Date.now() < until) await sleep(50)
+}
+
+function lastErrors(log: string): string {
+  if (!existsSync(log)) return ''
+  const lines = readFileSync(log, 'utf8').split('\n')
+  return lines.filter((line) => line.includes('[ERROR]')).at(-2)?.replace(/^.*\[ERROR\]\s*/, '') ?? ''
+}
+
+function damaged(folder: Folder): KobrinFault {
+  const why = lastErrors(folder.log)
+  return new KobrinFault(
+    'database_damaged',
+    `The database in ${folder.data} will not start${why ? ` (${why})` : ''}. ` +
+      `Its log is ${folder.log}. Restore it from a backup, or move the folder away to begin anew.`,
+  )
+}
+
+async function launch(folder: Folder): Promise<number> {
+  writeFileSync(folder.initSql, initStatements(secretOf(folder)), { mode: 0o600 })
+  const log = openSync(folder.log, 'a', 0o600)
+  // A group of its own, so that Ctrl-C in the terminal lets us close the record before the database goes.
+  const child = spawn(
+    program('mariadbd'),
+    [
+      '--no-defaults',
+      `--datadir=${folder.data}`,
+      `--socket=${folder.socket}`,
+      `--pid-file=${folder.pidFile}`,
+      '--bind-address=127.0.0.1',
+      `--port=${await freePort()}`,
+      `--init-file=${folder.initSql}`,
+      '--character-set-server=utf8mb4',
+      '--innodb-buffer-pool-size=256M',
+      '--innodb-log-file-size=128M',
+      '--max-allowed-packet=64M',
+      ...asRoot(),
+    ],
+    { detached: true, stdio: ['ignore', log, log] },
+  )
+  child.unref()
+  let exited = false
+  child.once('exit', () => (exited = true))
+  child.once('error', () => (exited = true))
+  const until = Date.now() + START_PATIENCE_MS
+  while (Date.now() < until) {
+    if (exited || child.pid === undefined) throw damaged(folder)
+    if (await answers(folder.socket)) return child.pid
+    await sleep(50)
+  }
+  await stopped(child.pid ?? 0)
+  throw damaged(folder)
+}
+
+function runningPid(folder: Folder): number | null {
+  if (!existsSync(folder.pidFile)) return null
+  const pid = Number(readFileSync(folder.pidFile, 'utf8').trim())
+  return Number.isInteger(pid) && pid > 1 && isAlive(pid) ? pid : null
+}
+
+/** Starts a MariaDB of our own in a private folder, or takes over the one a killed server left running. */
+export async function startOwnDatabase(dataDir: string): Promise<OwnDatabase> {
+  mkdirSync(dataDir, { recursive: true, mode: 0o700 })
+  const folder = folderOf(dataDir)
+  const before = runningPid(folder)
+  const taken = before !== null && (await answers(folder.socket)) ? before : null
+  if (taken === null) createData(folder)
+  const pid = taken ?? (await launch(folder))
+  return {
+    address: { socketPath: folder.socket, user: 'root', password: secretOf(folder), database: 'kobrin' },
+    pid,
+    stop: () => stopped(pid),
+  }
+}

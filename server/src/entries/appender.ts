@@ -1,0 +1,213 @@
+import type { ErrorCode, Receipt } from '@kobrin/contract'
+import { ERRORS } from '@kobrin/contract'
+import type { Entry, ResidentState } from '@kobrin/core'
+import { advance, emptyState, isAmendment, isoDay, replay } from '@kobrin/core'
+import { sql } from 'drizzle-orm'
+import type { Database, Transaction } from '../database/connect.ts'
+import { errnoOf } from '../database/connect.ts'
+import { sqlInstant } from '../database/columns.ts'
+import { rowsOf } from '../database/rowsOf.ts'
+import { historyOf } from './queries.ts'
+
+/** Entries appended in one transaction at most. */
+const BATCH_MAX = 400
+const TRIES = 5
+/** Deadlock, lock wait, and a uid that another server was writing at the same moment. */
+const RETRYABLE = new Set([1213, 1205, 1062])
+
+export interface Appender {
+  append: (entry: Entry) => Promise<Receipt>
+  /** Resolves when everything handed over so far is answered. */
+  drained: () => Promise<void>
+}
+
+interface Waiting {
+  entry: Entry
+  answer: (receipt: Receipt) => void
+  fail: (error: unknown) => void
+}
+
+interface Fold {
+  state: ResidentState
+  /** Entries of this batch already folded into `state`, for a replay. */
+  added: Entry[]
+  dirty: boolean
+}
+
+function refused(uid: string, code: ErrorCode): Receipt {
+  return { uid, status: 'refused', code, message: ERRORS[code].message }
+}
+
+async function alreadyKept(tx: Transaction, uids: readonly string[]): Promise<Map<string, number>> {
+  const rows = await rowsOf<{ uid: string; seq: number }>(tx, sql`select uid, seq from entry where uid in ${uids}`)
+  return new Map(rows.map(({ uid, seq }) => [uid, seq]))
+}
+
+async function lockedFolds(tx: Transaction, residents: readonly string[]): Promise<Map<string, Fold>> {
+  const rows = await rowsOf<{ resident_id: string; state: string }>(
+    tx,
+    sql`select resident_id, state from resident_state where resident_id in ${residents} order by resident_id for update`,
+  )
+  return new Map(
+    rows.map((row) => [
+      row.resident_id,
+      { state: JSON.parse(row.state) as ResidentState, added: [], dirty: false },
+    ]),
+  )
+}
+
+async function targetsOf(tx: Transaction, entries: readonly Entry[]) {
+  const wanted = entries.filter(isAmendment).map(({ payload }) => payload.target)
+  if (wanted.length === 0) return new Map<string, { resident_id: string; kind: string }>()
+  const rows = await rowsOf<{ uid: string; resident_id: string; kind: string }>(
+    tx,
+    sql`select uid, resident_id, kind from entry where uid in ${wanted}`,
+  )
+  const targets = new Map(rows.map((row) => [row.uid, row]))
+  for (const { uid, residentId, kind } of entries) targets.set(uid, { uid, resident_id: residentId, kind })
+  return targets
+}
+
+function objection(entry: Entry, targets: Map<string, { resident_id: string; kind: string }>): ErrorCode | null {
+  if (!isAmendment(entry)) return null
+  const target = targets.get(entry.payload.target)
+  if (!target || target.resident_id !== entry.residentId) return 'unknown_target'
+  if (entry.kind !== 'corrected') return null
+  if (target.kind === 'corrected' || target.kind === 'retracted') return 'not_correctable'
+  return target.kind === entry.payload.to.kind ? null : 'wrong_kind'
+}
+
+async function folded(tx: Transaction, fold: Fold, entry: Entry): Promise<void> {
+  fold.added.push(entry)
+  fold.dirty = true
+  const next = advance(fold.state, entry)
+  fold.state =
+    next === 'replay' ? replay([...(await historyOf(tx, entry.residentId)), ...fold.added]) : next
+}
+
+async function takePlaces(tx: Transaction, count: number): Promise<number> {
+  // Locking the counter is the last lock taken and is held until the commit, so that commits are in
+  // the order of the numbers: nobody reading the feed can pass over a row that appears later.
+  await tx.execute(sql`update feed_counter set seq = seq + ${count} where id = 1`)
+  const [row] = await rowsOf<{ seq: number }>(tx, sql`select seq from feed_counter where id = 1`)
+  if (!row) throw new Error('The feed counter is missing.')
+  return row.seq - count + 1
+}
+
+async function insertEntries(tx: Transaction, entries: readonly Entry[], firstSeq: number, now: string) {
+  const recordedAt = sqlInstant(now)
+  const rows = entries.map(
+    (entry, index) =>
+      sql`(${entry.residentId}, ${sqlInstant(entry.occurredAt)}, ${firstSeq + index}, ${entry.uid}, ${entry.kind}, ${isoDay(entry.day)}, ${recordedAt}, ${entry.author}, ${JSON.stringify(entry.payload)})`,
+  )
+  await tx.execute(
+    sql`insert into entry (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values ${sql.join(rows, sql`, `)}`,
+  )
+}
+
+async function saveFolds(tx: Transaction, folds: Map<string, Fold>, lastSeq: number): Promise<void> {
+  const rows = [...folds]
+    .filter(([, { dirty }]) => dirty)
+    .map(([residentId, { state }]) => sql`(${residentId}, ${lastSeq}, ${JSON.stringify(state)})`)
+  if (rows.length === 0) return
+  await tx.execute(
+    sql`insert into resident_state (resident_id, last_seq, state) values ${sql.join(rows, sql`, `)} on duplicate key update last_seq = values(last_seq), state = values(state)`,
+  )
+}
+
+function residentsOf(entries: readonly Entry[]): string[] {
+  return [...new Set(entries.map(({ residentId }) => residentId))].sort()
+}
+
+/** Appends entries and their residents' folds in one transaction; answers in the order given. */
+export async function appendTogether(db: Database, entries: readonly Entry[], now: string): Promise<Receipt[]> {
+  return db.transaction(async (tx) => {
+    const receipts = new Map<string, Receipt>()
+    // States first: a resident's entries are written from one transaction at a time.
+    const folds = await lockedFolds(tx, residentsOf(entries))
+    const before = await alreadyKept(
+      tx,
+      entries.map(({ uid }) => uid),
+    )
+    const targets = await targetsOf(tx, entries)
+    const fresh: Entry[] = []
+    for (const entry of entries) {
+      if (receipts.has(entry.uid)) continue
+      const seq = before.get(entry.uid)
+      if (seq !== undefined) {
+        receipts.set(entry.uid, { uid: entry.uid, status: 'accepted', seq })
+        continue
+      }
+      const fold = folds.get(entry.residentId)
+      const code = fold ? objection(entry, targets) : 'unknown_resident'
+      if (!fold || code) receipts.set(entry.uid, refused(entry.uid, code ?? 'unknown_resident'))
+      else {
+        await folded(tx, fold, entry)
+        receipts.set(entry.uid, { uid: entry.uid, status: 'accepted', seq: fresh.push(entry) })
+      }
+    }
+    if (fresh.length > 0) {
+      const first = await takePlaces(tx, fresh.length)
+      await insertEntries(tx, fresh, first, now)
+      await saveFolds(tx, folds, first + fresh.length - 1)
+      fresh.forEach(({ uid }, index) => receipts.set(uid, { uid, status: 'accepted', seq: first + index }))
+    }
+    return entries.map(({ uid }) => receipts.get(uid) ?? refused(uid, 'internal'))
+  })
+}
+
+/** Gathers what arrives while a transaction is on its way and appends it in the next: one durable
+ * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot,
+ * every caller hears why, and nobody is told that something was kept when it was not. */
+export function createAppender(
+  db: Database,
+  { onAppended, now = () => new Date().toISOString() }: { onAppended: () => void; now?: () => string },
+): Appender {
+  let waiting: Waiting[] = []
+  let running: Promise<void> | null = null
+
+  async function attempt(entries: readonly Entry[]): Promise<Receipt[]> {
+    for (let tries = 1; ; tries += 1) {
+      try {
+        return await appendTogether(db, entries, now())
+      } catch (error) {
+        if (tries >= TRIES || !RETRYABLE.has(errnoOf(error) ?? 0)) throw error
+      }
+    }
+  }
+
+  async function run(): Promise<void> {
+    // Let requests that arrived in the same moment in.
+    await new Promise((resolve) => setImmediate(resolve))
+    while (waiting.length > 0) {
+      const batch = waiting.slice(0, BATCH_MAX)
+      waiting = waiting.slice(BATCH_MAX)
+      try {
+        const receipts = await attempt(batch.map(({ entry }) => entry))
+        batch.forEach(({ answer }, index) => answer(receipts[index] as Receipt))
+        onAppended()
+      } catch (error) {
+        for (const { fail } of batch) fail(error)
+      }
+    }
+    running = null
+  }
+
+  return {
+    append: (entry) =>
+      new Promise((answer, fail) => {
+        waiting.push({ entry, answer, fail })
+        running ??= run()
+      }),
+    drained: async () => {
+      while (running) await running
+    },
+  }
+}
+
+/** The state row of a new resident: without it nothing can be recorded about it. */
+export async function openRecord(db: Database | Transaction, residentId: string): Promise<void> {
+  await db.execute(
+    sql`insert into resident_state (resident_id, last_seq, state) values (${residentId}, 0, ${JSON.stringify(emptyState())})`,
+  )
+}

@@ -1,0 +1,89 @@
+import type { BatchAnswer, Receipt } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import { eq } from 'drizzle-orm'
+import type { FastifyPluginAsync } from 'fastify'
+import { KobrinProblem } from '../errors/problem.ts'
+import type { Floor } from '../floor.ts'
+import { schemaOf, schemaOfJoined } from '../interface/schemaOf.ts'
+import { signedInOn } from '../people/guard.ts'
+import { roleOf } from '../people/queries.ts'
+import { enclosureExists, siteSettings } from '../site/queries.ts'
+import type { PostingContext } from './posted.ts'
+import { checked, isReceipt } from './posted.ts'
+import { headOf, recordRows, rowsAfter, stateRows, statesJson } from './queries.ts'
+import { entriesJson } from './rows.ts'
+import { entry } from './tables.ts'
+
+const PAGE = 1000
+const JSON_TYPE = 'application/json; charset=utf-8'
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
+
+export function entryRoutes({ connection: { db }, appender, sessions, guard, now }: Floor): FastifyPluginAsync {
+  let zone: string | null = null
+
+  async function siteZone(): Promise<string> {
+    zone ??= (await siteSettings(db))?.zone ?? null
+    return zone ?? 'UTC'
+  }
+
+  async function authorOf(uid: string): Promise<string | null> {
+    const [row] = await db.select({ author: entry.authorId }).from(entry).where(eq(entry.uid, uid))
+    return row?.author ?? null
+  }
+
+  return async (app) => {
+    app.post<{ Body: { entries: { uid: string }[] } }>(
+      ROUTES.append.url,
+      { ...guard(ROUTES.append), schema: schemaOf(ROUTES.append) },
+      async (request): Promise<BatchAnswer> => {
+        const who = signedInOn(request)
+        const context: PostingContext = {
+          who,
+          zone: await siteZone(),
+          nowMs: now().getTime(),
+          wasHere: (personId, at) => sessions.wasHere(personId, who.device.id, at),
+          authorOf,
+          enclosureExists: (id) => enclosureExists(db, id),
+          roleOf: (id) => roleOf(db, id),
+        }
+        const receipts: Promise<Receipt>[] = []
+        for (const posted of request.body.entries) {
+          const result = await checked(posted, context)
+          receipts.push(isReceipt(result) ? Promise.resolve(result) : appender.append(result))
+        }
+        return { receipts: await Promise.all(receipts) }
+      },
+    )
+
+    app.get<{ Querystring: { after: number } }>(
+      ROUTES.since.url,
+      { ...guard(ROUTES.since), schema: schemaOfJoined(ROUTES.since) },
+      async (request, reply) => {
+        const rows = await rowsAfter(db, request.query.after, PAGE)
+        return reply.type(JSON_TYPE).send(entriesJson(rows))
+      },
+    )
+
+    app.get<{ Params: { residentId: string } }>(
+      ROUTES.record.url,
+      { ...guard(ROUTES.record), schema: schemaOfJoined(ROUTES.record) },
+      async (request, reply) => {
+        const rows = await recordRows(db, request.params.residentId)
+        if (rows.length === 0) throw new KobrinProblem('unknown_resident')
+        return reply.type(JSON_TYPE).send(entriesJson(rows))
+      },
+    )
+
+    app.get<{ Querystring: { of?: string } }>(
+      ROUTES.states.url,
+      { ...guard(ROUTES.states), schema: schemaOfJoined(ROUTES.states) },
+      async (request, reply) => {
+        const of = request.query.of?.split(',').filter((id) => UUID.test(id))
+        // The head first: states may then be ahead of it, never behind, and each says how far it is.
+        const head = await headOf(db)
+        const rows = of?.length === 0 ? [] : await stateRows(db, of)
+        return reply.type(JSON_TYPE).send(statesJson(head, rows))
+      },
+    )
+  }
+}

@@ -1,0 +1,37 @@
+import type { KeptEntry } from '@kobrin/contract'
+import { dayFromIso } from '@kobrin/core'
+import { isoInstant } from '../database/columns.ts'
+
+/** An entry as the driver hands it over. */
+export interface EntryRow {
+  seq: number
+  uid: string
+  resident_id: string
+  kind: string
+  occurred_at: string
+  day: string
+  recorded_at: string
+  author_id: string
+  payload: string
+}
+
+export const ENTRY_COLUMNS = 'seq, uid, resident_id, kind, occurred_at, day, recorded_at, author_id, payload'
+
+/** JSON text of an entry, the payload passed through as it was stored: a record of thousands of
+ * entries is joined, not parsed and printed again. Every other column is free of quotes by its type. */
+export function entryJson(row: EntryRow): string {
+  return (
+    `{"seq":${row.seq},"uid":"${row.uid}","residentId":"${row.resident_id}","kind":"${row.kind}",` +
+    `"occurredAt":"${isoInstant(row.occurred_at)}","day":${dayFromIso(row.day)},` +
+    `"recordedAt":"${isoInstant(row.recorded_at)}","author":"${row.author_id}","payload":${row.payload}}`
+  )
+}
+
+export function entriesJson(rows: readonly EntryRow[]): string {
+  return `{"entries":[${rows.map(entryJson).join(',')}]}`
+}
+
+/** The entry of a row. It was validated when it was appended. */
+export function entryOf(row: EntryRow): KeptEntry {
+  return JSON.parse(entryJson(row)) as KeptEntry
+}

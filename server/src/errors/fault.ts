@@ -1,0 +1,20 @@
+export type FaultCode =
+  | 'database_unreachable'
+  | 'database_damaged'
+  | 'database_missing'
+  | 'already_running'
+  | 'port_busy'
+  | 'bad_setting'
+  | 'not_built'
+  | 'bad_sheet'
+
+/** Something an operator has to mend before Kobrin can run: one sentence that says what to do. */
+export class KobrinFault extends Error {
+  readonly code: FaultCode
+
+  constructor(code: FaultCode, message: string, options?: ErrorOptions) {
+    super(message, options)
+    this.name = 'KobrinFault'
+    this.code = code
+  }
+}

@@ -1,0 +1,62 @@
+import type { ErrorCode } from '@kobrin/contract'
+import { ERRORS } from '@kobrin/contract'
+import type { FastifyInstance } from 'fastify'
+import { hasZodFastifySchemaValidationErrors } from 'fastify-type-provider-zod'
+import { errnoOf } from '../database/connect.ts'
+
+/** An answer other than the one hoped for, from the catalogue. */
+export class KobrinProblem extends Error {
+  readonly code: ErrorCode
+  readonly status: number
+
+  constructor(code: ErrorCode) {
+    super(ERRORS[code].message)
+    this.name = 'KobrinProblem'
+    this.code = code
+    this.status = ERRORS[code].status
+  }
+}
+
+function answer(code: ErrorCode, more: { field?: string; message?: string } = {}) {
+  return { status: ERRORS[code].status, body: { code, message: ERRORS[code].message, ...more } }
+}
+
+// 1040 too many connections, 2002/2003/2006/2013 gone, 1053 shutting down, 1927 killed.
+const AWAY = new Set([1040, 1053, 1927, 2002, 2003, 2006, 2013])
+
+function isAway(error: unknown): boolean {
+  const errno = errnoOf(error)
+  if (errno !== undefined && AWAY.has(errno)) return true
+  for (let at = error; at instanceof Error; at = at.cause) {
+    if ('code' in at && (at.code === 'ECONNREFUSED' || at.code === 'PROTOCOL_CONNECTION_LOST' || at.code === 'ENOENT')) {
+      return true
+    }
+  }
+  return false
+}
+
+function translate(error: unknown) {
+  if (error instanceof KobrinProblem) return answer(error.code)
+  if (hasZodFastifySchemaValidationErrors(error)) {
+    const first = error.validation[0]
+    const field = first?.instancePath.replace(/^\//, '').replaceAll('/', '.') ?? ''
+    return answer('bad_input', { field, message: `${field || 'Input'}: ${first?.message ?? 'cannot be read'}` })
+  }
+  if (isAway(error)) return answer('database_away')
+  const status = error instanceof Error && 'statusCode' in error ? error.statusCode : undefined
+  if (status === 413) return answer('too_large')
+  if (status === 429) return answer('too_many')
+  if (typeof status === 'number' && status >= 400 && status < 500) {
+    return answer('bad_input', { message: (error as Error).message })
+  }
+  return answer('internal')
+}
+
+/** Every error leaves as `{code, message, field?}`; only the unexpected ones are logged in full. */
+export function answerProblems(app: FastifyInstance): void {
+  app.setErrorHandler((error, request, reply) => {
+    const { status, body } = translate(error)
+    if (status >= 500) request.log.error({ err: error }, body.code)
+    return reply.status(status).send(body)
+  })
+}

@@ -1,0 +1,66 @@
+import type { Database } from '../database/connect.ts'
+import { rowsAfter } from '../entries/queries.ts'
+import type { EntryRow } from '../entries/rows.ts'
+
+const PAGE = 500
+/** How often to look for entries another server appended. */
+const POLL_MS = 500
+
+export type Listener = (rows: readonly EntryRow[]) => void
+
+export interface Hub {
+  /** Something was appended here: look now. */
+  wake: () => void
+  /** Follow the feed from where the hub is. Returns that place and how to stop. */
+  follow: (listener: Listener) => { from: number; stop: () => void }
+  close: () => Promise<void>
+}
+
+/** Reads the feed once for everybody. Every listener sees every row after its starting place, once
+ * and in order, whichever server appended it. */
+export function createHub(db: Database, startAt: number, onError: (error: unknown) => void): Hub {
+  const listeners = new Set<Listener>()
+  let at = startAt
+  let awake = false
+  let reading: Promise<void> | null = null
+  let closed = false
+
+  async function read(): Promise<void> {
+    while (awake && !closed) {
+      awake = false
+      const rows = await rowsAfter(db, at, PAGE)
+      if (rows.length === 0) continue
+      at = rows.at(-1)?.seq ?? at
+      for (const listener of listeners) listener(rows)
+      if (rows.length === PAGE) awake = true
+    }
+  }
+
+  function wake(): void {
+    awake = true
+    reading ??= read()
+      .catch(onError)
+      .finally(() => {
+        reading = null
+        if (awake && !closed) wake()
+      })
+  }
+
+  const timer = setInterval(() => {
+    if (listeners.size > 0) wake()
+  }, POLL_MS)
+  timer.unref()
+
+  return {
+    wake,
+    follow(listener) {
+      listeners.add(listener)
+      return { from: at, stop: () => listeners.delete(listener) }
+    },
+    async close() {
+      closed = true
+      clearInterval(timer)
+      await reading
+    },
+  }
+}

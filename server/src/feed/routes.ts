@@ -1,0 +1,69 @@
+import { PATHS, ROUTES } from '@kobrin/contract'
+import type { FastifyPluginAsync } from 'fastify'
+import { rowsAfter } from '../entries/queries.ts'
+import type { EntryRow } from '../entries/rows.ts'
+import { entryJson } from '../entries/rows.ts'
+import type { Floor } from '../floor.ts'
+
+const PAGE = 500
+/** Proxies and tablets drop a silent connection. */
+const HEARTBEAT_MS = 15_000
+
+function eventOf(row: EntryRow): string {
+  return `id: ${row.seq}\ndata: ${entryJson(row)}\n\n`
+}
+
+/** Where a reader wants to go on: the browser names the last event it saw when it reconnects. */
+function startOf(after: number, lastEventId: string | string[] | undefined): number {
+  const resumed = Number(lastEventId)
+  return Number.isSafeInteger(resumed) && resumed > after ? resumed : after
+}
+
+export function feedRoutes({ connection: { db }, hub, guard }: Floor): FastifyPluginAsync {
+  return async (app) => {
+    app.get<{ Querystring: { after: number } }>(
+      PATHS.feed,
+      { ...guard(ROUTES.feed), schema: { querystring: ROUTES.feed.querystring, summary: ROUTES.feed.summary } },
+      async (request, reply) => {
+        reply.hijack()
+        const out = reply.raw
+        out.writeHead(200, {
+          'content-type': 'text/event-stream',
+          'cache-control': 'no-store',
+          'x-accel-buffering': 'no',
+        })
+        let sent = startOf(request.query.after, request.headers['last-event-id'])
+        let caughtUp = false
+        const held: EntryRow[] = []
+        const send = (rows: readonly EntryRow[]) => {
+          const fresh = rows.filter(({ seq }) => seq > sent)
+          sent = fresh.at(-1)?.seq ?? sent
+          if (fresh.length > 0) out.write(fresh.map(eventOf).join(''))
+        }
+        const { stop } = hub.follow((rows) => {
+          if (caughtUp) send(rows)
+          else held.push(...rows)
+        })
+        const heartbeat = setInterval(() => out.write(': here\n\n'), HEARTBEAT_MS)
+        const end = () => {
+          clearInterval(heartbeat)
+          stop()
+        }
+        out.on('close', end)
+        out.write('retry: 1000\n: here\n\n')
+        try {
+          for (let rows = await rowsAfter(db, sent, PAGE); rows.length > 0; rows = await rowsAfter(db, sent, PAGE)) {
+            send(rows)
+          }
+        } catch (error) {
+          // The browser comes back by itself and names where it was.
+          request.log.warn({ err: error }, 'feed cut short')
+          out.end()
+          return
+        }
+        send(held)
+        caughtUp = true
+      },
+    )
+  }
+}

@@ -1,0 +1,42 @@
+import type { Person, Role } from '@kobrin/contract'
+import { and, eq } from 'drizzle-orm'
+import type { Database } from '../database/connect.ts'
+import { staff } from './tables.ts'
+
+const person = { id: staff.id, name: staff.name, initials: staff.initials, role: staff.role }
+
+export function everyone(db: Database): Promise<Person[]> {
+  return db.select(person).from(staff).orderBy(staff.name)
+}
+
+/** Those who can take over an enrolled tablet: active, with a PIN. */
+export async function withPin(db: Database): Promise<Person[]> {
+  const rows = await db
+    .select({ ...person, pinHash: staff.pinHash })
+    .from(staff)
+    .where(eq(staff.active, true))
+    .orderBy(staff.name)
+  return rows
+    .filter(({ pinHash }) => pinHash !== null)
+    .map(({ id, name, initials, role }) => ({ id, name, initials, role }))
+}
+
+export async function byLogin(db: Database, login: string) {
+  const [row] = await db
+    .select()
+    .from(staff)
+    .where(and(eq(staff.login, login.toLowerCase()), eq(staff.active, true)))
+  return row ?? null
+}
+
+export async function byId(db: Database, id: string) {
+  const [row] = await db
+    .select()
+    .from(staff)
+    .where(and(eq(staff.id, id), eq(staff.active, true)))
+  return row ?? null
+}
+
+export async function roleOf(db: Database, id: string): Promise<Role | null> {
+  return (await byId(db, id))?.role ?? null
+}

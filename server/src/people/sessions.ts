@@ -1,0 +1,128 @@
+import { createHash, randomBytes } from 'node:crypto'
+import type { Person, Role } from '@kobrin/contract'
+import { sql } from 'drizzle-orm'
+import { v7 as uuidv7 } from 'uuid'
+import type { Database } from '../database/connect.ts'
+import { sqlInstant } from '../database/columns.ts'
+import { rowsOf } from '../database/rowsOf.ts'
+
+const SESSION_HOURS = 14
+/** How long a session is believed without asking the database again. */
+const BELIEVED_MS = 5_000
+
+export interface Device {
+  id: string
+  name: string | null
+  enrolled: boolean
+}
+
+export interface SignedIn {
+  person: Person
+  device: Device
+  token: string
+}
+
+export interface Sessions {
+  find: (token: string) => Promise<SignedIn | null>
+  open: (personId: string, deviceId: string) => Promise<string>
+  end: (token: string) => Promise<void>
+  findDevice: (token: string) => Promise<Device | null>
+  newDevice: () => Promise<{ id: string; token: string }>
+  enrol: (deviceId: string, name: string, by: string) => Promise<void>
+  wasHere: (personId: string, deviceId: string, at: string) => Promise<boolean>
+}
+
+interface SessionRow {
+  id: string
+  name: string
+  initials: string
+  role: Role
+  device_id: string
+  device_name: string | null
+  enrolled_by: string | null
+}
+
+function hashed(token: string): string {
+  return createHash('sha256').update(token).digest('hex')
+}
+
+function newToken(): string {
+  return randomBytes(32).toString('base64url')
+}
+
+/** Only hashes of tokens are stored: reading the database gives nobody a session. */
+export function createSessions(db: Database, now: () => Date = () => new Date()): Sessions {
+  const believed = new Map<string, { until: number; signedIn: SignedIn }>()
+  const at = (hoursAhead = 0) => sqlInstant(new Date(now().getTime() + hoursAhead * 3_600_000).toISOString())
+
+  async function lookUp(token: string): Promise<SignedIn | null> {
+    const [row] = await rowsOf<SessionRow>(
+      db,
+      sql`select staff.id, staff.name, staff.initials, staff.role, device.id as device_id,
+            device.name as device_name, device.enrolled_by
+          from session join staff on staff.id = session.staff_id join device on device.id = session.device_id
+          where session.token_hash = ${hashed(token)} and session.ended_at is null
+            and session.expires_at > ${at()} and staff.active`,
+    )
+    if (!row) return null
+    const { id, name, initials, role } = row
+    return {
+      person: { id, name, initials, role },
+      device: { id: row.device_id, name: row.device_name, enrolled: row.enrolled_by !== null },
+      token,
+    }
+  }
+
+  return {
+    async find(token) {
+      const known = believed.get(token)
+      if (known && known.until > now().getTime()) return known.signedIn
+      const signedIn = await lookUp(token)
+      if (signedIn) believed.set(token, { until: now().getTime() + BELIEVED_MS, signedIn })
+      else believed.delete(token)
+      return signedIn
+    },
+    async open(personId, deviceId) {
+      const token = newToken()
+      await db.execute(
+        sql`insert into session (token_hash, staff_id, device_id, created_at, expires_at)
+            values (${hashed(token)}, ${personId}, ${deviceId}, ${at()}, ${at(SESSION_HOURS)})`,
+      )
+      return token
+    },
+    async end(token) {
+      believed.delete(token)
+      await db.execute(
+        sql`update session set ended_at = ${at()} where token_hash = ${hashed(token)} and ended_at is null`,
+      )
+    },
+    async findDevice(token) {
+      const [row] = await rowsOf<{ id: string; name: string | null; enrolled_by: string | null }>(
+        db,
+        sql`select id, name, enrolled_by from device where token_hash = ${hashed(token)}`,
+      )
+      return row ? { id: row.id, name: row.name, enrolled: row.enrolled_by !== null } : null
+    },
+    async newDevice() {
+      const token = newToken()
+      const id = uuidv7()
+      await db.execute(
+        sql`insert into device (id, token_hash, created_at) values (${id}, ${hashed(token)}, ${at()})`,
+      )
+      return { id, token }
+    },
+    async enrol(deviceId, name, by) {
+      believed.clear()
+      await db.execute(sql`update device set name = ${name}, enrolled_by = ${by} where id = ${deviceId}`)
+    },
+    async wasHere(personId, deviceId, moment) {
+      const [row] = await rowsOf<{ hits: number }>(
+        db,
+        sql`select count(*) as hits from session where device_id = ${deviceId} and staff_id = ${personId}
+            and created_at <= ${sqlInstant(moment)} + interval 10 minute and expires_at >= ${sqlInstant(moment)}
+            and (ended_at is null or ended_at >= ${sqlInstant(moment)})`,
+      )
+      return Number(row?.hits ?? 0) > 0
+    },
+  }
+}

@@ -1,0 +1,37 @@
+import type { Role } from '@kobrin/contract'
+import { ROLES } from '@kobrin/contract'
+import { boolean, char, index, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
+import { instant, uuid } from '../database/columns.ts'
+
+export const staff = mysqlTable('staff', {
+  id: uuid('id').primaryKey(),
+  login: varchar('login', { length: 60 }).notNull().unique(),
+  name: varchar('name', { length: 120 }).notNull(),
+  initials: varchar('initials', { length: 4 }).notNull(),
+  role: mysqlEnum('role', ROLES as readonly [Role, ...Role[]]).notNull(),
+  passphraseHash: varchar('passphrase_hash', { length: 200 }).notNull(),
+  pinHash: varchar('pin_hash', { length: 200 }),
+  active: boolean('active').notNull().default(true),
+})
+
+/** A browser that somebody signed in on. Enrolled ones may switch person by PIN. */
+export const device = mysqlTable('device', {
+  id: uuid('id').primaryKey(),
+  tokenHash: char('token_hash', { length: 64 }).notNull().unique(),
+  name: varchar('name', { length: 60 }),
+  enrolledBy: uuid('enrolled_by'),
+  createdAt: instant('created_at').notNull(),
+})
+
+export const session = mysqlTable(
+  'session',
+  {
+    tokenHash: char('token_hash', { length: 64 }).primaryKey(),
+    staffId: uuid('staff_id').notNull(),
+    deviceId: uuid('device_id').notNull(),
+    createdAt: instant('created_at').notNull(),
+    expiresAt: instant('expires_at').notNull(),
+    endedAt: instant('ended_at'),
+  },
+  (table) => [index('session_device').on(table.deviceId, table.staffId)],
+)

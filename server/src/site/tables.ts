@@ -1,0 +1,68 @@
+import type { Override, Sheet } from '@kobrin/core'
+import { int, mysqlEnum, mysqlTable, primaryKey, smallint, tinyint, varchar } from 'drizzle-orm/mysql-core'
+import { civilDay, document, uuid } from '../database/columns.ts'
+
+export type Schools = Record<string, string>
+
+export const site = mysqlTable('site', {
+  id: tinyint('id').primaryKey(),
+  name: varchar('name', { length: 120 }).notNull(),
+  zone: varchar('zone', { length: 60 }).notNull(),
+  /** Chosen schools by sheet, then by question. */
+  schools: document<Record<string, Schools>>()('schools').notNull(),
+})
+
+export const room = mysqlTable('room', {
+  id: uuid('id').primaryKey(),
+  name: varchar('name', { length: 80 }).notNull(),
+  walkOrder: smallint('walk_order').notNull(),
+  barrier: tinyint('barrier').notNull(),
+})
+
+export const bay = mysqlTable('bay', {
+  id: uuid('id').primaryKey(),
+  roomId: uuid('room_id').notNull(),
+  name: varchar('name', { length: 80 }).notNull(),
+  walkOrder: smallint('walk_order').notNull(),
+  barrier: tinyint('barrier'),
+})
+
+export const enclosure = mysqlTable('enclosure', {
+  id: uuid('id').primaryKey(),
+  bayId: uuid('bay_id').notNull(),
+  shelf: smallint('shelf').notNull(),
+  slot: smallint('slot').notNull(),
+  widthMm: int('width_mm').notNull(),
+  depthMm: int('depth_mm').notNull(),
+  heightMm: int('height_mm').notNull(),
+})
+
+export const resident = mysqlTable('resident', {
+  id: uuid('id').primaryKey(),
+  accession: varchar('accession', { length: 20 }).notNull().unique(),
+  name: varchar('name', { length: 80 }).notNull(),
+  sheetId: varchar('sheet_id', { length: 60 }).notNull(),
+  stage: varchar('stage', { length: 40 }).notNull(),
+  headcount: int('headcount'),
+  sex: mysqlEnum('sex', ['male', 'female', 'unknown']).notNull(),
+  hatchedOn: civilDay('hatched_on'),
+  barrier: tinyint('barrier'),
+  schools: document<Schools>()('schools').notNull(),
+})
+
+export const sheet = mysqlTable('sheet', {
+  id: varchar('id', { length: 60 }).primaryKey(),
+  doc: document<Sheet>()('doc').notNull(),
+})
+
+/** A signed change to the plan of everyone on a sheet (`target` is the sheet's id)
+ * or of one resident (its id). */
+export const planOverride = mysqlTable(
+  'plan_override',
+  {
+    target: varchar('target', { length: 60 }).notNull(),
+    number: smallint('number').notNull(),
+    change: document<Override>()('change').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.target, table.number] })],
+)
