@@ -4,7 +4,6 @@ export const PATHS = {
   openapi: '/api/openapi.json',
   session: '/api/session',
   switchPerson: '/api/session/switch',
-  people: '/api/people',
   device: '/api/device',
   site: '/api/site',
   states: '/api/states',

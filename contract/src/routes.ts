@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { BatchAnswer, EntryBatch, KeptEntries } from './entries/posting.ts'
 import { PATHS } from './paths.ts'
 import type { Action } from './people/roles.ts'
-import { EnrolDevice, Me, Person, SignIn, SwitchPerson } from './people/session.ts'
+import { EnrolDevice, Me, Presence, SignIn, SwitchPerson } from './people/session.ts'
 import { Site } from './site/site.ts'
 
 export interface Route {
@@ -38,7 +38,13 @@ export const ROUTES = {
     body: SignIn,
     answer: Me,
   },
-  me: { method: 'GET', url: PATHS.session, summary: 'Who is signed in', access: 'signedIn', answer: Me },
+  presence: {
+    method: 'GET',
+    url: PATHS.session,
+    summary: 'Who is signed in here, and who can switch to on an enrolled tablet',
+    access: 'anyone',
+    answer: Presence,
+  },
   signOut: { method: 'DELETE', url: PATHS.session, summary: 'Sign out', access: 'signedIn' },
   switchPerson: {
     method: 'POST',
@@ -47,13 +53,6 @@ export const ROUTES = {
     access: 'anyone',
     body: SwitchPerson,
     answer: Me,
-  },
-  people: {
-    method: 'GET',
-    url: PATHS.people,
-    summary: 'Who can switch to on this enrolled tablet',
-    access: 'anyone',
-    answer: z.strictObject({ people: z.array(Person) }),
   },
   enrolDevice: {
     method: 'POST',

@@ -14,11 +14,22 @@ export interface Settled {
 
 const LETTERS = 'ABCDEFGHIJKLMNOPQRSTUVWXYZ'
 
-/** Short enough for a label: "Powder isopod C". */
+/** What keepers call a colony when the first word of its common name will not do. */
+const CALLED: Readonly<Record<string, string>> = {
+  'feeder-crickets': 'Crickets',
+  'feeder-roaches': 'Roaches',
+  'land-snail': 'Snails',
+  'giant-millipede': 'Millipedes',
+  'whip-spider': 'Whips',
+  'asian-forest-scorpion': 'Forest',
+  'owl-butterfly': 'Owls',
+}
+
+/** Short enough for a label: "Powder C". */
 function colonyName(sheet: Sheet, number: number): string {
   const letter = LETTERS[(number - 1) % LETTERS.length] ?? 'A'
   const round = Math.ceil(number / LETTERS.length)
-  return `${sheet.common} ${letter}${round > 1 ? round : ''}`
+  return `${CALLED[sheet.id] ?? sheet.common.split(' ')[0] ?? ''} ${letter}${round > 1 ? round : ''}`
 }
 
 function hatchDay(stand: Stand, day: number, chance: Chance): number {

@@ -32,3 +32,7 @@ export const Me = z.strictObject({
   device: z.strictObject({ name: z.string().nullable(), enrolled: z.boolean() }),
 })
 export type Me = z.infer<typeof Me>
+
+/** Who is at a screen, if anyone, and who could take over by PIN where the tablet is enrolled. */
+export const Presence = z.strictObject({ me: Me.nullable(), people: z.array(Person) })
+export type Presence = z.infer<typeof Presence>

@@ -3,8 +3,10 @@ import type { Food } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 
-/** After so many refusals in a row with nothing ever taken, another food is tried first. */
+/** After so many refusals in a row another food is tried first … */
 const GIVE_UP_AFTER = 3
+/** … and for so long. */
+const TRY_AGAIN_AFTER_DAYS = 60
 
 export interface FoodChoice {
   food: Food
@@ -22,7 +24,8 @@ function barred(food: Food, state: ResidentState, day: Day): Reason | null {
   if (food.minGapDays !== undefined && lastDay !== undefined && day - lastDay < food.minGapDays) {
     return { rule: 'minGap', item: food.item, days: food.minGapDays, lastDay }
   }
-  if (history.refusedInRow >= GIVE_UP_AFTER) {
+  const lately = lastDay !== undefined && day - lastDay < TRY_AGAIN_AFTER_DAYS
+  if (lately && history.refusedInRow >= GIVE_UP_AFTER) {
     return { fact: 'itemRefused', item: food.item, inRow: history.refusedInRow }
   }
   return null

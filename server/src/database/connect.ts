@@ -29,6 +29,7 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
     connectionLimit: connections,
     timezone: 'Z',
     dateStrings: true,
+    jsonStrings: true,
     supportBigNumbers: true,
     connectTimeout: 5000,
   })

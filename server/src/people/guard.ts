@@ -23,9 +23,9 @@ export function signedInOn(request: FastifyRequest): SignedIn {
 export function createGuard(sessions: Sessions): (route: Route) => { preHandler: preHandlerAsyncHookHandler } {
   return ({ access }) => ({
     preHandler: async (request) => {
-      if (access === 'anyone') return
       const token = request.cookies[SESSION_COOKIE]
       request.signedIn = token ? await sessions.find(token) : null
+      if (access === 'anyone') return
       const { person } = signedInOn(request)
       if (access !== 'signedIn' && !may(person.role, access)) throw new KobrinProblem('not_allowed')
     },

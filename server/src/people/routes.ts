@@ -66,15 +66,13 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
       },
     )
 
-    app.get(ROUTES.people.url, { schema: schemaOf(ROUTES.people) }, async (request) => {
+    app.get(ROUTES.presence.url, { ...guard(ROUTES.presence), schema: schemaOf(ROUTES.presence) }, async (request) => {
+      const { signedIn } = request
       const device = await deviceOf(request)
-      if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')
-      return { people: await withPin(db) }
-    })
-
-    app.get(ROUTES.me.url, { ...guard(ROUTES.me), schema: schemaOf(ROUTES.me) }, async (request) => {
-      const { person, device } = signedInOn(request)
-      return meOf(person, device)
+      return {
+        me: signedIn && meOf(signedIn.person, signedIn.device),
+        people: device?.enrolled ? await withPin(db) : [],
+      }
     })
 
     app.delete(ROUTES.signOut.url, { ...guard(ROUTES.signOut), schema: schemaOf(ROUTES.signOut) }, async (request, reply) => {

@@ -1,0 +1,36 @@
+import { demoPassphrase, ropewalk, STAFF } from '@kobrin/demo'
+import { isEmpty, loadSeed, readLibrary } from '@kobrin/server'
+import type { Opened } from './open.ts'
+import { serve } from './serve.ts'
+import type { Settings } from './settings.ts'
+
+export interface DemoOptions {
+  settings: Settings
+  days: number
+  seed: number
+}
+
+async function fill({ connection: { db } }: Opened, days: number, seed: number): Promise<void> {
+  if (!(await isEmpty(db))) return
+  console.log(`Telling ${Math.round(days / 30.4)} months of the Ropewalk …`)
+  const site = ropewalk({ sheets: readLibrary(), nowMs: Date.now(), days, seed })
+  console.log(`Loading ${site.residents.length} residents and ${site.entries.length} entries …`)
+  await loadSeed(db, site)
+}
+
+function greeting(url: string): string {
+  const people = STAFF.map(({ login, role, pin }) => {
+    const words = `${login.padEnd(9)} ${demoPassphrase(login).padEnd(18)}`
+    return `  ${words} ${(pin ?? '–').padEnd(6)} ${role}`
+  })
+  return ['', `Kobrin is at ${url}`, '', '  name      passphrase         PIN    role', ...people, '', 'Ctrl-C stops it; what was entered is kept.'].join('\n')
+}
+
+/** The Ropewalk: an invented house with eighteen months of history, for trying things out. */
+export async function demo({ settings, days, seed }: DemoOptions): Promise<void> {
+  await serve({
+    settings,
+    prepare: (opened) => fill(opened, days, seed),
+    greet: (url) => console.log(greeting(url)),
+  })
+}

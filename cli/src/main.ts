@@ -1,0 +1,82 @@
+import { Command, InvalidArgumentError } from 'commander'
+
+const BAD_INPUT = 2
+
+function wholeNumber(text: string): number {
+  const value = Number(text)
+  if (!Number.isInteger(value) || value < 1) throw new InvalidArgumentError('It must be a whole number of at least 1.')
+  return value
+}
+
+/** Faults are said in one sentence; anything else is a bug and keeps its stack. */
+function fail(error: unknown): void {
+  const known = error instanceof Error && ['KobrinFault', 'BadInput'].includes(error.constructor.name)
+  console.error(known ? error.message : error)
+  process.exitCode = error instanceof Error && error.constructor.name === 'BadInput' ? BAD_INPUT : 1
+}
+
+// Each command loads only what it needs: a computation answers without waking the server's parts.
+function program(): Command {
+  const kobrin = new Command('kobrin').description('The shared daily record for people who keep many small animals.')
+
+  kobrin
+    .command('demo')
+    .description('serve the Ropewalk, an invented house with a history, loading it when the record is empty')
+    .option('--days <n>', 'days of history to tell', wholeNumber, 548)
+    .option('--seed <n>', 'seed of the story', wholeNumber, 1787)
+    .action(async ({ days, seed }: { days: number; seed: number }) => {
+      const [{ demo }, { settingsFrom }] = await Promise.all([import('./demo.ts'), import('./settings.ts')])
+      await demo({ settings: settingsFrom(process.env), days, seed })
+    })
+
+  kobrin
+    .command('start')
+    .description('serve the record that is there')
+    .action(async () => {
+      const [{ serve }, { settingsFrom }] = await Promise.all([import('./serve.ts'), import('./settings.ts')])
+      await serve({ settings: settingsFrom(process.env), greet: (url) => console.log(`Kobrin is at ${url}`) })
+    })
+
+  kobrin
+    .command('migrate')
+    .description('bring the tables of the database up to date')
+    .action(async () => {
+      const [{ openDatabase }, { settingsFrom }] = await Promise.all([import('./open.ts'), import('./settings.ts')])
+      const opened = await openDatabase(settingsFrom(process.env))
+      await opened.close()
+      console.log('The tables are up to date.')
+    })
+
+  kobrin
+    .command('rebuild')
+    .description('replay every entry and report where the stored folds differ')
+    .option('--write', 'put the replayed folds in their place', false)
+    .action(async ({ write }: { write: boolean }) => {
+      const [{ reportRebuild }, { settingsFrom }] = await Promise.all([import('./rebuild.ts'), import('./settings.ts')])
+      process.exitCode = await reportRebuild(settingsFrom(process.env), write)
+    })
+
+  kobrin
+    .command('compute')
+    .description('answer JSON on standard input with JSON on standard output')
+    .argument('[name]', 'which computation')
+    .option('--list', 'list the names')
+    .option('--schema', 'print JSON Schema of input and output')
+    .option('--lines', 'answer one JSON line for each input line')
+    .action(async (name: string | undefined, options: { list?: boolean; schema?: boolean; lines?: boolean }) => {
+      const { compute } = await import('./compute.ts')
+      await compute(name, options)
+    })
+
+  return kobrin
+}
+
+export async function main(argv: readonly string[]): Promise<void> {
+  // Whoever reads our output may stop reading: that is no fault.
+  process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1))
+  try {
+    await program().parseAsync([...argv])
+  } catch (error) {
+    fail(error)
+  }
+}

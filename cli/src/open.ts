@@ -1,0 +1,36 @@
+import type { Connection, DatabaseAddress } from '@kobrin/server'
+import { connect, migrate, startOwnDatabase } from '@kobrin/server'
+import { lockData } from './lock.ts'
+import type { Settings } from './settings.ts'
+
+export interface Opened {
+  connection: Connection
+  close: () => Promise<void>
+}
+
+/** Opens the database of the settings, our own or an existing one, brought up to date.
+ * Closing undoes everything opening did. */
+export async function openDatabase({ dataDir, databaseUrl }: Settings): Promise<Opened> {
+  const undo: (() => void | Promise<void>)[] = []
+  const close = async () => {
+    for (const step of undo.reverse()) await step()
+    undo.length = 0
+  }
+  try {
+    let address: DatabaseAddress
+    if (databaseUrl) address = { url: databaseUrl }
+    else {
+      undo.push(lockData(dataDir))
+      const own = await startOwnDatabase(dataDir)
+      undo.push(own.stop)
+      address = own.address
+    }
+    const connection = await connect(address)
+    undo.push(connection.close)
+    await migrate(connection)
+    return { connection, close }
+  } catch (error) {
+    await close()
+    throw error
+  }
+}

@@ -1,0 +1,66 @@
+import { createServer } from 'node:net'
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import { buildApp, KobrinFault } from '@kobrin/server'
+import type { Opened } from './open.ts'
+import { openDatabase } from './open.ts'
+import type { Settings } from './settings.ts'
+import { ROOT } from './settings.ts'
+
+const PAGES = join(ROOT, 'web', 'dist')
+
+/** Before anything else is started: is the port ours to take? */
+async function requirePort({ host, port }: Settings): Promise<void> {
+  if (port === 0) return
+  await new Promise<void>((resolve, reject) => {
+    const probe = createServer()
+    probe.once('error', (error: NodeJS.ErrnoException) => {
+      const why =
+        error.code === 'EADDRINUSE'
+          ? `Port ${port} is in use. Stop the program that has it, or choose another: KOBRIN_PORT=${port + 1} npm run demo`
+          : `Port ${port} on ${host} cannot be opened (${error.message}). Choose another with KOBRIN_PORT.`
+      reject(new KobrinFault('port_busy', why))
+    })
+    probe.listen(port, host, () => probe.close(() => resolve()))
+  })
+}
+
+function whenToldToStop(): Promise<void> {
+  return new Promise((resolve) => {
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.once(signal, () => resolve())
+  })
+}
+
+export interface ServeOptions {
+  settings: Settings
+  /** Fills an empty record before serving. */
+  prepare?: (opened: Opened) => Promise<void>
+  greet: (url: string) => void
+}
+
+/** Serves until told to stop, then puts everything away in order: requests, database, lock. */
+export async function serve({ settings, prepare, greet }: ServeOptions): Promise<void> {
+  await requirePort(settings)
+  if (!existsSync(join(PAGES, 'index.html'))) {
+    throw new KobrinFault('not_built', 'The interface has not been built yet. Run: npm run build')
+  }
+  const stop = whenToldToStop()
+  const opened = await openDatabase(settings)
+  try {
+    await prepare?.(opened)
+    const app = await buildApp({
+      connection: opened.connection,
+      pages: PAGES,
+      logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
+    })
+    await app.listen({ host: settings.host, port: settings.port })
+    const address = app.server.address()
+    const port = typeof address === 'object' && address ? address.port : settings.port
+    greet(`http://${settings.host}:${port}`)
+    await stop
+    console.log('\nClosing the record …')
+    await app.close()
+  } finally {
+    await opened.close()
+  }
+}

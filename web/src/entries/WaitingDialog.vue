@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import AppDialog from '../app/AppDialog.vue'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import { sayEntry } from '../words/entry.ts'
+import { useRecord } from './useRecord.ts'
+
+const emit = defineEmits<{ close: [] }>()
+const record = useRecord()
+const round = useRound()
+const today = useToday()
+</script>
+
+<template>
+  <AppDialog title="On its way" @close="emit('close')">
+    <p v-if="record.waitingCount > 0">
+      {{ record.waitingCount }} entries wait on this device and go out in order as soon as the server answers. You can go on
+      working, close the page, or run out of battery.
+    </p>
+    <p v-else>Everything entered here has been kept.</p>
+    <p v-if="!record.linked">There is no link to the server just now; what others enter is not shown until it is back.</p>
+    <section v-if="record.refused.length > 0">
+      <h3>Could not be kept</h3>
+      <ul>
+        <li v-for="{ entry, why } in record.refused" :key="entry.uid">
+          <strong>{{ round.nameOf(entry.residentId) }}</strong>: {{ sayEntry(entry, today.day) }}
+          <p class="why">{{ why }}</p>
+          <button type="button" class="plain" @click="record.forgetRefused(entry.uid)">I have dealt with it</button>
+        </li>
+      </ul>
+    </section>
+  </AppDialog>
+</template>
+
+<style scoped>
+li {
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+}
+
+.why {
+  color: var(--late);
+}
+</style>

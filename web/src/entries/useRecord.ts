@@ -1,0 +1,169 @@
+import type { Receipt } from '@kobrin/contract'
+import type { Draft, Entry, ResidentState } from '@kobrin/core'
+import { defineStore } from 'pinia'
+import { v7 as uuidv7 } from 'uuid'
+import { computed, shallowRef } from 'vue'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { api, ApiProblem, Unreachable } from '../wire/api.ts'
+import { followFeed } from './feed.ts'
+import { createLedger } from './ledger.ts'
+import type { Outbox } from './outbox.ts'
+import { createOutbox, openShelf } from './outbox.ts'
+
+export interface Refused {
+  entry: Entry
+  why: string
+}
+
+/** The last thing done here, for the strip that takes it back. */
+export interface LastAct {
+  entries: Entry[]
+  says: string
+}
+
+const RETRY_LATER = new Set([401, 429, 500, 502, 503, 504])
+
+/** Can the same request succeed later, or under another sign-in? */
+function canWait(error: unknown): boolean {
+  return error instanceof Unreachable || (error instanceof ApiProblem && RETRY_LATER.has(error.status))
+}
+
+/** The shared record as this device knows it: what is kept, what waits, what others just did. */
+export const useRecord = defineStore('record', () => {
+  const people = usePeople()
+  const site = useSite()
+  const today = useToday()
+  const ledger = createLedger()
+  const waiting = shallowRef<ReadonlySet<string>>(new Set())
+  const refused = shallowRef<readonly Refused[]>([])
+  const linked = shallowRef(true)
+  const needsSignIn = shallowRef(false)
+  const lastAct = shallowRef<LastAct | null>(null)
+  const ready = shallowRef(false)
+  const heardCount = shallowRef(0)
+  let outbox: Outbox | null = null
+  let shelf: Awaited<ReturnType<typeof openShelf>> | null = null
+  let stopFeed: (() => void) | null = null
+
+  function stillWaiting(change: (uids: Set<string>) => void): void {
+    const next = new Set(waiting.value)
+    change(next)
+    waiting.value = next
+  }
+
+  async function reload(residentId: string): Promise<void> {
+    try {
+      const { states } = await api.states([residentId])
+      const told = states[residentId]
+      if (told) ledger.load(residentId, told.seq, told.state)
+    } catch {
+      // Cut off: the next word about this resident asks again.
+    }
+  }
+
+  function onReceipt(receipt: Receipt, entry: Entry): void {
+    stillWaiting((uids) => uids.delete(entry.uid))
+    if (receipt.status === 'accepted') {
+      if (ledger.heard({ ...entry, seq: receipt.seq, recordedAt: entry.occurredAt })) void reload(entry.residentId)
+      return
+    }
+    ledger.drop(entry)
+    refused.value = [...refused.value, { entry, why: receipt.message }]
+  }
+
+  function onTrouble(error: unknown): void {
+    if (error instanceof ApiProblem && error.status === 401) needsSignIn.value = true
+    if (!canWait(error)) console.error(error)
+  }
+
+  async function openOutbox(): Promise<void> {
+    if (outbox) return
+    shelf = await openShelf()
+    outbox = createOutbox({ shelf, post: api.append, canWait, onReceipt, onTrouble })
+    const left = await shelf.all()
+    const unsent = left.filter(({ refusal }) => refusal === undefined).map(({ entry }) => entry)
+    ledger.add(unsent)
+    stillWaiting((uids) => unsent.forEach(({ uid }) => uids.add(uid)))
+    refused.value = left.flatMap(({ entry, refusal }) => (refusal === undefined ? [] : [{ entry, why: refusal }]))
+    globalThis.addEventListener('online', () => void outbox?.send())
+  }
+
+  function follow(head: number): void {
+    stopFeed?.()
+    stopFeed = followFeed({
+      after: head,
+      onLink: (is) => {
+        linked.value = is
+        if (is) void outbox?.send()
+      },
+      onEntry: (entry) => {
+        heardCount.value += 1
+        stillWaiting((uids) => uids.delete(entry.uid))
+        if (ledger.heard(entry)) void reload(entry.residentId)
+      },
+    })
+  }
+
+  /** Loads the site and everyone's state, takes up what waited here, and follows the feed. */
+  async function open(): Promise<void> {
+    const [, { head, states }] = await Promise.all([site.load(), api.states()])
+    for (const [residentId, { seq, state }] of Object.entries(states)) ledger.load(residentId, seq, state)
+    await openOutbox()
+    needsSignIn.value = false
+    follow(head)
+    void outbox?.send()
+    ready.value = true
+  }
+
+  function close(): void {
+    stopFeed?.()
+    stopFeed = null
+    outbox?.stop()
+    ready.value = false
+    lastAct.value = null
+  }
+
+  /** Keeps what somebody just said: on the screen at once, on this device before anything else,
+   * on the server as soon as it can be reached. */
+  function keep(drafts: readonly Draft[], says: string): Entry[] {
+    const author = people.person?.id
+    if (!author || drafts.length === 0) return []
+    const entries = drafts.map((draft) => {
+      const { at, day } = today.moment()
+      return { ...draft, uid: uuidv7(), occurredAt: at, day, author } as Entry
+    })
+    ledger.add(entries)
+    stillWaiting((uids) => entries.forEach(({ uid }) => uids.add(uid)))
+    lastAct.value = { entries, says }
+    void outbox?.add(entries)
+    return entries
+  }
+
+  function takeBack(): void {
+    const act = lastAct.value
+    if (!act) return
+    const drafts = act.entries.map((entry): Draft => ({
+      residentId: entry.residentId,
+      kind: 'retracted',
+      payload: { target: entry.uid, why: 'Taken back.' },
+    }))
+    keep(drafts, `Taken back: ${act.says}`)
+    lastAct.value = null
+  }
+
+  async function forgetRefused(uid: string): Promise<void> {
+    await shelf?.remove(uid)
+    refused.value = refused.value.filter(({ entry }) => entry.uid !== uid)
+  }
+
+  const waitingCount = computed(() => waiting.value.size)
+  const stateOf = (residentId: string): ResidentState => ledger.stateOf(residentId)
+  const recent = (residentId: string): readonly Entry[] => ledger.recent(residentId)
+
+  return {
+    waiting, waitingCount, refused, linked, needsSignIn, lastAct, ready, heardCount,
+    open, close, keep, takeBack, forgetRefused, stateOf, recent,
+  }
+})

@@ -1,0 +1,47 @@
+import type { Me, Person, Role } from '@kobrin/contract'
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { api } from '../wire/api.ts'
+
+/** Who is at this screen. */
+export const usePeople = defineStore('people', () => {
+  const me = shallowRef<Me | null>(null)
+  /** Who can take over this tablet by PIN; nobody unless it is enrolled. */
+  const team = shallowRef<readonly Person[]>([])
+  const asked = shallowRef(false)
+  /** Counts up with every sign-in, also of the same person again. */
+  const signIns = shallowRef(0)
+  const person = computed<Person | null>(() => me.value?.person ?? null)
+  const role = computed<Role>(() => me.value?.person.role ?? 'reader')
+
+  async function recall(): Promise<void> {
+    const presence = await api.presence()
+    me.value = presence.me
+    team.value = presence.people
+    asked.value = true
+  }
+
+  function taken(by: Me): void {
+    me.value = by
+    signIns.value += 1
+  }
+
+  async function signIn(login: string, passphrase: string): Promise<void> {
+    taken(await api.signIn({ login, passphrase }))
+  }
+
+  async function switchTo(personId: string, pin: string): Promise<void> {
+    taken(await api.switchPerson({ personId, pin }))
+  }
+
+  async function enrol(name: string): Promise<void> {
+    me.value = await api.enrolDevice(name)
+  }
+
+  async function signOut(): Promise<void> {
+    await api.signOut()
+    await recall()
+  }
+
+  return { me, team, signIns, person, role, asked, recall, signIn, switchTo, enrol, signOut }
+})

@@ -1,0 +1,165 @@
+<script setup lang="ts">
+import type { Entry, Fact } from '@kobrin/core'
+import { computed, nextTick, shallowRef, watch } from 'vue'
+import { may } from '@kobrin/contract'
+import { usePeople } from '../people/usePeople.ts'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { sayEntry } from '../words/entry.ts'
+import { sayDate } from '../words/numbers.ts'
+import type { HistoryLine } from './history.ts'
+import { historyLines } from './history.ts'
+
+const { entries, opened } = defineProps<{ entries: readonly Entry[]; opened: string | null }>()
+const emit = defineEmits<{ correct: [fact: Fact] }>()
+const site = useSite()
+const today = useToday()
+const people = usePeople()
+const record = useRecord()
+
+const PAGE = 60
+
+const shown = shallowRef(PAGE)
+const only = shallowRef<'all' | 'meals' | 'weights' | 'skin' | 'words'>('all')
+const FILTERS = { all: 'Everything', meals: 'Meals', weights: 'Weights and sizes', skin: 'Sheds and molts', words: 'Notes and holds' } as const
+const KINDS: Record<keyof typeof FILTERS, readonly string[] | null> = {
+  all: null,
+  meals: ['fed', 'bowl'],
+  weights: ['weighed', 'measured'],
+  skin: ['ecdysis'],
+  words: ['noted', 'observed', 'held', 'released', 'moved', 'arrived'],
+}
+
+const lines = computed(() => historyLines(entries).filter(({ entry }) => KINDS[only.value]?.includes(entry.kind) ?? true))
+
+function mayAmend({ entry }: HistoryLine): boolean {
+  return may(people.role, entry.author === people.person?.id ? 'amendOwn' : 'amendOthers')
+}
+
+watch(
+  () => opened,
+  async (uid) => {
+    if (!uid) return
+    only.value = 'all'
+    const at = lines.value.findIndex(({ entry }) => entry.uid === uid)
+    shown.value = Math.max(shown.value, at + 10)
+    await nextTick()
+    document.getElementById(`entry-${uid}`)?.scrollIntoView({ block: 'center' })
+  },
+)
+</script>
+
+<template>
+  <section aria-labelledby="entries-title">
+    <header>
+      <h2 id="entries-title">Entries</h2>
+      <span class="quiet">{{ lines.length }}</span>
+      <span class="filters" role="group" aria-label="Show">
+        <button
+          v-for="(name, key) in FILTERS"
+          :key="key"
+          type="button"
+          class="plain"
+          :aria-pressed="only === key"
+          @click="only = key"
+        >
+          {{ name }}
+        </button>
+      </span>
+    </header>
+    <ol>
+      <li v-for="line in lines.slice(0, shown)" :id="`entry-${line.entry.uid}`" :key="line.entry.uid" :class="{ opened: opened === line.entry.uid }">
+        <span class="when">{{ sayDate(line.entry.day, today.day) }} {{ today.clock(line.entry.occurredAt) }}</span>
+        <span class="who" :title="site.nameOf(line.entry.author)">{{ site.initialsOf(line.entry.author) }}</span>
+        <div>
+          <p :class="{ struck: line.counts !== line.entry && line.amendments.length > 0 }">
+            {{ sayEntry(line.entry, today.day) }}
+            <em v-if="record.waiting.has(line.entry.uid)">waiting to send</em>
+          </p>
+          <p v-for="amendment in line.amendments" :key="amendment.uid" class="amendment">
+            {{ sayEntry(amendment, today.day) }}
+            <span class="quiet">{{ site.nameOf(amendment.author) }}, {{ sayDate(amendment.day, today.day) }} {{ today.clock(amendment.occurredAt) }}</span>
+          </p>
+        </div>
+        <button v-if="line.counts && mayAmend(line)" type="button" class="plain fix" @click="emit('correct', line.counts)">Correct</button>
+      </li>
+    </ol>
+    <button v-if="lines.length > shown" type="button" class="plain" @click="shown += 200">Show more</button>
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+  margin-bottom: 6px;
+}
+
+.filters {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px;
+  margin-left: auto;
+}
+
+[aria-pressed='true'] {
+  border-color: var(--focus);
+  font-weight: 700;
+  box-shadow: inset 0 -3px 0 var(--focus);
+}
+
+li {
+  display: grid;
+  grid-template-columns: 104px 32px 1fr auto;
+  gap: 8px;
+  align-items: start;
+  padding: 5px 6px;
+  border-top: 1px solid var(--line);
+}
+
+.opened {
+  background: var(--wash);
+  box-shadow: inset 5px 0 0 var(--focus);
+}
+
+.when,
+.who {
+  color: var(--soft);
+  font: 13px/1.6 var(--sans);
+}
+
+.struck {
+  color: var(--soft);
+  text-decoration: line-through;
+}
+
+.amendment {
+  padding-left: 8px;
+  border-left: 3px dotted var(--held);
+}
+
+.fix {
+  min-height: 32px;
+  padding: 2px 8px;
+  font-size: 13.5px;
+}
+
+@media (max-width: 899px) {
+  li {
+    grid-template-columns: auto auto 1fr;
+  }
+
+  li > div {
+    grid-column: 1 / -1;
+    grid-row: 2;
+  }
+
+  .fix {
+    justify-self: end;
+    min-height: 44px;
+  }
+}
+</style>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import type { Fact } from '@kobrin/core'
+import { LineChart, ScatterChart } from 'echarts/charts'
+import { DataZoomComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import type { ECharts } from 'echarts/core'
+import { init, use } from 'echarts/core'
+import { CanvasRenderer } from 'echarts/renderers'
+import { computed, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { useTheme } from '../app/useTheme.ts'
+import type { Palette } from './lifelineOption.ts'
+import { lifelineOption } from './lifelineOption.ts'
+
+use([ScatterChart, LineChart, GridComponent, DataZoomComponent, TooltipComponent, MarkLineComponent, CanvasRenderer])
+
+const { facts, suspects, nowMs, say, name } = defineProps<{
+  facts: readonly Fact[]
+  suspects: ReadonlySet<string>
+  nowMs: number
+  say: (uid: string) => string
+  name: string
+}>()
+const emit = defineEmits<{ open: [uid: string] }>()
+
+const NARROW_PX = 560
+
+const box = useTemplateRef<HTMLElement>('box')
+const { theme } = useTheme()
+const width = shallowRef(0)
+let chart: ECharts | null = null
+let observer: ResizeObserver | null = null
+
+const meals = computed(() => facts.filter(({ kind }) => kind === 'fed').length)
+const weights = computed(() => facts.filter(({ kind }) => kind === 'weighed').length)
+const summary = computed(
+  () => `Lifeline of ${name}: ${meals.value} meals, ${weights.value} weights. Every mark is also in the list of entries below.`,
+)
+
+function palette(): Palette {
+  const style = getComputedStyle(document.documentElement)
+  const token = (key: string) => style.getPropertyValue(`--${key}`).trim()
+  return {
+    ink: token('ink'),
+    soft: token('soft'),
+    line: token('line'),
+    glass: token('glass'),
+    focus: token('focus'),
+    held: token('held'),
+    late: token('late'),
+  }
+}
+
+function draw(): void {
+  chart?.setOption(
+    lifelineOption({ facts, suspects, nowMs, say, palette: palette(), narrow: width.value < NARROW_PX }),
+    { replaceMerge: ['series'] },
+  )
+}
+
+onMounted(() => {
+  if (!box.value) return
+  width.value = box.value.clientWidth
+  chart = init(box.value)
+  chart.on('click', ({ value }) => {
+    if (Array.isArray(value) && typeof value[2] === 'string') emit('open', value[2])
+  })
+  observer = new ResizeObserver(([entry]) => {
+    width.value = entry?.contentRect.width ?? width.value
+    chart?.resize()
+  })
+  observer.observe(box.value)
+  draw()
+})
+watch([() => facts, () => suspects, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
+onUnmounted(() => {
+  observer?.disconnect()
+  chart?.dispose()
+})
+</script>
+
+<template>
+  <div ref="box" class="lifeline" role="img" :aria-label="summary" />
+</template>
+
+<style scoped>
+.lifeline {
+  width: 100%;
+  height: 412px;
+}
+</style>

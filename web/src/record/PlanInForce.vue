@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import type { Plan, ResidentDay, Task } from '@kobrin/core'
+import DutyMark from '../walk/DutyMark.vue'
+import Because from '../words/Because.vue'
+import { dutyName, sayOffering } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+import { sayDay, sayRange } from '../words/numbers.ts'
+import { useToday } from '../time/useToday.ts'
+
+const { plan, day } = defineProps<{ plan: Plan; day: ResidentDay }>()
+const today = useToday()
+
+function next(task: Task): string {
+  if (task.status === 'done') return 'done today'
+  return task.dueOn === null ? 'when it comes up' : `due ${sayDay(task.dueOn, today.day)}`
+}
+</script>
+
+<template>
+  <aside class="plan" aria-label="Plan in force">
+    <h2>Plan in force</h2>
+    <ul>
+      <li v-for="task in day.tasks" :key="task.duty.id">
+        <DutyMark :does="task.duty.does" :status="task.status" :days-over="task.daysOver" :name="task.duty.label ?? ''" />
+        <div>
+          <strong>{{ dutyName(task) }}, {{ words.cadence(task.duty.cadence) }}</strong>
+          <p v-if="task.offering">{{ sayOffering(task.offering) }}</p>
+          <p class="quiet">{{ next(task) }}</p>
+          <Because :reasons="task.because" :label="dutyName(task)" />
+        </div>
+      </li>
+    </ul>
+    <template v-if="plan.targets.length > 0">
+      <h2>Climate wanted</h2>
+      <dl>
+        <template v-for="target in plan.targets" :key="target.zone">
+          <dt>{{ target.zone }}</dt>
+          <dd>
+            <span v-if="target.celsius">{{ sayRange(target.celsius) }} °C</span>
+            <span v-if="target.nightCelsius">night {{ sayRange(target.nightCelsius) }} °C</span>
+            <span v-if="target.humidity">{{ sayRange(target.humidity) }} %</span>
+            <span v-if="target.ceilingCelsius">never above {{ target.ceilingCelsius }} °C</span>
+          </dd>
+        </template>
+      </dl>
+    </template>
+    <template v-if="plan.cautions.length > 0">
+      <h2>Careful</h2>
+      <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
+      <p class="quiet">Local law, the vet and the poison centre come before anything written here.</p>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.plan {
+  display: grid;
+  align-content: start;
+  gap: 8px;
+}
+
+li {
+  display: grid;
+  grid-template-columns: 30px 1fr;
+  gap: 8px;
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+}
+
+li p {
+  font-size: 14px;
+}
+
+dl {
+  border-bottom: 1px solid var(--line);
+}
+
+dt,
+dd {
+  border-top: 1px solid var(--line);
+}
+
+dl {
+  display: grid;
+  grid-template-columns: auto 1fr;
+}
+
+dt,
+dd {
+  padding: 6px 0;
+}
+
+dd {
+  display: grid;
+  font-weight: 700;
+  text-align: right;
+}
+</style>

@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import type { Fact } from '@kobrin/core'
+import { effectiveFacts } from '@kobrin/core'
+import { computed, defineAsyncComponent, shallowRef } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { usePlaceName } from '../residents/useFindable.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import Because from '../words/Because.vue'
+import { sayHold, sayVerdict } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+import { sayEntry } from '../words/entry.ts'
+import { sayDate, sayGrams } from '../words/numbers.ts'
+import { useTeller } from '../words/useTeller.ts'
+import CorrectEntry from './CorrectEntry.vue'
+import EntryList from './EntryList.vue'
+import PlanInForce from './PlanInForce.vue'
+import { useHistory } from './useHistory.ts'
+
+const { id } = defineProps<{ id: string }>()
+const LifelineChart = defineAsyncComponent(() => import('./LifelineChart.vue'))
+
+const site = useSite()
+const round = useRound()
+const today = useToday()
+const router = useRouter()
+const teller = useTeller()
+const placeName = usePlaceName()
+const { entries, complaint, loading } = useHistory(() => id)
+const opened = shallowRef<string | null>(null)
+const correcting = shallowRef<Fact | null>(null)
+
+const resident = computed(() => site.residents.get(id))
+const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
+const day = computed(() => round.dayOf(id))
+const plan = computed(() => resident.value && site.planOf(resident.value))
+const facts = computed(() => effectiveFacts(entries.value))
+const suspects = computed(() => new Set(day.value.weight?.suspects))
+const nowMs = Date.now() + site.clockBehind
+const about = computed(() => {
+  const one = resident.value
+  if (!one) return ''
+  const arrived = facts.value.find(({ kind }) => kind === 'arrived')
+  const bits = [
+    species.value?.common,
+    species.value?.latin,
+    one.lives === 'colony' ? (one.count ? `about ${one.count}` : '') : one.sex === 'unknown' ? 'sex unknown' : one.sex,
+    one.accession,
+    day.value.weight ? sayGrams(day.value.weight.grams) : '',
+    arrived ? `here since ${sayDate(arrived.day, today.day)}` : '',
+  ]
+  return bits.filter(Boolean).join(' · ')
+})
+
+function say(uid: string): string {
+  const fact = facts.value.find((one) => one.uid === uid)
+  return fact ? `${sayDate(fact.day, today.day)} ${today.clock(fact.occurredAt)} ${site.initialsOf(fact.author)}\n${sayEntry(fact, today.day)}` : ''
+}
+
+function showOnWalk(): void {
+  const stop = round.stops.find(({ residents }) => residents.includes(id))
+  if (stop) round.stopKey = stop.key
+  round.focused = id
+  void router.push({ name: 'walk' })
+}
+</script>
+
+<template>
+  <div v-if="resident && plan" class="page">
+    <main>
+      <header>
+        <h1 class="tape">{{ resident.name }}</h1>
+        <div>
+          <p class="quiet">{{ about }}</p>
+          <p class="quiet">{{ placeName(round.homeOf(id)) }} · <button type="button" class="link" @click="showOnWalk">Show on the walk</button></p>
+        </div>
+      </header>
+      <ul v-if="day.verdicts.length + day.holds.length > 0" class="says" aria-label="What the record says">
+        <li v-for="(verdict, index) in day.verdicts" :key="`v${index}`" :class="verdict.severity">
+          <strong>{{ sayVerdict(verdict, teller) }}</strong>
+          <p class="quiet">{{ words.severity[verdict.severity] }}</p>
+          <Because v-if="verdict.because.length > 0" :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
+        </li>
+        <li v-for="hold in day.holds" :key="hold.hold" class="hold">
+          <strong>{{ sayHold(hold, today.day) }}</strong>
+          <p class="quiet">Leaves undone: {{ hold.suppresses.map((does) => words.duty[does].toLowerCase()).join(', ') || 'nothing' }}</p>
+          <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
+        </li>
+      </ul>
+      <p v-if="complaint" role="alert">{{ complaint }}</p>
+      <p v-else-if="loading" class="quiet waiting" role="status">Reading the record …</p>
+      <template v-else>
+        <LifelineChart
+          :key="id"
+          :facts="facts"
+          :suspects="suspects"
+          :now-ms="nowMs"
+          :say="say"
+          :name="resident.name"
+          @open="opened = $event"
+        />
+        <EntryList :entries="entries" :opened="opened" @correct="correcting = $event" />
+      </template>
+    </main>
+    <PlanInForce :plan="plan" :day="day" />
+    <CorrectEntry v-if="correcting" :fact="correcting" @close="correcting = null" />
+  </div>
+  <main v-else class="nobody">
+    <h1>Nobody by that number</h1>
+    <p><RouterLink :to="{ name: 'residents' }">Find somebody else</RouterLink></p>
+  </main>
+</template>
+
+<style scoped>
+.page {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 316px;
+  height: 100%;
+}
+
+.page > * {
+  padding: 14px 18px 40px;
+  overflow-y: auto;
+}
+
+.plan {
+  border-left: 1px solid var(--line);
+}
+
+main > header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 14px;
+  margin-bottom: 10px;
+}
+
+.tape {
+  font-size: 22px;
+}
+
+.link {
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: var(--focus);
+  text-decoration: underline;
+}
+
+.says {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
+  gap: 8px;
+  margin-bottom: 10px;
+}
+
+.says li {
+  padding: 8px 14px;
+  border: 1px solid var(--line);
+  background: var(--glass);
+}
+
+.says .info {
+  border-left: 7px solid var(--done);
+}
+
+.says .watch {
+  border-left: 7px dotted var(--held);
+}
+
+.says .act {
+  border-left: 7px double var(--late);
+}
+
+.says .urgent {
+  border: 4px solid var(--late);
+}
+
+.says .hold {
+  border-left: 7px solid var(--held);
+  background-image: repeating-linear-gradient(45deg, var(--hatch) 0 2px, transparent 2px 9px);
+}
+
+.waiting {
+  min-height: 412px;
+}
+
+.nobody {
+  padding: 40px;
+}
+
+@media (max-width: 899px) {
+  .page {
+    display: block;
+    overflow-y: auto;
+  }
+
+  .page > * {
+    overflow: visible;
+    border-left: 0;
+  }
+}
+</style>

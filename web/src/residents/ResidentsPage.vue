@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import Column from 'primevue/column'
+import type { DataTableRowClickEvent } from 'primevue/datatable'
+import DataTable from 'primevue/datatable'
+import { computed, shallowRef } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import { usePrimeVue } from '../app/usePrimeVue.ts'
+import { useRound } from '../walk/useRound.ts'
+import { sayCell } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+import { useTeller } from '../words/useTeller.ts'
+import { findResidents } from './search.ts'
+import { useFindable } from './useFindable.ts'
+
+usePrimeVue()
+const router = useRouter()
+const round = useRound()
+const teller = useTeller()
+const everyone = useFindable()
+const query = shallowRef('')
+
+const ROW_PX = 46
+
+const rows = computed(() =>
+  findResidents(query.value, everyone.value).map(({ resident, species, place }) => ({
+    id: resident.id,
+    accession: resident.accession,
+    name: resident.name,
+    species,
+    place,
+  })),
+)
+
+function says(id: string): string {
+  return sayCell(round.dayOf(id), teller).text
+}
+
+function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
+  void router.push({ name: 'record', params: { id: data.id } })
+}
+</script>
+
+<template>
+  <main class="residents">
+    <header>
+      <h1>{{ words.residents }}</h1>
+      <input v-model="query" class="field" type="search" :aria-label="words.findPlaceholder" :placeholder="words.findPlaceholder" />
+      <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
+    </header>
+    <DataTable
+      :value="rows"
+      data-key="id"
+      size="small"
+      scrollable
+      scroll-height="flex"
+      removable-sort
+      row-hover
+      :virtual-scroller-options="{ itemSize: ROW_PX }"
+      @row-click="open"
+    >
+      <Column field="accession" header="Number" sortable />
+      <Column field="name" header="Name" sortable>
+        <template #body="{ data }">
+          <RouterLink :to="{ name: 'record', params: { id: data.id } }">{{ data.name }}</RouterLink>
+        </template>
+      </Column>
+      <Column field="species" header="Species" sortable />
+      <Column field="place" header="Place" sortable />
+      <Column header="Today">
+        <template #body="{ data }">{{ says(data.id) }}</template>
+      </Column>
+      <template #empty>Nobody by that name, number, species or place.</template>
+    </DataTable>
+  </main>
+</template>
+
+<style scoped>
+.residents {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr);
+  gap: 12px;
+  height: 100%;
+  padding: 14px 18px;
+}
+
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+}
+
+.field {
+  max-width: 360px;
+}
+
+:deep(td),
+:deep(th) {
+  height: 46px;
+  text-align: left;
+  white-space: nowrap;
+}
+
+:deep(td) {
+  max-width: 360px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+
+:deep(tr) {
+  cursor: pointer;
+}
+
+:deep(td a) {
+  display: inline-block;
+  min-height: 24px;
+  font-weight: 700;
+}
+</style>

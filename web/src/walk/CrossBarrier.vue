@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import type { Barrier } from '@kobrin/core'
+import { words } from '../words/en.ts'
+
+const { barrier, back } = defineProps<{ barrier: Barrier; back: boolean }>()
+const emit = defineEmits<{ crossed: [] }>()
+</script>
+
+<template>
+  <section class="gate" aria-labelledby="gate-title">
+    <h2 id="gate-title">{{ back ? 'The round does not go back' : `Before you cross: ${words.barrier[barrier].toLowerCase()}` }}</h2>
+    <p v-if="back">
+      You have been behind a stricter barrier. Going back can carry mites, mold or worse to healthy animals. If you must:
+      wash, change clothes and shoes, fresh gloves and tools, and leave what was inside inside.
+    </p>
+    <p v-else>{{ words.crossing[barrier] }}. Leave the tools of the last room behind, and do not come back today.</p>
+    <button type="button" class="primary" @click="emit('crossed')">
+      {{ back ? 'I washed and changed' : 'Done: cross' }}
+    </button>
+  </section>
+</template>
+
+<style scoped>
+.gate {
+  display: grid;
+  gap: 14px;
+  max-width: 560px;
+  margin: 8vh auto 0;
+  padding: 22px 26px;
+  border-block: 6px double var(--ink);
+  background: repeating-linear-gradient(45deg, var(--chip) 0 7px, var(--paper) 7px 16px);
+}
+
+.gate > * {
+  justify-self: start;
+  padding: 2px 6px;
+  background: var(--paper);
+}
+
+.gate .primary {
+  padding: 10px 24px;
+  background: var(--focus);
+}
+</style>

@@ -1,0 +1,161 @@
+<script setup lang="ts">
+import type { Task } from '@kobrin/core'
+import { computed } from 'vue'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { sayCell } from '../words/cell.ts'
+import { useTeller } from '../words/useTeller.ts'
+import DutyMark from './DutyMark.vue'
+import { useRound } from './useRound.ts'
+
+const { residentId, selected } = defineProps<{ residentId: string; selected: boolean }>()
+
+const site = useSite()
+const record = useRecord()
+const round = useRound()
+const today = useToday()
+const teller = useTeller()
+
+const resident = computed(() => site.residents.get(residentId))
+const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
+const day = computed(() => round.dayOf(residentId))
+const sentence = computed(() => sayCell(day.value, teller))
+const held = computed(() => day.value.holds.some(({ suppresses }) => suppresses.length > 0))
+const marks = computed<Task[]>(() => day.value.tasks.filter(({ status }) => status !== 'notYet'))
+const lastDone = computed(() => {
+  const done = marks.value.flatMap((task) => task.done ?? [])
+  return done.sort((a, b) => (a.at < b.at ? 1 : -1))[0]
+})
+const waits = computed(() => marks.value.some(({ done }) => done && record.waiting.has(done.uid)))
+const note = computed(() => {
+  const said = record.stateOf(residentId).note
+  return said && today.day - said.day <= 1 ? said : null
+})
+</script>
+
+<template>
+  <div
+    class="cell"
+    :class="{ 'is-held': held, 'is-selected': selected }"
+    role="gridcell"
+    :tabindex="selected ? 0 : -1"
+    :data-resident="residentId"
+    :aria-selected="selected"
+    :aria-label="`${resident?.name}, ${species?.common}. ${sentence.text}`"
+  >
+    <span class="tape" data-part="label">{{ resident?.name }}</span>
+    <span class="kind">{{ species?.common }} · {{ resident?.accession }}</span>
+    <span class="says" :class="`tone-${sentence.tone}`">{{ sentence.text }}</span>
+    <span v-if="note" class="note" :title="note.text">Note: {{ note.text }}</span>
+    <span class="marks">
+      <DutyMark
+        v-for="task in marks"
+        :key="task.duty.id"
+        :does="task.duty.does"
+        :status="task.status"
+        :days-over="task.daysOver"
+        :name="task.duty.label ?? ''"
+      />
+      <span v-if="lastDone" class="who" :class="{ waits }">
+        {{ today.clock(lastDone.at) }} {{ site.initialsOf(lastDone.by) }}{{ waits ? ' …' : '' }}
+      </span>
+    </span>
+  </div>
+</template>
+
+<style scoped>
+.cell {
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  height: 100%;
+  min-height: 124px;
+  padding: 7px 8px 8px;
+  border: 1px solid var(--line);
+  border-bottom: 0;
+  background-color: var(--glass);
+  cursor: pointer;
+  user-select: none;
+  -webkit-touch-callout: none;
+  touch-action: manipulation;
+  overflow: hidden;
+}
+
+.is-held {
+  background-image: repeating-linear-gradient(45deg, var(--hatch) 0 2px, transparent 2px 9px);
+}
+
+.is-selected {
+  outline: 4px solid var(--focus);
+  outline-offset: -2px;
+  z-index: 1;
+}
+
+.tape {
+  align-self: flex-start;
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.kind {
+  color: var(--soft);
+  font-size: 13px;
+  line-height: 1.25;
+}
+
+.says {
+  display: -webkit-box;
+  overflow: hidden;
+  font-size: 14px;
+  line-height: 1.3;
+  -webkit-box-orient: vertical;
+  -webkit-line-clamp: 3;
+}
+
+.tone-held,
+.tone-watch {
+  color: var(--held);
+  font-weight: 600;
+}
+
+.tone-late {
+  color: var(--late);
+  font-weight: 600;
+}
+
+.tone-done {
+  color: var(--done);
+}
+
+.note {
+  overflow: hidden;
+  padding-left: 6px;
+  border-left: 3px dotted var(--focus);
+  font-size: 13px;
+  line-height: 1.25;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.marks {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 5px 6px;
+  margin-top: auto;
+  padding-top: 6px;
+}
+
+.who {
+  margin-left: auto;
+  color: var(--soft);
+  font: 12px var(--sans);
+}
+
+.who.waits {
+  color: var(--focus);
+}
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRecord } from '../entries/useRecord.ts'
+import { words } from '../words/en.ts'
+import { sayRange, spaced } from '../words/numbers.ts'
+import { useRound } from './useRound.ts'
+
+const emit = defineEmits<{ keys: []; prep: [] }>()
+const record = useRecord()
+const round = useRound()
+
+const SHOWN = 4
+
+const rest = computed(() => round.prep(round.stops.flatMap(({ residents }) => residents)))
+const items = computed(() =>
+  rest.value.carry.slice(0, SHOWN).map(({ item, size, count, grams }) => ({
+    amount: count[1] > 0 ? sayRange(count) : `${spaced(Math.round(grams[1]))} g`,
+    name: `${item}${size ? ` ${size}` : ''}`,
+  })),
+)
+const more = computed(() => Math.max(0, rest.value.carry.length - SHOWN))
+</script>
+
+<template>
+  <footer class="foot">
+    <div v-if="record.lastAct" class="undo" role="status">
+      <span>{{ record.lastAct.says }}</span>
+      <button type="button" @click="record.takeBack()">{{ words.takeBack }}</button>
+    </div>
+    <button type="button" class="carry" @click="emit('prep')">
+      <span class="lead">Still to carry:</span>
+      <span v-for="{ amount, name } in items" :key="name"><strong>{{ amount }}</strong> {{ name }}</span>
+      <span v-if="more > 0">and {{ more }} more</span>
+      <span v-if="items.length === 0">nothing</span>
+    </button>
+    <button type="button" class="keys" @click="emit('keys')">
+      <kbd>←↑↓→</kbd> move <kbd>f</kbd> shelf <kbd>/</kbd> find <kbd>?</kbd> keys
+    </button>
+  </footer>
+</template>
+
+<style scoped>
+.foot {
+  display: flex;
+  align-items: center;
+  gap: 18px;
+  min-height: 46px;
+  padding: 5px 18px;
+  border-top: 2px solid var(--ink);
+  background: var(--paper);
+}
+
+.undo {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  max-width: 420px;
+  padding: 0 4px 0 12px;
+  border-radius: 3px;
+  background: var(--ink);
+  color: var(--paper);
+}
+
+.undo span {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.undo button {
+  flex: none;
+  min-height: 36px;
+  padding: 0 8px;
+  border: 0;
+  background: none;
+  font-weight: 700;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+}
+
+.undo :focus-visible {
+  outline-color: var(--paper);
+  outline-offset: -3px;
+}
+
+.carry,
+.keys {
+  min-height: 36px;
+  border: 0;
+  background: none;
+  color: var(--soft);
+  text-align: left;
+}
+
+.carry {
+  display: flex;
+  gap: 0 14px;
+  overflow: hidden;
+  white-space: nowrap;
+}
+
+.carry strong {
+  color: var(--ink);
+}
+
+.keys {
+  flex: none;
+  margin-left: auto;
+  font-size: 14px;
+}
+
+@media (max-width: 899px) {
+  .foot {
+    flex-wrap: wrap;
+    gap: 2px 10px;
+    padding: 4px 10px;
+  }
+
+  .keys {
+    display: none;
+  }
+
+  .undo {
+    max-width: 100%;
+    width: 100%;
+    justify-content: space-between;
+  }
+
+  .undo button {
+    min-height: 44px;
+  }
+}
+</style>

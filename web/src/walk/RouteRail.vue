@@ -1,0 +1,181 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { words } from '../words/en.ts'
+import { sayMinutes } from '../words/numbers.ts'
+import type { RoundStop } from './useRound.ts'
+import { useRound } from './useRound.ts'
+
+const emit = defineEmits<{ go: [stop: RoundStop] }>()
+const round = useRound()
+
+const everyone = computed(() => round.stops.flatMap(({ residents }) => residents))
+const overall = computed(() => round.progress(everyone.value))
+const minutes = computed(() => round.prep(everyone.value).minutes)
+const legs = computed(() =>
+  round.stops.map((stop, index) => {
+    const before = round.stops[index - 1]
+    const tally = round.progress(stop.residents)
+    return {
+      stop,
+      tally,
+      crossing: before && before.barrier < stop.barrier ? words.crossing[stop.barrier] : '',
+      state: tally.done === tally.all ? 'done' : 'open',
+    }
+  }),
+)
+</script>
+
+<template>
+  <nav class="rail" aria-label="Today's round">
+    <p class="total">{{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(minutes) }} left</p>
+    <ol>
+      <template v-for="{ stop, tally, crossing, state } in legs" :key="stop.key">
+        <li v-if="crossing" class="crossing">{{ crossing }}</li>
+        <li>
+          <button
+            type="button"
+            class="stop"
+            :class="[state, { here: round.stop?.key === stop.key }]"
+            :aria-current="round.stop?.key === stop.key ? 'step' : undefined"
+            @click="emit('go', stop)"
+          >
+            <span class="knot" aria-hidden="true" />
+            <span class="name">{{ stop.title }}</span>
+            <span class="tally">{{ tally.done }} / {{ tally.all }}</span>
+          </button>
+        </li>
+      </template>
+    </ol>
+  </nav>
+</template>
+
+<style scoped>
+.rail {
+  overflow-y: auto;
+  padding: 14px 0;
+  border-right: 1px solid var(--line);
+}
+
+.total {
+  padding: 0 14px 8px 16px;
+  color: var(--soft);
+  font-size: 13px;
+  font-weight: 600;
+}
+
+li {
+  position: relative;
+}
+
+.stop {
+  display: grid;
+  grid-template-columns: 24px 1fr auto;
+  align-items: center;
+  gap: 6px;
+  width: 100%;
+  min-height: 46px;
+  padding: 4px 14px 4px 12px;
+  border: 0;
+  background: none;
+  text-align: left;
+}
+
+.stop::before {
+  position: absolute;
+  top: 0;
+  bottom: 0;
+  left: 23px;
+  width: 3px;
+  background: var(--edge);
+  content: '';
+}
+
+li:first-child .stop::before {
+  top: 50%;
+}
+
+li:last-child .stop::before {
+  bottom: 50%;
+}
+
+.knot {
+  z-index: 1;
+  width: 16px;
+  height: 16px;
+  margin-left: 4px;
+  border: 3px solid var(--ink);
+  border-radius: 50%;
+  background: var(--paper);
+}
+
+.done .knot {
+  background: var(--ink);
+}
+
+.here {
+  background: var(--wash);
+  font-weight: 700;
+}
+
+.here .knot {
+  border-color: var(--paper);
+  background: var(--focus);
+  box-shadow: 0 0 0 3px var(--focus);
+}
+
+.tally {
+  color: var(--soft);
+  font: 13px var(--sans);
+}
+
+.crossing {
+  margin: 4px 12px 4px 14px;
+  padding: 6px 8px 6px 26px;
+  border-block: 3px double var(--ink);
+  background: repeating-linear-gradient(45deg, var(--chip) 0 5px, transparent 5px 11px);
+  font-size: 13px;
+  line-height: 1.25;
+}
+
+@media (max-width: 899px) {
+  .rail {
+    padding: 0;
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+    overflow-x: auto;
+  }
+
+  .total {
+    padding: 6px 12px 0;
+  }
+
+  ol {
+    display: flex;
+    align-items: stretch;
+    width: max-content;
+  }
+
+  .stop {
+    width: auto;
+    padding-right: 12px;
+    white-space: nowrap;
+  }
+
+  .stop::before {
+    display: none;
+  }
+
+  .crossing {
+    align-self: center;
+    width: 14px;
+    height: 34px;
+    margin: 0 4px;
+    padding: 0;
+    overflow: hidden;
+    border-inline: 3px double var(--ink);
+    border-block: 0;
+    color: transparent;
+    font-size: 1px;
+  }
+}
+</style>

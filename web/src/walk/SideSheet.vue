@@ -1,0 +1,270 @@
+<script setup lang="ts">
+import type { Task, TaskStatus } from '@kobrin/core'
+import { canBeAsPlanned } from '@kobrin/core'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import Because from '../words/Because.vue'
+import { dutyName, sayHold, sayOffering, sayVerdict } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+import { sayEntry } from '../words/entry.ts'
+import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
+import { useTeller } from '../words/useTeller.ts'
+import DutyMark from './DutyMark.vue'
+import SayPanel from './SayPanel.vue'
+import { useRound } from './useRound.ts'
+import type { useSaying } from './useSaying.ts'
+
+const { residentId, saying } = defineProps<{ residentId: string; saying: ReturnType<typeof useSaying> }>()
+const emit = defineEmits<{ planned: []; again: [task: Task]; close: [] }>()
+
+const site = useSite()
+const record = useRecord()
+const round = useRound()
+const today = useToday()
+const teller = useTeller()
+
+const LATELY = 5
+const PRESSING: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
+
+const resident = computed(() => site.residents.get(residentId))
+const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
+const day = computed(() => round.dayOf(residentId))
+const plan = computed(() => resident.value && site.planOf(resident.value))
+const shown = computed(() =>
+  day.value.tasks
+    .filter(({ status }) => status !== 'notYet')
+    .sort((a, b) => PRESSING.indexOf(a.status) - PRESSING.indexOf(b.status)),
+)
+const coming = computed(() => day.value.tasks.filter(({ status, dueOn }) => status === 'notYet' && dueOn !== null))
+const canTouch = computed(
+  () => round.mayWrite && shown.value.some((task) => (task.status === 'due' || task.status === 'late') && canBeAsPlanned(task)),
+)
+const lately = computed(() => [...record.recent(residentId)].reverse().slice(0, LATELY))
+const about = computed(() => {
+  const one = resident.value
+  if (!one) return ''
+  const head = one.lives === 'colony' ? (one.count ? `about ${one.count}` : 'colony') : one.sex === 'unknown' ? '' : one.sex
+  const weight = day.value.weight ? sayGrams(day.value.weight.grams) : ''
+  return [species.value?.common, head, one.accession, weight].filter(Boolean).join(' · ')
+})
+
+function says(task: Task): string {
+  if (task.duty.does === 'feed' && task.offering) {
+    const meal = sayOffering(task.offering)
+    return task.duty.label ? `${task.duty.label}: ${meal}` : meal
+  }
+  return dutyName(task)
+}
+
+function under(task: Task): string {
+  if (task.done) {
+    const outcome = task.done.outcome ? `, ${words.outcome[task.done.outcome]}` : ''
+    return `Done ${today.clock(task.done.at)} by ${site.nameOf(task.done.by)}${outcome}`
+  }
+  if (task.hold) return `Held: ${words.hold[task.hold].toLowerCase()}`
+  if (task.opensAtMinute !== undefined) return `From ${sayMinuteOfDay(task.opensAtMinute)}`
+  if (task.nothingToOffer) return 'Every food is at its cap or too soon after itself'
+  const late = task.status === 'late' ? `${Math.floor(task.daysOver)} days over. ` : ''
+  const two = task.duty.people === 2 ? ' Two people.' : ''
+  return `${late}${words.cadence(task.duty.cadence)}.${two}`
+}
+</script>
+
+<template>
+  <aside class="side" :aria-label="`${resident?.name}: what is due`">
+    <header>
+      <div>
+        <h2>{{ resident?.name }}</h2>
+        <p class="quiet small">{{ about }}</p>
+        <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }">Open the record</RouterLink>
+      </div>
+      <button type="button" class="plain close" aria-label="Close" @click="emit('close')">✕</button>
+    </header>
+
+    <ul v-if="day.verdicts.length > 0" class="verdicts">
+      <li v-for="(verdict, index) in day.verdicts" :key="index" :class="verdict.severity">
+        <strong>{{ sayVerdict(verdict, teller) }}</strong>
+        <Because v-if="verdict.because.length > 0" :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
+      </li>
+    </ul>
+    <ul v-if="day.holds.length > 0" class="holds">
+      <li v-for="hold in day.holds" :key="hold.hold">
+        <strong>{{ sayHold(hold, today.day) }}</strong>
+        <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
+      </li>
+    </ul>
+
+    <ul class="tasks">
+      <li v-for="task in shown" :key="task.duty.id">
+        <DutyMark :does="task.duty.does" :status="task.status" :days-over="task.daysOver" :name="task.duty.label ?? ''" />
+        <div>
+          <strong>{{ says(task) }}</strong>
+          <div class="under quiet small">
+            {{ under(task) }}
+            <Because :reasons="[...(task.offering?.because ?? []), ...task.because]" :label="dutyName(task)" />
+          </div>
+        </div>
+        <button
+          v-if="round.mayWrite && (task.status === 'done' || task.status === 'open') && canBeAsPlanned(task)"
+          type="button"
+          class="plain again"
+          @click="emit('again', task)"
+        >
+          {{ task.status === 'done' ? 'Again' : 'Do now' }}
+        </button>
+      </li>
+      <li v-if="shown.length === 0" class="quiet">Nothing due today.</li>
+    </ul>
+
+    <button v-if="canTouch" type="button" class="primary planned" @click="emit('planned')">
+      {{ words.asPlanned }} <kbd>Enter</kbd>
+    </button>
+    <SayPanel v-if="round.mayWrite" :key="residentId" :class="{ first: saying.open.value }" :saying="saying" />
+
+    <section v-if="plan && plan.cautions.length > 0" class="careful">
+      <h3>Careful</h3>
+      <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
+    </section>
+    <section v-if="lately.length > 0">
+      <h3>Just now</h3>
+      <ul class="small">
+        <li v-for="entry in lately" :key="entry.uid">
+          {{ today.clock(entry.occurredAt) }} {{ site.initialsOf(entry.author) }} · {{ sayEntry(entry, today.day) }}
+        </li>
+      </ul>
+    </section>
+    <section v-if="coming.length > 0">
+      <h3>Coming</h3>
+      <ul class="small">
+        <li v-for="task in coming" :key="task.duty.id">{{ dutyName(task) }} {{ sayDate(task.dueOn ?? 0, today.day) }}</li>
+      </ul>
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.side {
+  display: flex;
+  flex-direction: column;
+  gap: 12px;
+  padding: 14px 16px 24px;
+  overflow-y: auto;
+  border-left: 1px solid var(--line);
+  background: var(--paper);
+}
+
+.side > * {
+  flex: none;
+}
+
+/* What is being said comes before what is due. */
+.first {
+  order: -1;
+}
+
+.under {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 8px;
+}
+
+header {
+  display: flex;
+  order: -2;
+  justify-content: space-between;
+  gap: 8px;
+}
+
+.small {
+  font-size: 13.5px;
+}
+
+.open {
+  display: inline-block;
+  min-height: 24px;
+  font-size: 14px;
+}
+
+.close {
+  display: none;
+  width: 44px;
+  height: 44px;
+  padding: 0;
+}
+
+.verdicts li,
+.holds li {
+  margin-bottom: 6px;
+  padding: 6px 10px;
+  border: 1px solid var(--line);
+  background: var(--glass);
+}
+
+.verdicts .info {
+  border-left: 6px solid var(--done);
+}
+
+.verdicts .watch {
+  border-left: 6px dotted var(--held);
+}
+
+.verdicts .act {
+  border-left: 7px double var(--late);
+}
+
+.verdicts .urgent {
+  border: 4px solid var(--late);
+}
+
+.holds li {
+  border-left: 6px solid var(--held);
+  background-image: repeating-linear-gradient(45deg, var(--hatch) 0 2px, transparent 2px 9px);
+}
+
+.tasks li {
+  display: grid;
+  grid-template-columns: 28px 1fr auto;
+  gap: 10px;
+  padding: 8px 0;
+  border-top: 1px solid var(--line);
+}
+
+.again {
+  align-self: start;
+  font-size: 13.5px;
+}
+
+.planned {
+  width: 100%;
+  font-size: 16px;
+}
+
+.careful p {
+  font-size: 13.5px;
+}
+
+section h3 {
+  margin-bottom: 2px;
+  color: var(--soft);
+  font-size: 13.5px;
+}
+
+@media (max-width: 899px) {
+  .side {
+    position: fixed;
+    z-index: 20;
+    inset: auto 0 0;
+    max-height: 82dvh;
+    border-top: 3px solid var(--ink);
+    border-left: 0;
+    box-shadow: 0 -100dvh 0 100dvh var(--scrim);
+  }
+
+  .close {
+    display: block;
+  }
+}
+</style>

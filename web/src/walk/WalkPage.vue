@@ -1,0 +1,228 @@
+<script setup lang="ts">
+import type { Barrier, DutyKind, Task } from '@kobrin/core'
+import { asPlanned } from '@kobrin/core'
+import { computed, defineAsyncComponent, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+import { useRecord } from '../entries/useRecord.ts'
+import { words } from '../words/en.ts'
+import BayFace from './BayFace.vue'
+import FootStrip from './FootStrip.vue'
+import RouteRail from './RouteRail.vue'
+import type { RoundStop } from './useRound.ts'
+import { useRound } from './useRound.ts'
+import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
+import { usePress } from './usePress.ts'
+import { useSaying } from './useSaying.ts'
+
+// The board paints first; what lies beside and over it follows.
+const SideSheet = defineAsyncComponent(() => import('./SideSheet.vue'))
+const CrossBarrier = defineAsyncComponent(() => import('./CrossBarrier.vue'))
+const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
+const PrepDialog = defineAsyncComponent(() => import('./PrepDialog.vue'))
+
+const round = useRound()
+const record = useRecord()
+const router = useRouter()
+const board = useTemplateRef<HTMLElement>('board')
+const face = useFaceFocus(board)
+const dialog = shallowRef<'keys' | 'prep' | null>(null)
+/** On a narrow screen the sheet covers the board, so it opens only when asked for. */
+const sheetOpen = shallowRef(false)
+
+const focused = computed(() => round.focused)
+const saying = useSaying(focused, () => {
+  sheetOpen.value = false
+  face.focus(round.focused)
+})
+
+const gate = computed<{ barrier: Barrier; back: boolean } | null>(() => {
+  const at = round.stop?.barrier
+  if (at === undefined || at === round.crossedTo) return null
+  if (at > round.crossedTo) return { barrier: at, back: false }
+  // Founding and general share clean hands: only the way back from quarantine or worse is barred.
+  return round.crossedTo >= 2 ? { barrier: at, back: true } : null
+})
+
+function go(stop: RoundStop): void {
+  round.stopKey = stop.key
+  round.focused = stop.residents[0] ?? null
+  sheetOpen.value = false
+  saying.reset()
+  board.value?.scrollTo({ top: 0 })
+}
+
+function step(by: number): void {
+  const at = round.stops.findIndex(({ key }) => key === round.stop?.key)
+  const next = round.stops[at + by]
+  if (next) go(next)
+}
+
+function select(residentId: string): void {
+  if (round.focused !== residentId) saying.reset()
+  round.focused = residentId
+}
+
+function planned(residentId: string): void {
+  select(residentId)
+  if (round.mayWrite && round.touch(residentId)) sheetOpen.value = false
+  else sheetOpen.value = true
+}
+
+function exceptions(residentId: string): void {
+  select(residentId)
+  sheetOpen.value = true
+}
+
+function again(task: Task): void {
+  const draft = round.focused && asPlanned(round.focused, task)
+  if (draft) record.keep([draft], `${round.nameOf(round.focused ?? '')}: ${words.done[task.duty.does]} again`)
+}
+
+function shelfOf(residentId: string | null): string[] {
+  for (const { shelves } of round.stop?.faces ?? []) {
+    for (const shelf of shelves) {
+      const residents = shelf.flatMap((box) => box.residents)
+      if (residentId !== null && residents.includes(residentId)) return residents
+    }
+  }
+  return []
+}
+
+function all(residents: readonly string[], title: string, does?: DutyKind): void {
+  round.touchAll(residents, title, does)
+}
+
+const press = usePress({ onTap: planned, onLabel: exceptions, onHold: exceptions })
+
+const ACTIONS: Readonly<Record<string, () => void>> = {
+  Enter: () => round.focused && planned(round.focused),
+  j: () => {
+    const next = round.toDoAfter(round.focused)
+    if (next) {
+      select(next)
+      void nextTick(() => face.focus(next))
+    } else step(1)
+  },
+  f: () => all(shelfOf(round.focused), 'Shelf'),
+  u: () => record.takeBack(),
+  i: () => round.focused && void router.push({ name: 'record', params: { id: round.focused } }),
+  b: () => {
+    sheetOpen.value = true
+    void nextTick(() => {
+      for (const one of document.querySelectorAll<HTMLDetailsElement>('.side details')) one.open = true
+    })
+  },
+  '[': () => step(-1),
+  ']': () => step(1),
+  '?': () => (dialog.value = 'keys'),
+  Escape: () => (sheetOpen.value = false),
+}
+
+function isTyping(target: EventTarget | null): boolean {
+  return target instanceof HTMLElement && target.closest('input, textarea, select, dialog') !== null
+}
+
+function onKey(event: KeyboardEvent): void {
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+  const direction = ARROWS[event.key]
+  if (direction) {
+    event.preventDefault()
+    const next = neighbour(face.spots(), round.focused, direction)
+    if (next) {
+      select(next)
+      void nextTick(() => face.focus(next))
+    }
+    return
+  }
+  if (saying.open.value) return
+  // Enter on a button is that button's.
+  if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary')) return
+  const action = ACTIONS[event.key]
+  const exception = round.mayWrite && round.focused ? saying.exceptions.value.find(({ key }) => key === event.key) : undefined
+  if (!action && !exception) return
+  event.preventDefault()
+  if (action) action()
+  else if (exception) {
+    sheetOpen.value = exception.ask.type !== 'nothing'
+    saying.choose(exception)
+  }
+}
+
+watch(
+  () => round.stop,
+  (stop) => {
+    if (stop && (round.focused === null || !stop.residents.includes(round.focused))) round.focused = stop.residents[0] ?? null
+  },
+  { immediate: true },
+)
+onMounted(() => globalThis.addEventListener('keydown', onKey))
+onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
+</script>
+
+<template>
+  <div class="walk" :class="{ sheetOpen }">
+    <RouteRail @go="go" />
+    <main ref="board" class="board" @pointerdown="press.down" @pointermove="press.move" @pointerup="press.up" @pointercancel="press.cancel" @contextmenu="press.menu" @click="press.click">
+      <h1 class="hidden-text">{{ words.walk }}: {{ round.stop?.title }}</h1>
+      <CrossBarrier v-if="gate" :barrier="gate.barrier" :back="gate.back" @crossed="round.crossedTo = gate.barrier" />
+      <template v-else-if="round.stop">
+        <BayFace
+          v-for="one in round.stop.faces"
+          :key="one.bay.id"
+          :face="one"
+          @all="(does) => all(one.residents, one.bay.name, does)"
+        />
+      </template>
+      <p v-else class="quiet">Nobody lives here yet.</p>
+    </main>
+    <SideSheet
+      v-if="round.focused && !gate"
+      class="sheet"
+      :resident-id="round.focused"
+      :saying="saying"
+      @planned="planned(round.focused)"
+      @again="again"
+      @close="sheetOpen = false"
+    />
+    <FootStrip class="strip" @keys="dialog = 'keys'" @prep="dialog = 'prep'" />
+    <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
+    <PrepDialog v-if="dialog === 'prep'" @close="dialog = null" />
+  </div>
+</template>
+
+<style scoped>
+.walk {
+  display: grid;
+  grid-template: minmax(0, 1fr) auto / 216px minmax(0, 1fr) 296px;
+  height: 100%;
+}
+
+.board {
+  padding: 14px 16px;
+  overflow-y: auto;
+}
+
+.strip {
+  grid-column: 1 / -1;
+}
+
+@media (max-width: 1099px) {
+  .walk {
+    grid-template-columns: 176px minmax(0, 1fr) 280px;
+  }
+}
+
+@media (max-width: 899px) {
+  .walk {
+    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  }
+
+  .board {
+    padding: 10px;
+  }
+
+  .walk:not(.sheetOpen) .sheet {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,22 @@
+/** The keys of the walk, as the help shows them. */
+export const KEYS: readonly (readonly [keys: string, what: string])[] = [
+  ['← ↑ ↓ →', 'move over the face'],
+  ['Enter', 'as planned'],
+  ['j', 'next with something to do'],
+  ['f', 'whole shelf as planned'],
+  ['p r l x', 'meal part taken, refused, left to find, not offered'],
+  ['e', 'bowl found empty or with leftovers'],
+  ['w', 'weigh: digits, Enter'],
+  ['s', 'shed or molt sign'],
+  ['c d o', 'spot-cleaned, dampened, droppings'],
+  ['z', 'looked, not seen'],
+  ['n t', 'saw something; note for the next shift'],
+  ['h v', 'hold; lift a hold'],
+  ['m', 'measure'],
+  ['b', 'open every because'],
+  ['i', 'open the record'],
+  ['u', 'take back the last'],
+  ['[ ]', 'stop before, stop after'],
+  ['/', 'find a resident'],
+  ['?', 'these keys'],
+]

@@ -1,0 +1,55 @@
+import type { ShallowRef } from 'vue'
+
+export type Direction = 'left' | 'right' | 'up' | 'down'
+
+export const ARROWS: Readonly<Record<string, Direction>> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+}
+
+interface Spot {
+  id: string
+  x: number
+  top: number
+  bottom: number
+}
+
+/** The cell to go to from one, as the eye would: the neighbour on the shelf, or the one above or
+ * below whose middle is nearest. Spots are in reading order. */
+export function neighbour(spots: readonly Spot[], from: string | null, direction: Direction): string | null {
+  const at = spots.findIndex(({ id }) => id === from)
+  const here = spots[at]
+  if (!here) return spots[0]?.id ?? null
+  if (direction === 'left') return spots[at - 1]?.id ?? here.id
+  if (direction === 'right') return spots[at + 1]?.id ?? here.id
+  const down = direction === 'down'
+  const beyond = spots.filter(({ top, bottom }) => (down ? top >= here.bottom - 1 : bottom <= here.top + 1))
+  const edge = down ? Math.min(...beyond.map(({ top }) => top)) : Math.max(...beyond.map(({ top }) => top))
+  const row = beyond.filter(({ top }) => Math.abs(top - edge) < 2)
+  const nearest = row.sort((a, b) => Math.abs(a.x - here.x) - Math.abs(b.x - here.x))[0]
+  return nearest?.id ?? here.id
+}
+
+/** Where the cells of a board lie on the screen. */
+export function useFaceFocus(board: Readonly<ShallowRef<HTMLElement | null>>) {
+  function cells(): HTMLElement[] {
+    return [...(board.value?.querySelectorAll<HTMLElement>('[data-resident]') ?? [])]
+  }
+
+  function spots(): Spot[] {
+    return cells().map((cell) => {
+      const { left, width, top, bottom } = cell.getBoundingClientRect()
+      return { id: cell.dataset['resident'] ?? '', x: left + width / 2, top, bottom }
+    })
+  }
+
+  function focus(residentId: string | null): void {
+    const cell = cells().find(({ dataset }) => dataset['resident'] === residentId)
+    cell?.focus({ preventScroll: true })
+    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  }
+
+  return { spots, focus }
+}

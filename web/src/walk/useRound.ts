@@ -1,0 +1,222 @@
+import type { Bay, Resident, Room } from '@kobrin/contract'
+import { may, mayRecord } from '@kobrin/contract'
+import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
+import { asPlanned, canBeAsPlanned, prepFor, residentDay } from '@kobrin/core'
+import { defineStore } from 'pinia'
+import type { ComputedRef } from 'vue'
+import { computed, shallowRef } from 'vue'
+import { useRecord } from '../entries/useRecord.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { words } from '../words/en.ts'
+import { dutyName } from '../words/cell.ts'
+
+/** A box on a shelf with who lives in it. */
+export interface Box {
+  enclosureId: string
+  widthMm: number
+  residents: string[]
+}
+
+export interface Face {
+  bay: Bay
+  shelves: Box[][]
+  residents: string[]
+}
+
+/** One room at one barrier level. */
+export interface RoundStop {
+  key: string
+  room: Room
+  barrier: Barrier
+  /** Named apart when the room is met again at another level. */
+  title: string
+  faces: Face[]
+  residents: string[]
+}
+
+interface Placed {
+  resident: Resident
+  place: Place
+  enclosureId: string
+}
+
+function isToDo({ status }: Task): boolean {
+  return status === 'due' || status === 'late'
+}
+
+/** Today's round: every resident's day, the stops in walking order, and what a touch does. */
+export const useRound = defineStore('round', () => {
+  const site = useSite()
+  const record = useRecord()
+  const people = usePeople()
+  const today = useToday()
+  const days = new Map<string, ComputedRef<ResidentDay>>()
+  const homes = new Map<string, ComputedRef<string | undefined>>()
+  const stopKey = shallowRef<string | null>(null)
+  const focused = shallowRef<string | null>(null)
+  /** The strictest level gone into today on this device. */
+  const crossedTo = shallowRef<Barrier>(1)
+
+  function dayOf(residentId: string): ResidentDay {
+    let day = days.get(residentId)
+    if (!day) {
+      day = computed(() => {
+        const resident = site.residents.get(residentId)
+        if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
+        return residentDay({
+          day: today.day,
+          minute: today.minute,
+          plan: site.planOf(resident),
+          state: record.stateOf(residentId),
+        })
+      })
+      days.set(residentId, day)
+    }
+    return day.value
+  }
+
+  // A box changes far less often than a state: the building is drawn anew only when somebody moves.
+  function homeOf(residentId: string): string | undefined {
+    let home = homes.get(residentId)
+    if (!home) {
+      home = computed(() => record.stateOf(residentId).place?.enclosure)
+      homes.set(residentId, home)
+    }
+    return home.value
+  }
+
+  const placed = computed<Placed[]>(() =>
+    [...site.residents.values()].flatMap((resident) => {
+      const enclosureId = homeOf(resident.id)
+      const place = site.placeOf(enclosureId, resident)
+      return place && enclosureId !== undefined ? [{ resident, place, enclosureId }] : []
+    }),
+  )
+
+  function shelvesOf(bay: Bay, barrier: Barrier, here: readonly Placed[]): Box[][] {
+    const living = new Map<string, string[]>()
+    for (const { resident, enclosureId } of here) {
+      living.set(enclosureId, [...(living.get(enclosureId) ?? []), resident.id])
+    }
+    const usual = bay.barrier ?? site.rooms.get(bay.roomId)?.barrier
+    const rows: Box[][] = []
+    for (const { id, row, widthMm } of boxesOf.value.get(bay.id) ?? []) {
+      const residents = living.get(id) ?? []
+      // Another level's boxes stand in the same bay, but are seen to on another pass.
+      if (residents.length === 0 && (usual !== barrier || takenBoxes.value.has(id))) continue
+      ;(rows[row] ??= []).push({ enclosureId: id, widthMm, residents })
+    }
+    return rows.filter(Boolean)
+  }
+
+  const takenBoxes = computed(() => new Set(placed.value.map(({ enclosureId }) => enclosureId)))
+  const boxesOf = computed(() => {
+    const byBay = new Map<string, { id: string; row: number; column: number; widthMm: number }[]>()
+    for (const box of site.enclosures.values()) {
+      const list = byBay.get(box.bayId)
+      if (list) list.push(box)
+      else byBay.set(box.bayId, [box])
+    }
+    for (const list of byBay.values()) list.sort((a, b) => a.row - b.row || a.column - b.column)
+    return byBay
+  })
+
+  const stops = computed<RoundStop[]>(() => {
+    const groups = new Map<string, Placed[]>()
+    for (const one of placed.value) {
+      const key = `${one.place.barrier} ${one.place.room}`
+      const group = groups.get(key)
+      if (group) group.push(one)
+      else groups.set(key, [one])
+    }
+    const list = [...groups].flatMap(([key, here]) => {
+      const [first] = here
+      const room = first && site.rooms.get(first.place.room)
+      if (!first || !room) return []
+      const { barrier } = first.place
+      const bays = [...new Set(here.map(({ place }) => place.bay))]
+        .flatMap((id) => site.bays.get(id) ?? [])
+        .sort((a, b) => a.order - b.order)
+      const faces = bays.map((bay): Face => {
+        const inBay = here.filter(({ place }) => place.bay === bay.id)
+        const shelves = shelvesOf(bay, barrier, inBay)
+        return { bay, shelves, residents: shelves.flat().flatMap(({ residents }) => residents) }
+      })
+      const apart = barrier !== room.barrier && bays.length === 1 ? `, ${bays[0]?.name.toLowerCase() ?? ''}` : ''
+      return [{ key, room, barrier, title: `${room.name}${apart}`, faces, residents: faces.flatMap((face) => face.residents) }]
+    })
+    return list.sort((a, b) => a.barrier - b.barrier || a.room.order - b.room.order)
+  })
+
+  const stop = computed(() => stops.value.find(({ key }) => key === stopKey.value) ?? stops.value[0] ?? null)
+
+  function progress(residentIds: readonly string[]): { done: number; all: number } {
+    let done = 0
+    let all = 0
+    for (const id of residentIds) {
+      const { tasks } = dayOf(id)
+      const toDo = tasks.some(isToDo)
+      if (toDo || tasks.some(({ status }) => status === 'done')) all += 1
+      if (!toDo && tasks.some(({ status }) => status === 'done')) done += 1
+    }
+    return { done, all }
+  }
+
+  function prep(residentIds: readonly string[]) {
+    return prepFor(today.day, residentIds.map(dayOf))
+  }
+
+  function nameOf(residentId: string): string {
+    return site.residents.get(residentId)?.name ?? ''
+  }
+
+  const mayWrite = computed(() => may(people.role, 'writeEntries'))
+
+  function allowed(draft: Draft): boolean {
+    return mayRecord(people.role, draft.kind)
+  }
+
+  /** The entries one touch makes: everything due that needs no number. */
+  function plannedDrafts(residentId: string, only?: (task: Task) => boolean): { drafts: Draft[]; says: string[] } {
+    const drafts: Draft[] = []
+    const says: string[] = []
+    for (const task of dayOf(residentId).tasks) {
+      if (!isToDo(task) || !canBeAsPlanned(task) || (only && !only(task))) continue
+      const draft = asPlanned(residentId, task)
+      if (!draft || !allowed(draft)) continue
+      drafts.push(draft)
+      says.push(task.duty.label ? dutyName(task).toLowerCase() : words.done[task.duty.does])
+    }
+    return { drafts, says }
+  }
+
+  /** Logs one resident as planned. False when nothing could be logged that way. */
+  function touch(residentId: string): boolean {
+    const { drafts, says } = plannedDrafts(residentId)
+    if (drafts.length === 0) return false
+    record.keep(drafts, `${nameOf(residentId)}: ${says.join(', ')}`)
+    return true
+  }
+
+  /** Logs many at once, every duty or one kind. Returns how many residents. */
+  function touchAll(residentIds: readonly string[], title: string, does?: Task['duty']['does']): number {
+    const each = residentIds.map((id) => plannedDrafts(id, does && ((task) => task.duty.does === does)).drafts)
+    const some = each.filter((drafts) => drafts.length > 0)
+    if (some.length > 0) record.keep(some.flat(), `${title}: ${some.length} as planned`)
+    return some.length
+  }
+
+  function toDoAfter(residentId: string | null): string | null {
+    const here = stop.value?.residents ?? []
+    const from = residentId === null ? 0 : here.indexOf(residentId) + 1
+    const inOrder = [...here.slice(from), ...here.slice(0, from)]
+    return inOrder.find((id) => dayOf(id).tasks.some(isToDo)) ?? null
+  }
+
+  return {
+    stops, stop, stopKey, focused, crossedTo, mayWrite,
+    dayOf, progress, prep, nameOf, touch, touchAll, toDoAfter, allowed, homeOf,
+  }
+})

@@ -1,0 +1,91 @@
+import type { Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
+import { words } from './en.ts'
+import { sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
+import type { Teller } from './reasons.ts'
+
+/** "6 crickets M, calcium" */
+export function sayOffering({ item, size, count, grams, supplements }: Offering): string {
+  const pieces = count ? `${sayRange(count)} ` : ''
+  const sized = size === undefined ? item : count && count[1] === 1 ? `${size} ${item}` : `${item} ${size}`
+  const about = grams ? (count ? `, about ${sayRange(grams, (value) => spaced(Math.round(value)))} g` : `, ${sayGrams(grams[1])}`) : ''
+  const with_ = supplements.length > 0 ? `, ${supplements.join(' and ')}` : ''
+  return `${pieces}${sized}${about}${with_}`
+}
+
+export function dutyName({ duty }: Task): string {
+  return duty.label ?? words.duty[duty.does]
+}
+
+/** "In blue, day 4. Clears about Thursday." */
+export function sayHold({ hold, since, expectedEnd, overdue, endsBy }: Hold, today: number): string {
+  const name = words.hold[hold]
+  const days = today - since + 1
+  if (overdue) return `${name} for ${days} days: should be over. Look.`
+  if (expectedEnd === null) return `${name} since ${sayDay(since, today)}`
+  if (expectedEnd <= today) return `${name}, day ${days}. Over about now; look.`
+  const end = sayDay(expectedEnd, today)
+  return endsBy === 'time' ? `${name} until ${end}` : `${name}, day ${days}. Over about ${end}.`
+}
+
+/** The headline of a verdict. */
+export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
+  switch (what.code) {
+    case 'holdOverdue':
+      return `${words.hold[what.hold]} should be over. Look, then say what you found.`
+    case 'refusing':
+      return what.explainedBy
+        ? `Refused ${what.inRow} times; explained: ${words.hold[what.explainedBy].toLowerCase()}`
+        : `Refused ${what.inRow} times, not explained`
+    case 'fedTwice':
+      return `Fed twice today: ${what.by.map(who).join(' and ')}`
+    case 'unseen':
+      return what.days === null ? 'Never seen' : `Not seen for ${what.days} days`
+    case 'suspectWeight':
+      return `${sayGrams(what.grams)} does not fit ${sayGrams(what.level)}: weigh again`
+    case 'observed':
+      return what.text
+    case 'retainedSkin': {
+      const since = what.day === null ? '' : ` since ${sayDay(what.day, today)}`
+      return `Old skin on ${what.parts.map((part) => words.retained[part] ?? part).join(', ')}${since}, look again`
+    }
+  }
+}
+
+function sayDone(tasks: readonly Task[]): string | null {
+  const fed = tasks.find(({ duty, status }) => duty.does === 'feed' && status === 'done')
+  if (!fed) return null
+  return `Fed, ${fed.done?.outcome ? words.outcome[fed.done.outcome] : 'bowl looked at'}`
+}
+
+function sayTask(task: Task): string {
+  if (task.duty.does === 'feed') {
+    if (task.nothingToOffer) return 'Due to eat, but every food is at its cap'
+    return task.offering ? `Eats today: ${sayOffering(task.offering)}` : dutyName(task)
+  }
+  return dutyName(task)
+}
+
+export type Tone = 'plain' | 'held' | 'late' | 'done' | 'watch'
+
+/** The one sentence a colleague would say at this enclosure. */
+export function sayCell(resident: ResidentDay, teller: Teller): { text: string; tone: Tone } {
+  const { tasks, holds, verdicts } = resident
+  const grave = verdicts.find(({ severity }) => severity === 'urgent' || severity === 'act')
+  if (grave) return { text: sayVerdict(grave, teller), tone: 'late' }
+  const hold = holds.find(({ overdue }) => overdue) ?? holds.find(({ suppresses }) => suppresses.length > 0)
+  if (hold) return { text: sayHold(hold, teller.today), tone: 'held' }
+  const watch = verdicts.find(({ severity }) => severity === 'watch')
+  if (watch) return { text: sayVerdict(watch, teller), tone: 'watch' }
+  const toDo = tasks.filter(({ status }) => status === 'due' || status === 'late')
+  const first = toDo.find(({ duty }) => duty.does === 'feed') ?? toDo.find(({ duty }) => duty.does === 'weigh') ?? toDo[0]
+  if (first) return { text: sayTask(first), tone: 'plain' }
+  const later = tasks.find(({ opensAtMinute }) => opensAtMinute !== undefined)
+  if (later) return { text: `${dutyName(later)} after ${sayMinuteOfDay(later.opensAtMinute ?? 0)}`, tone: 'done' }
+  const done = sayDone(tasks)
+  if (done) return { text: done, tone: 'done' }
+  const next = tasks
+    .filter(({ duty, dueOn }) => duty.does === 'feed' && dueOn !== null)
+    .sort((a, b) => (a.dueOn ?? 0) - (b.dueOn ?? 0))[0]
+  if (next?.dueOn != null) return { text: `Eats ${sayDay(next.dueOn, teller.today)}`, tone: 'done' }
+  return { text: tasks.some(({ status }) => status === 'done') ? 'All done' : 'Nothing due', tone: 'done' }
+}

@@ -1,0 +1,162 @@
+import type { Barrier, Cadence, DutyKind, EcdysisStage, FeedOutcome, HoldKind, Severity } from '@kobrin/core'
+import type { Role } from '@kobrin/contract'
+
+/** Every word the interface says, in plain international English. Another language is another file
+ * of this shape. */
+export const words = {
+  walk: 'Walk',
+  residents: 'Residents',
+  findPlaceholder: 'Name, number, species or place',
+  asPlanned: 'As planned',
+  takeBack: 'Take back',
+  because: 'Because',
+  allSent: 'All sent',
+  waiting: (count: number) => `${count} waiting to send`,
+  cutOff: 'No link',
+
+  duty: {
+    feed: 'Feed',
+    water: 'Fresh water',
+    clean: 'Spot-clean',
+    weigh: 'Weigh',
+    measure: 'Measure',
+    look: 'Look',
+    dampen: 'Dampen',
+  } satisfies Record<DutyKind, string>,
+
+  dutyLetter: {
+    feed: 'F',
+    water: 'W',
+    clean: 'C',
+    weigh: 'G',
+    measure: 'M',
+    look: 'L',
+    dampen: 'D',
+  } satisfies Record<DutyKind, string>,
+
+  done: {
+    feed: 'fed',
+    water: 'water',
+    clean: 'clean',
+    weigh: 'weighed',
+    measure: 'measured',
+    look: 'seen',
+    dampen: 'dampened',
+  } satisfies Record<DutyKind, string>,
+
+  status: {
+    notYet: 'not yet',
+    open: 'may be done',
+    due: 'due today',
+    late: 'late',
+    held: 'held',
+    done: 'done',
+  },
+
+  outcome: {
+    taken: 'taken',
+    part: 'part taken',
+    refused: 'refused',
+    left: 'left to find',
+    notOffered: 'not offered',
+  } satisfies Record<FeedOutcome, string>,
+
+  hold: {
+    inBlue: 'In blue',
+    premolt: 'Premolt',
+    sealedIn: 'Sealed in',
+    soft: 'Soft after the molt',
+    digesting: 'Digesting',
+    settling: 'Settling in',
+    winterRest: 'Winter rest',
+    founding: 'Founding',
+    gravid: 'Gravid',
+    incubating: 'Eggs incubating',
+    vetOrder: "Vet's order",
+    leaveBe: 'Leave be',
+  } satisfies Record<HoldKind, string>,
+
+  stage: {
+    dull: 'Dull',
+    inBlue: 'In blue',
+    clear: 'Cleared',
+    premolt: 'Premolt: fat, dull, slow',
+    sealedIn: 'Sealed in',
+    shed: 'Shed',
+    molted: 'Molted',
+    soft: 'Soft',
+    hardened: 'Hardened',
+  } satisfies Record<EcdysisStage, string>,
+
+  severity: {
+    info: 'worth knowing',
+    watch: 'to watch',
+    act: 'do something today',
+    urgent: 'call the vet now',
+  } satisfies Record<Severity, string>,
+
+  barrier: {
+    0: 'Founding and newborn',
+    1: 'General',
+    2: 'Quarantine and sick',
+    3: 'Outbreak',
+  } satisfies Record<Barrier, string>,
+
+  crossing: {
+    0: '',
+    1: 'Wash hands, fresh gloves',
+    2: 'Wash, gloves, other tongs',
+    3: 'Gown, foot bath, nothing back',
+  } satisfies Record<Barrier, string>,
+
+  role: {
+    curator: 'curator',
+    seniorKeeper: 'senior keeper',
+    keeper: 'keeper',
+    volunteer: 'volunteer',
+    vet: 'vet',
+    reader: 'reader',
+  } satisfies Record<Role, string>,
+
+  part: {
+    length: 'length',
+    girth: 'girth',
+    headWidth: 'head width',
+    eyeGap: 'gap between the eyes',
+    legSpan: 'leg span',
+    carapaceLength: 'carapace',
+    abdomenLength: 'abdomen length',
+    abdomenWidth: 'abdomen width',
+    shellDiameter: 'shell',
+  } as Record<string, string>,
+
+  retained: {
+    eyeCaps: 'eye caps',
+    tailTip: 'tail tip',
+    toes: 'toes',
+    body: 'body',
+    limbs: 'limbs',
+  } as Record<string, string>,
+
+  weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
+  months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],
+
+  cadence(cadence: Cadence): string {
+    switch (cadence.type) {
+      case 'every': {
+        const give = cadence.tolerance > 0 ? `, give or take ${cadence.tolerance}` : ''
+        return cadence.days === 1 ? 'every day' : `every ${cadence.days} days${give}`
+      }
+      case 'weekdays':
+        return `every ${cadence.on.map((on) => words.weekdays[on - 1]).join(' and ')}`
+      case 'perWeek':
+        return cadence.times === 1 ? 'once a week' : `${cadence.times} times a week, spread evenly`
+      case 'whenEmpty':
+        return `look every ${cadence.lookEvery} days, refill when empty`
+      case 'once':
+        return 'once'
+      case 'after':
+        return `${cadence.days} days after: ${cadence.event}`
+    }
+  },
+} as const

@@ -1,0 +1,59 @@
+import type { Entry, Fact } from '@kobrin/core'
+import { words } from './en.ts'
+import { sayDate, sayGrams } from './numbers.ts'
+
+function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
+  const { kind, payload } = fact as Fact
+  switch (kind) {
+    case 'arrived':
+      return 'Arrived'
+    case 'moved':
+      return `Moved${payload.why ? `: ${payload.why}` : ''}`
+    case 'fed': {
+      const { item, size, count, grams, supplements, outcome, why } = payload
+      const amount = count !== undefined ? `${count} ` : grams !== undefined ? `${sayGrams(grams)} ` : ''
+      const dust = supplements?.length ? ` with ${supplements.join(', ')}` : ''
+      return `${amount}${item}${size ? ` ${size}` : ''}${dust}: ${words.outcome[outcome]}${why ? ` (${why})` : ''}`
+    }
+    case 'bowl': {
+      const left = payload.leftFraction === undefined ? '' : `, ${Math.round(payload.leftFraction * 100)} % left`
+      return `Bowl found ${payload.found}${left}${payload.refilled ? ', refilled' : ''}`
+    }
+    case 'watered':
+      return `Fresh water${payload.litres ? ` ${payload.litres} l` : ''}`
+    case 'cleaned':
+      return payload.scope === 'full' ? 'Full clean' : 'Spot-cleaned'
+    case 'moistened':
+      return `Dampened${payload.litres ? ` ${payload.litres} l` : ''}`
+    case 'weighed':
+      return `Weighed ${sayGrams(payload.grams)}${payload.confirmed ? ', looked at twice' : ''}`
+    case 'measured':
+      return `${words.part[payload.part] ?? payload.part} ${payload.mm} mm`
+    case 'ecdysis': {
+      const how = payload.how === 'inPieces' ? ' in pieces' : payload.how === 'whole' ? ' whole' : ''
+      const kept = payload.retained?.length
+        ? `, old skin on ${payload.retained.map((part) => words.retained[part] ?? part).join(', ')}`
+        : ''
+      return `${words.stage[payload.stage]}${how}${kept}`
+    }
+    case 'sighted':
+      return payload.seen ? 'Seen' : 'Looked, not seen'
+    case 'droppings':
+      return `Droppings: ${payload.look}`
+    case 'observed':
+      return `${payload.text} (${words.severity[payload.severity]})`
+    case 'noted':
+      return payload.text
+    case 'held':
+      return `Hold: ${words.hold[payload.hold]}${payload.until === undefined ? '' : ` until ${sayDate(payload.until, today)}`}. ${payload.reason}`
+    case 'released':
+      return `Hold lifted: ${words.hold[payload.hold]}${payload.reason ? `. ${payload.reason}` : ''}`
+  }
+}
+
+/** What an entry says, in one line. */
+export function sayEntry(entry: Entry, today: number): string {
+  if (entry.kind === 'retracted') return `Took back an entry: ${entry.payload.why}`
+  if (entry.kind === 'corrected') return `Corrected to: ${sayFact(entry.payload.to as Fact, today)}. ${entry.payload.why}`
+  return sayFact(entry, today)
+}

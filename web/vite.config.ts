@@ -1,0 +1,36 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { brotliCompressSync, constants } from 'node:zlib'
+import vue from '@vitejs/plugin-vue'
+import type { Plugin } from 'vite'
+import { defineConfig } from 'vite'
+
+/** Writes a brotli copy beside every text asset, so that the server never compresses twice.
+ * After everything is written: Vite still changes chunks while the bundle is generated. */
+function precompressed(): Plugin {
+  return {
+    name: 'precompressed',
+    apply: 'build',
+    writeBundle({ dir = 'dist' }, bundle) {
+      const params = { [constants.BROTLI_PARAM_QUALITY]: 11 }
+      for (const fileName of Object.keys(bundle)) {
+        if (!/\.(js|css|svg)$/.test(fileName)) continue
+        const file = join(dir, fileName)
+        writeFileSync(`${file}.br`, brotliCompressSync(readFileSync(file), { params }))
+      }
+    },
+  }
+}
+
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [vue(), precompressed()],
+  build: { target: 'es2023', manifest: true, modulePreload: { polyfill: false }, chunkSizeWarningLimit: 700 },
+  define: {
+    // PrimeVue's components are written with it.
+    __VUE_OPTIONS_API__: 'true',
+    __VUE_PROD_DEVTOOLS__: 'false',
+    __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
+  },
+  server: { proxy: { '/api': 'http://127.0.0.1:4620' } },
+})
