@@ -9,7 +9,9 @@ export class BadInput extends Error {}
 function named(name: string): Computation {
   const found = computations.find((computation) => computation.name === name)
   if (found) return found
-  throw new BadInput(`There is no computation "${name}". Known: ${computations.map((known) => known.name).join(', ')}.`)
+  throw new BadInput(
+    `There is no computation "${name}". Known: ${computations.map((known) => known.name).join(', ')}.`,
+  )
 }
 
 function messageOf(error: z.ZodError): string {
@@ -43,7 +45,11 @@ export function answerLine(computation: Computation, text: string): string {
 
 function schemaOf({ name, about, input, output }: Computation): string {
   const options = { unrepresentable: 'any', io: 'input' } as const
-  return JSON.stringify({ name, about, input: z.toJSONSchema(input, options), output: z.toJSONSchema(output, options) }, null, 2)
+  return JSON.stringify(
+    { name, about, input: z.toJSONSchema(input, options), output: z.toJSONSchema(output, options) },
+    null,
+    2,
+  )
 }
 
 async function everything(stream: NodeJS.ReadableStream): Promise<string> {
@@ -62,7 +68,10 @@ function print(text: string): Promise<void> {
   return new Promise((resolve) => process.stdout.write(`${text}\n`, () => resolve()))
 }
 
-export async function compute(name: string | undefined, { list, schema, lines }: ComputeOptions): Promise<void> {
+export async function compute(
+  name: string | undefined,
+  { list, schema, lines }: ComputeOptions,
+): Promise<void> {
   if (list) return print(computations.map((known) => known.name).join('\n'))
   if (!name) throw new BadInput('Name a computation, or ask for --list.')
   const computation = named(name)

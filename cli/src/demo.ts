@@ -23,7 +23,15 @@ function greeting(url: string): string {
     const words = `${login.padEnd(9)} ${demoPassphrase(login).padEnd(18)}`
     return `  ${words} ${(pin ?? '–').padEnd(6)} ${role}`
   })
-  return ['', `Kobrin is at ${url}`, '', '  name      passphrase         PIN    role', ...people, '', 'Ctrl-C stops it; what was entered is kept.'].join('\n')
+  return [
+    '',
+    `Kobrin is at ${url}`,
+    '',
+    '  name      passphrase         PIN    role',
+    ...people,
+    '',
+    'Ctrl-C stops it; what was entered is kept.',
+  ].join('\n')
 }
 
 /** The Ropewalk: an invented house with eighteen months of history, for trying things out. */

@@ -18,7 +18,10 @@ export function lockData(dataDir: string): () => void {
   if (existsSync(file)) {
     const pid = Number(readFileSync(file, 'utf8'))
     if (pid !== process.pid && Number.isInteger(pid) && pid > 1 && isAlive(pid)) {
-      throw new KobrinFault('already_running', `Kobrin is already running on ${dataDir} (process ${pid}). Stop it first, or set KOBRIN_DATA_DIR to another folder.`)
+      throw new KobrinFault(
+        'already_running',
+        `Kobrin is already running on ${dataDir} (process ${pid}). Stop it first, or set KOBRIN_DATA_DIR to another folder.`,
+      )
     }
   }
   writeFileSync(file, String(process.pid))

@@ -4,7 +4,8 @@ const BAD_INPUT = 2
 
 function wholeNumber(text: string): number {
   const value = Number(text)
-  if (!Number.isInteger(value) || value < 1) throw new InvalidArgumentError('It must be a whole number of at least 1.')
+  if (!Number.isInteger(value) || value < 1)
+    throw new InvalidArgumentError('It must be a whole number of at least 1.')
   return value
 }
 
@@ -17,7 +18,9 @@ function fail(error: unknown): void {
 
 // Each command loads only what it needs: a computation answers without waking the server's parts.
 function program(): Command {
-  const kobrin = new Command('kobrin').description('The shared daily record for people who keep many small animals.')
+  const kobrin = new Command('kobrin').description(
+    'The shared daily record for people who keep many small animals.',
+  )
 
   kobrin
     .command('demo')
@@ -41,7 +44,10 @@ function program(): Command {
     .command('migrate')
     .description('bring the tables of the database up to date')
     .action(async () => {
-      const [{ openDatabase }, { settingsFrom }] = await Promise.all([import('./open.ts'), import('./settings.ts')])
+      const [{ openDatabase }, { settingsFrom }] = await Promise.all([
+        import('./open.ts'),
+        import('./settings.ts'),
+      ])
       const opened = await openDatabase(settingsFrom(process.env))
       await opened.close()
       console.log('The tables are up to date.')
@@ -52,7 +58,10 @@ function program(): Command {
     .description('replay every entry and report where the stored folds differ')
     .option('--write', 'put the replayed folds in their place', false)
     .action(async ({ write }: { write: boolean }) => {
-      const [{ reportRebuild }, { settingsFrom }] = await Promise.all([import('./rebuild.ts'), import('./settings.ts')])
+      const [{ reportRebuild }, { settingsFrom }] = await Promise.all([
+        import('./rebuild.ts'),
+        import('./settings.ts'),
+      ])
       process.exitCode = await reportRebuild(settingsFrom(process.env), write)
     })
 
@@ -63,10 +72,12 @@ function program(): Command {
     .option('--list', 'list the names')
     .option('--schema', 'print JSON Schema of input and output')
     .option('--lines', 'answer one JSON line for each input line')
-    .action(async (name: string | undefined, options: { list?: boolean; schema?: boolean; lines?: boolean }) => {
-      const { compute } = await import('./compute.ts')
-      await compute(name, options)
-    })
+    .action(
+      async (name: string | undefined, options: { list?: boolean; schema?: boolean; lines?: boolean }) => {
+        const { compute } = await import('./compute.ts')
+        await compute(name, options)
+      },
+    )
 
   return kobrin
 }

@@ -9,7 +9,8 @@ export async function reportRebuild(settings: Settings, write: boolean): Promise
     const { residents, entries, differing } = await rebuild(opened.connection.db, { write })
     console.log(`Replayed ${entries} entries of ${residents} residents: ${differing.length} differ.`)
     for (const { residentId, fields } of differing) console.log(`  ${residentId}: ${fields.join(', ')}`)
-    if (differing.length > 0) console.log(write ? 'They were put right.' : 'Run with --write to put them right.')
+    if (differing.length > 0)
+      console.log(write ? 'They were put right.' : 'Run with --write to put them right.')
     return differing.length > 0 && !write ? 1 : 0
   } finally {
     await opened.close()

@@ -29,7 +29,13 @@ const after = z.strictObject({ after: z.coerce.number().int().min(0).default(0) 
 
 /** Every route, who may use it, and what goes in and out. */
 export const ROUTES = {
-  health: { method: 'GET', url: PATHS.health, summary: 'State of app and database', access: 'anyone', answer: Health },
+  health: {
+    method: 'GET',
+    url: PATHS.health,
+    summary: 'State of app and database',
+    access: 'anyone',
+    answer: Health,
+  },
   signIn: {
     method: 'POST',
     url: PATHS.session,

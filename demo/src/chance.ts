@@ -32,6 +32,11 @@ export function createChance(seed: number): Chance {
       return mean + sd * sum
     },
     pick: (list) => list[whole(0, list.length - 1)] as (typeof list)[number],
-    uid: (ms) => v7({ msecs: ms, random: Uint8Array.from({ length: 16 }, () => whole(0, 255)), seq: whole(0, 0xffffff) }),
+    uid: (ms) =>
+      v7({
+        msecs: ms,
+        random: Uint8Array.from({ length: 16 }, () => whole(0, 255)),
+        seq: whole(0, 0xffffff),
+      }),
   }
 }

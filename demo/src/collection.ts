@@ -28,13 +28,16 @@ function racks(residents: number, sheets: readonly Sheet[]): RoomPlan[] {
     name: `Rack ${bay + 1}`,
     heightMm: 250,
     depthMm: 300,
-    shelves: Array.from({ length: Math.ceil(Math.min(perBay, residents - bay * perBay) / BOXES_PER_SHELF) }, (__, row) => {
-      const first = bay * perBay + row * BOXES_PER_SHELF
-      return Array.from({ length: Math.min(BOXES_PER_SHELF, residents - first) }, (___, box) => {
-        const sheet = sheets[(first + box) % sheets.length] as Sheet
-        return { sheet: sheet.id, stage: sheet.stages.at(-1)?.id ?? '', boxes: 1, widthMm: 150 }
-      })
-    }),
+    shelves: Array.from(
+      { length: Math.ceil(Math.min(perBay, residents - bay * perBay) / BOXES_PER_SHELF) },
+      (__, row) => {
+        const first = bay * perBay + row * BOXES_PER_SHELF
+        return Array.from({ length: Math.min(BOXES_PER_SHELF, residents - first) }, (___, box) => {
+          const sheet = sheets[(first + box) % sheets.length] as Sheet
+          return { sheet: sheet.id, stage: sheet.stages.at(-1)?.id ?? '', boxes: 1, widthMm: 150 }
+        })
+      },
+    ),
   }))
   return Array.from({ length: Math.ceil(bays.length / BAYS_PER_ROOM) }, (_, room) => ({
     name: `Hall ${room + 1}`,

@@ -49,7 +49,13 @@ function planOf(resident: SeedResident, { sheets, overrides, schools }: LifeOpti
 }
 
 function arrive(kept: Kept, home: string, today: KeeperDay): void {
-  record(kept, { residentId: kept.residentId, kind: 'arrived', payload: { enclosure: home } }, today.author, today.at(today.minute), today)
+  record(
+    kept,
+    { residentId: kept.residentId, kind: 'arrived', payload: { enclosure: home } },
+    today.author,
+    today.at(today.minute),
+    today,
+  )
 }
 
 /** Lives through the days up to now and returns what was recorded, in the order it was recorded. */
@@ -89,5 +95,7 @@ export function live(options: LifeOptions): Entry[] {
   }
   return kept
     .flatMap(({ history }) => history)
-    .sort((a, b) => (a.occurredAt < b.occurredAt ? -1 : a.occurredAt > b.occurredAt ? 1 : a.uid < b.uid ? -1 : 1))
+    .sort((a, b) =>
+      a.occurredAt < b.occurredAt ? -1 : a.occurredAt > b.occurredAt ? 1 : a.uid < b.uid ? -1 : 1,
+    )
 }

@@ -76,7 +76,12 @@ export function settle(
   }
 
   for (const [roomOrder, plan] of building.entries()) {
-    const room: Room = { id: chance.uid(start.ms), name: plan.name, order: roomOrder + 1, barrier: plan.barrier }
+    const room: Room = {
+      id: chance.uid(start.ms),
+      name: plan.name,
+      order: roomOrder + 1,
+      barrier: plan.barrier,
+    }
     settled.rooms.push(room)
     for (const [bayOrder, bayPlan] of plan.bays.entries()) {
       const { name, barrier = null, heightMm, depthMm } = bayPlan
@@ -89,7 +94,15 @@ export function settle(
           if (!sheet) throw new Error(`No sheet ${stand.sheet} in the library.`)
           for (let box = 0; box < stand.boxes; box += 1) {
             const { widthMm } = stand
-            const enclosure = { id: chance.uid(start.ms), bayId: bay.id, row, column, widthMm, heightMm, depthMm }
+            const enclosure = {
+              id: chance.uid(start.ms),
+              bayId: bay.id,
+              row,
+              column,
+              widthMm,
+              heightMm,
+              depthMm,
+            }
             const resident = newResident(stand, sheet)
             settled.enclosures.push(enclosure)
             settled.residents.push(resident)

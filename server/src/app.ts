@@ -59,14 +59,21 @@ async function protect(app: FastifyInstance): Promise<void> {
 
 async function documented(app: FastifyInstance): Promise<void> {
   await app.register(swagger, {
-    openapi: { info: { title: 'Kobrin', version: VERSION, description: 'The shared record of a collection.' } },
+    openapi: {
+      info: { title: 'Kobrin', version: VERSION, description: 'The shared record of a collection.' },
+    },
     transform: jsonSchemaTransform,
   })
   app.get(PATHS.openapi, { schema: { hide: true } }, () => app.swagger())
 }
 
 /** The whole server over an open database connection; closing it closes what it opened, not the connection. */
-export async function buildApp({ connection, pages, logger = false, now = () => new Date() }: AppOptions): Promise<FastifyInstance> {
+export async function buildApp({
+  connection,
+  pages,
+  logger = false,
+  now = () => new Date(),
+}: AppOptions): Promise<FastifyInstance> {
   const app = fastify({ logger, bodyLimit: BODY_LIMIT, forceCloseConnections: true })
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
@@ -75,11 +82,22 @@ export async function buildApp({ connection, pages, logger = false, now = () => 
   await protect(app)
   await documented(app)
   const { db } = connection
-  const hub = createHub(db, await headOf(db), (error) => app.log.warn({ err: error }, 'the feed could not be read'))
+  const hub = createHub(db, await headOf(db), (error) =>
+    app.log.warn({ err: error }, 'the feed could not be read'),
+  )
   const appender = createAppender(db, { onAppended: hub.wake, now: () => now().toISOString() })
   const sessions = createSessions(db, now)
-  const floor: Floor = { connection, appender, hub, sessions, guard: createGuard(sessions), log: app.log, now }
-  for (const routes of [healthRoutes, peopleRoutes, siteRoutes, entryRoutes, feedRoutes]) await app.register(routes(floor))
+  const floor: Floor = {
+    connection,
+    appender,
+    hub,
+    sessions,
+    guard: createGuard(sessions),
+    log: app.log,
+    now,
+  }
+  for (const routes of [healthRoutes, peopleRoutes, siteRoutes, entryRoutes, feedRoutes])
+    await app.register(routes(floor))
   if (pages) await servePages(app, pages)
   app.addHook('onClose', async () => {
     await appender.drained()

@@ -1,4 +1,5 @@
-import { Amendment, Entry, Fact } from '@kobrin/core'
+import type { Entry} from '@kobrin/core';
+import { Amendment, Fact } from '@kobrin/core'
 import { z } from 'zod'
 
 /** The server derives the civil day from the moment and the site's zone. */
@@ -18,7 +19,10 @@ const Unreadable = z.looseObject({ uid: z.string() }).describe('Answered with a 
 export const BATCH_LIMIT = 200
 
 export const EntryBatch = z.strictObject({
-  entries: z.array(z.union([PostedEntry, Unreadable])).min(1).max(BATCH_LIMIT),
+  entries: z
+    .array(z.union([PostedEntry, Unreadable]))
+    .min(1)
+    .max(BATCH_LIMIT),
 })
 
 export const Receipt = z.discriminatedUnion('status', [

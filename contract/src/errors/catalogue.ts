@@ -13,15 +13,27 @@ export const ERRORS = {
   not_found: { status: 404, message: 'There is nothing here.' },
   unknown_resident: { status: 404, message: 'No such resident is on record.' },
   unknown_target: { status: 409, message: 'The entry this refers to is not on record for this resident.' },
-  not_correctable: { status: 409, message: 'A correction cannot be corrected; take it back or correct the original.' },
+  not_correctable: {
+    status: 409,
+    message: 'A correction cannot be corrected; take it back or correct the original.',
+  },
   wrong_kind: { status: 409, message: 'A correction must say the same kind of thing as the original.' },
   unknown_place: { status: 409, message: 'No such enclosure is on record.' },
   in_future: { status: 409, message: 'This is dated in the future. Is the clock of this tablet right?' },
-  not_yours: { status: 403, message: 'This was entered under the name of somebody who was not signed in here.' },
+  not_yours: {
+    status: 403,
+    message: 'This was entered under the name of somebody who was not signed in here.',
+  },
   too_many: { status: 429, message: 'Too many tries. Wait a minute and try again.' },
   too_large: { status: 413, message: 'That is too much to send at once.' },
-  database_away: { status: 503, message: 'The record cannot be reached just now. What you entered is kept here and will be sent.' },
-  internal: { status: 500, message: 'Something went wrong on the server. What you entered is kept here and will be sent again.' },
+  database_away: {
+    status: 503,
+    message: 'The record cannot be reached just now. What you entered is kept here and will be sent.',
+  },
+  internal: {
+    status: 500,
+    message: 'Something went wrong on the server. What you entered is kept here and will be sent again.',
+  },
 } as const
 
 export type ErrorCode = keyof typeof ERRORS

@@ -61,7 +61,9 @@ export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doub
     case 'watered':
     case 'moistened': {
       const { litres, duty } = draft.payload
-      const usual = plan.duties.find(({ id }) => id === (duty ?? (draft.kind === 'watered' ? 'water' : 'dampen')))?.litres
+      const usual = plan.duties.find(
+        ({ id }) => id === (duty ?? (draft.kind === 'watered' ? 'water' : 'dampen')),
+      )?.litres
       if (litres === undefined || usual === undefined || litres <= usual * HUGE) return null
       return { code: 'hugeAmount', value: litres, usual, unit: 'l' }
     }

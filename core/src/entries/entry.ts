@@ -73,7 +73,10 @@ export const payloads = {
   ecdysis: z.strictObject({
     stage: EcdysisStage,
     how: z.enum(['whole', 'inPieces']).optional(),
-    retained: z.array(z.enum(['eyeCaps', 'tailTip', 'toes', 'body', 'limbs'])).max(5).optional(),
+    retained: z
+      .array(z.enum(['eyeCaps', 'tailTip', 'toes', 'body', 'limbs']))
+      .max(5)
+      .optional(),
   }),
   sighted: z.strictObject({ duty, seen: z.boolean() }),
   droppings: z.strictObject({ look: z.enum(['normal', 'loose', 'hard', 'bloody', 'urates', 'none']) }),
@@ -165,4 +168,8 @@ export type Entry = z.infer<typeof Entry>
 export type EntryKind = Entry['kind']
 
 /** What a keeper says before it is stamped with who, when and an identity of its own. */
-export type Draft = Entry extends infer E ? (E extends Entry ? Pick<E, 'residentId' | 'kind' | 'payload'> : never) : never
+export type Draft = Entry extends infer E
+  ? E extends Entry
+    ? Pick<E, 'residentId' | 'kind' | 'payload'>
+    : never
+  : never

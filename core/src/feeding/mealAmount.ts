@@ -28,7 +28,12 @@ function heaviestWithin(sizes: readonly FoodSize[], target: number): FoodSize | 
 function widestWithin(sizes: readonly FoodSize[], target: number): FoodSize | undefined {
   const measured = sizes.filter((size) => size.widthMm !== undefined)
   const byWidth = (a: FoodSize, b: FoodSize) => (a.widthMm ?? 0) - (b.widthMm ?? 0)
-  return measured.filter((size) => (size.widthMm ?? 0) <= target).sort(byWidth).at(-1) ?? measured.sort(byWidth)[0]
+  return (
+    measured
+      .filter((size) => (size.widthMm ?? 0) <= target)
+      .sort(byWidth)
+      .at(-1) ?? measured.sort(byWidth)[0]
+  )
 }
 
 /** Grams of the next portion: less when more than a tenth was left after a day, more when two in a

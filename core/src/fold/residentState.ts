@@ -84,7 +84,9 @@ export const ResidentState = z.strictObject({
   supplements: z.record(z.string(), z.strictObject({ day, meals: z.number() })),
   /** Meals over all feeding duties. */
   meals: z.number(),
-  bowl: z.strictObject({ day, found: z.enum(['empty', 'leftovers', 'full']), refilled: z.boolean() }).nullable(),
+  bowl: z
+    .strictObject({ day, found: z.enum(['empty', 'leftovers', 'full']), refilled: z.boolean() })
+    .nullable(),
   weights: z.array(WeightReading),
   sizes: z.record(z.string(), z.strictObject({ day, mm: z.number() })),
   ecdysis: z.strictObject({ ...Mark.shape, stage: EcdysisStage, since: day }).nullable(),
@@ -94,9 +96,7 @@ export const ResidentState = z.strictObject({
   seenOn: day.nullable(),
   searches: z.number(),
   holds: z.partialRecord(HoldKind, PersonHold),
-  observations: z.array(
-    z.strictObject({ ...Mark.shape, text: z.string(), severity: Severity }),
-  ),
+  observations: z.array(z.strictObject({ ...Mark.shape, text: z.string(), severity: Severity })),
   note: z.strictObject({ ...Mark.shape, text: z.string() }).nullable(),
 })
 export type ResidentState = z.infer<typeof ResidentState>

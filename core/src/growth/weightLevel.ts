@@ -31,7 +31,12 @@ interface Kalman {
 }
 
 /** Level and slope after the first two distinct days: exactly what a flat start gives. */
-function resolved(first: { day: number; y: number; n: number }, day: number, y: number, { r, q }: Weighing): Kalman {
+function resolved(
+  first: { day: number; y: number; n: number },
+  day: number,
+  y: number,
+  { r, q }: Weighing,
+): Kalman {
   const dt = day - first.day
   const r2 = r * r
   const firstVar = r2 / first.n

@@ -88,7 +88,11 @@ function digestingSince(state: ResidentState, rule: HoldRule, grams: number | nu
 }
 
 /** What brought a rule's hold about, if anything did. */
-function cause(rule: HoldRule, state: ResidentState, grams: number | null): { since: Day; because: Reason[] } | null {
+function cause(
+  rule: HoldRule,
+  state: ResidentState,
+  grams: number | null,
+): { since: Day; because: Reason[] } | null {
   const { ecdysis, place, arrivedOn } = state
   if (ecdysis && signKind(ecdysis.stage) === rule.hold) {
     const { stage, day, by, since } = ecdysis

@@ -23,7 +23,9 @@ export const Cadence = z.discriminatedUnion('type', [
       phase: z.int().min(0).max(6).default(0),
       tolerance: z.number().nonnegative().default(0),
     })
-    .describe('n times in any 7 days, spread evenly; phase shifts the pattern so that not all falls on one day.'),
+    .describe(
+      'n times in any 7 days, spread evenly; phase shifts the pattern so that not all falls on one day.',
+    ),
   z
     .strictObject({
       type: z.literal('whenEmpty'),

@@ -31,7 +31,7 @@ function patched(duties: readonly Duty[], patch: DutyPatch, source: Source): Dut
   const { does, cadence, people = 1, minutes = 1 } = patch
   // A change to a duty this stage does not have changes nothing.
   if (!does || !cadence) return [...duties]
-  return [...duties, { ...patch, does, cadence, people, minutes, source } as Duty]
+  return [...duties, { ...patch, does, cadence, people, minutes, source }]
 }
 
 function inForce(override: Override, day: number): boolean {
@@ -76,12 +76,20 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     for (const patch of option.duties) duties = patched(duties, patch, source)
     targets = mergedTargets(targets, option.targets)
   }
-  for (const { patch, by, on, reason } of (choices.siteOverrides ?? []).filter((o) => inForce(o, choices.day))) {
+  for (const { patch, by, on, reason } of (choices.siteOverrides ?? []).filter((o) =>
+    inForce(o, choices.day),
+  )) {
     duties = patched(duties, patch, { from: 'site', by, on, reason })
   }
   for (const override of (choices.residentOverrides ?? []).filter((o) => inForce(o, choices.day))) {
     const { patch, by, on, until, reason } = override
-    duties = patched(duties, patch, { from: 'resident', by, on, reason, ...(until !== undefined && { until }) })
+    duties = patched(duties, patch, {
+      from: 'resident',
+      by,
+      on,
+      reason,
+      ...(until !== undefined && { until }),
+    })
   }
   return {
     sheet: sheet.id,

@@ -93,4 +93,3 @@ export const Override = z.strictObject({
   reason: z.string(),
 })
 export type Override = z.infer<typeof Override>
-

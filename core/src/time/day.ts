@@ -9,7 +9,7 @@ const MS_PER_DAY = 86_400_000
 
 export function weekdayOf(day: Day): Weekday {
   // 1970-01-01 was a Thursday.
-  return ((((Math.floor(day) + 3) % 7) + 7) % 7 + 1) as Weekday
+  return (((((Math.floor(day) + 3) % 7) + 7) % 7) + 1) as Weekday
 }
 
 /** `YYYY-MM-DD` of a whole day. */

@@ -21,7 +21,11 @@ const RETAINED_DAYS_TO_ACT = 5
 
 function overdueHold(hold: Hold, day: Day): Verdict {
   const daysOver = hold.expectedEnd === null ? null : day - hold.expectedEnd
-  return { severity: 'watch', what: { code: 'holdOverdue', hold: hold.hold, daysOver }, because: hold.because }
+  return {
+    severity: 'watch',
+    what: { code: 'holdOverdue', hold: hold.hold, daysOver },
+    because: hold.because,
+  }
 }
 
 function refusing({ plan, state, holds }: Facts): Verdict[] {

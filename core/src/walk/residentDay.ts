@@ -113,7 +113,9 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reaso
   }
   if (duty.cadence.type === 'after') {
     const { event } = duty.cadence
-    because.push(facts.eventDay == null ? { fact: 'noEvent', event } : { fact: 'event', event, day: facts.eventDay })
+    because.push(
+      facts.eventDay == null ? { fact: 'noEvent', event } : { fact: 'event', event, day: facts.eventDay },
+    )
   }
   because.push({ rule: 'cadence', cadence: duty.cadence })
   if (duty.window) because.push({ rule: 'window', ...duty.window })
@@ -182,7 +184,12 @@ function taskOf(duty: Duty, today: Today): Task {
     if (offering) task.offering = offering
     else task.nothingToOffer = true
   }
-  if (duty.window && minute !== null && minute < duty.window.from && (due.status === 'due' || due.status === 'late')) {
+  if (
+    duty.window &&
+    minute !== null &&
+    minute < duty.window.from &&
+    (due.status === 'due' || due.status === 'late')
+  ) {
     task.status = 'open'
     task.opensAtMinute = duty.window.from
   }

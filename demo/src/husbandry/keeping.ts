@@ -34,7 +34,13 @@ export function newKept(residentId: string, plan: Plan, animal: Animal, since: n
 }
 
 /** Appends what a keeper would have entered. Moments beyond `until` have not happened. */
-export function record(kept: Kept, draft: Draft, author: string, ms: number, today: KeeperDay): string | null {
+export function record(
+  kept: Kept,
+  draft: Draft,
+  author: string,
+  ms: number,
+  today: KeeperDay,
+): string | null {
   if (ms > today.until) return null
   const entry = {
     ...draft,
@@ -42,7 +48,7 @@ export function record(kept: Kept, draft: Draft, author: string, ms: number, tod
     occurredAt: new Date(ms).toISOString(),
     day: today.day,
     author,
-  } as Entry
+  }
   kept.history.push(entry)
   const next = advance(kept.state, entry)
   kept.state = next === 'replay' ? replay(kept.history) : next
@@ -86,7 +92,8 @@ function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: n
   }
   const outcome = chance.happens(0.06) ? 'part' : 'taken'
   record(kept, fedDraft(kept.residentId, task, offering, outcome), author, ms, today)
-  if (kept.animal.biology.adultGrams) kept.animal.gutGrams += offering.grams?.[1] ?? kept.animal.bodyGrams * 0.03
+  if (kept.animal.biology.adultGrams)
+    kept.animal.gutGrams += offering.grams?.[1] ?? kept.animal.bodyGrams * 0.03
 }
 
 function leftovers(kept: Kept, task: Task, today: KeeperDay, author: string, ms: number): void {
@@ -139,10 +146,17 @@ function noticeSkin(kept: Kept, today: KeeperDay): void {
   const { day, chance } = today
   if (!skin || animal.skinDay === null || animal.signsFrom === null) return
   const say = (payload: Extract<Draft, { kind: 'ecdysis' }>['payload']) =>
-    record(kept, { residentId, kind: 'ecdysis', payload }, today.author, today.at(today.minute) + 50_000, today)
+    record(
+      kept,
+      { residentId, kind: 'ecdysis', payload },
+      today.author,
+      today.at(today.minute) + 50_000,
+      today,
+    )
   if (day >= animal.skinDay) {
     const whole = chance.happens(0.9)
-    const retained = whole || skin.ends === 'molted' ? [] : [chance.pick(['toes', 'tailTip', 'eyeCaps'] as const)]
+    const retained =
+      whole || skin.ends === 'molted' ? [] : [chance.pick(['toes', 'tailTip', 'eyeCaps'] as const)]
     say({ stage: skin.ends, how: whole ? 'whole' : 'inPieces', ...(retained.length > 0 && { retained }) })
     losesSkin(animal, chance)
     return
@@ -182,7 +196,11 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
   // In the order of the clock: the round first, what waits for its hour after it.
   const todo = tasks
     .filter(({ status }) => status === 'due' || status === 'late')
-    .sort((a, b) => (isLater(a, today) ? (a.duty.window?.from ?? 0) : 0) - (isLater(b, today) ? (b.duty.window?.from ?? 0) : 0))
+    .sort(
+      (a, b) =>
+        (isLater(a, today) ? (a.duty.window?.from ?? 0) : 0) -
+        (isLater(b, today) ? (b.duty.window?.from ?? 0) : 0),
+    )
   noticeSkin(kept, today)
   measure(kept, today)
   let order = 0
@@ -193,6 +211,9 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
     perform(kept, task, today, order)
     order += 1
   }
-  const lastMeal = Math.max(kept.since, ...Object.values(kept.state.feeds).map(({ lastMeal: meal }) => meal?.day ?? 0))
+  const lastMeal = Math.max(
+    kept.since,
+    ...Object.values(kept.state.feeds).map(({ lastMeal: meal }) => meal?.day ?? 0),
+  )
   liveADay(kept.animal, today.day - lastMeal < 25, today.chance)
 }

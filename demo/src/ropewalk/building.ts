@@ -25,7 +25,13 @@ export interface RoomPlan {
   bays: readonly BayPlan[]
 }
 
-function stand(sheet: string, stage: string, boxes: number, widthMm: number, headcount?: readonly [number, number]): Stand {
+function stand(
+  sheet: string,
+  stage: string,
+  boxes: number,
+  widthMm: number,
+  headcount?: readonly [number, number],
+): Stand {
   return { sheet, stage, boxes, widthMm, ...(headcount && { headcount }) }
 }
 
@@ -49,8 +55,14 @@ export const BUILDING: readonly RoomPlan[] = [
         heightMm: 900,
         depthMm: 600,
         shelves: [
-          [stand('leafcutter-ant', 'colony', 1, 2400, [40_000, 60_000]), stand('jungle-nymph', 'group', 2, 900, [8, 20])],
-          [stand('whip-spider', 'group', 2, 900, [6, 12]), stand('asian-forest-scorpion', 'adult', 2, 1000, [4, 8])],
+          [
+            stand('leafcutter-ant', 'colony', 1, 2400, [40_000, 60_000]),
+            stand('jungle-nymph', 'group', 2, 900, [8, 20]),
+          ],
+          [
+            stand('whip-spider', 'group', 2, 900, [6, 12]),
+            stand('asian-forest-scorpion', 'adult', 2, 1000, [4, 8]),
+          ],
         ],
       },
     ],
@@ -70,7 +82,10 @@ export const BUILDING: readonly RoomPlan[] = [
         heightMm: 500,
         depthMm: 400,
         shelves: [
-          [stand('owl-butterfly', 'caterpillars', 4, 500, [15, 40]), stand('owl-butterfly', 'pupae', 2, 400, [10, 30])],
+          [
+            stand('owl-butterfly', 'caterpillars', 4, 500, [15, 40]),
+            stand('owl-butterfly', 'pupae', 2, 400, [10, 30]),
+          ],
           [stand('leaf-insect', 'group', 3, 600, [6, 18]), stand('sun-beetle', 'colony', 2, 600, [30, 80])],
         ],
       },
@@ -119,10 +134,7 @@ export const BUILDING: readonly RoomPlan[] = [
         name: 'Wet wall',
         heightMm: 600,
         depthMm: 450,
-        shelves: [
-          [stand('green-tree-frog', 'adult', 5, 600)],
-          [stand('green-tree-frog', 'adult', 5, 600)],
-        ],
+        shelves: [[stand('green-tree-frog', 'adult', 5, 600)], [stand('green-tree-frog', 'adult', 5, 600)]],
       },
       {
         name: 'Cold bench',
@@ -172,8 +184,14 @@ export const BUILDING: readonly RoomPlan[] = [
         heightMm: 450,
         depthMm: 600,
         shelves: [
-          [stand('giant-millipede', 'adult', 3, 900, [6, 16]), stand('hissing-cockroach', 'colony', 2, 700, [40, 120])],
-          [stand('land-snail', 'adult', 3, 700, [4, 12]), stand('harvester-ant', 'colony', 4, 500, [300, 4000])],
+          [
+            stand('giant-millipede', 'adult', 3, 900, [6, 16]),
+            stand('hissing-cockroach', 'colony', 2, 700, [40, 120]),
+          ],
+          [
+            stand('land-snail', 'adult', 3, 700, [4, 12]),
+            stand('harvester-ant', 'colony', 4, 500, [300, 4000]),
+          ],
         ],
       },
       {
@@ -199,7 +217,10 @@ export const BUILDING: readonly RoomPlan[] = [
         shelves: [
           [stand('feeder-crickets', 'tub', 4, 600, [800, 2500])],
           [stand('feeder-roaches', 'tub', 4, 600, [500, 2500])],
-          [stand('mealworms', 'tray', 4, 450, [2000, 6000]), stand('springtails', 'culture', 3, 180, [1000, 5000])],
+          [
+            stand('mealworms', 'tray', 4, 450, [2000, 6000]),
+            stand('springtails', 'culture', 3, 180, [1000, 5000]),
+          ],
         ],
       },
     ],
@@ -222,7 +243,12 @@ export const BUILDING: readonly RoomPlan[] = [
         barrier: 3,
         heightMm: 250,
         depthMm: 300,
-        shelves: [[stand('powder-isopod', 'culture', 2, 220, [100, 300]), stand('giant-millipede', 'adult', 1, 600, [3, 6])]],
+        shelves: [
+          [
+            stand('powder-isopod', 'culture', 2, 220, [100, 300]),
+            stand('giant-millipede', 'adult', 1, 600, [3, 6]),
+          ],
+        ],
       },
     ],
   },

@@ -35,7 +35,9 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
   const schools = { 'crested-gecko': { misting: 'mist' }, 'royal-python': { humidity: 'dampHide' } }
   const overrides = signedChanges(settled.residents, idOf, today)
   const rota = {
-    morning: ['lotte', 'priya', 'kelechi', 'tomas', 'lotte', 'sam', 'priya'].map((login) => idOf[login] ?? ''),
+    morning: ['lotte', 'priya', 'kelechi', 'tomas', 'lotte', 'sam', 'priya'].map(
+      (login) => idOf[login] ?? '',
+    ),
     evening: ['tomas', 'kelechi', 'priya'].map((login) => idOf[login] ?? ''),
   }
   const entries = live({

@@ -17,11 +17,16 @@ export type Stories = ReadonlyMap<string, readonly Beat[]>
 type People = Readonly<Record<string, string>>
 
 function noted(daysAgo: number, who: string, text: string): Beat {
-  return { daysAgo, who, say: { kind: 'noted', payload: { text } } as Omit<Draft, 'residentId'> }
+  return { daysAgo, who, say: { kind: 'noted', payload: { text } } }
 }
 
-function observed(daysAgo: number, who: string, severity: 'info' | 'watch' | 'act' | 'urgent', text: string): Beat {
-  return { daysAgo, who, say: { kind: 'observed', payload: { text, severity } } as Omit<Draft, 'residentId'> }
+function observed(
+  daysAgo: number,
+  who: string,
+  severity: 'info' | 'watch' | 'act' | 'urgent',
+  text: string,
+): Beat {
+  return { daysAgo, who, say: { kind: 'observed', payload: { text, severity } } }
 }
 
 function held(daysAgo: number, who: string, hold: string, reason: string, until?: number): Beat {
@@ -34,7 +39,9 @@ function held(daysAgo: number, who: string, hold: string, reason: string, until?
 export function storiesOf(residents: readonly SeedResident[], today: number, people: People): Stories {
   const { maren = '', kelechi = '', tomas = '', lotte = '', ines = '', priya = '' } = people
   const of = (sheet: string, stage?: string) =>
-    residents.filter((resident) => resident.sheet === sheet && (stage === undefined || resident.stage === stage))
+    residents.filter(
+      (resident) => resident.sheet === sheet && (stage === undefined || resident.stage === stage),
+    )
   const stories = new Map<string, Beat[]>()
   const tell = (resident: SeedResident | undefined, ...beats: Beat[]) => {
     if (resident) stories.set(resident.id, [...(stories.get(resident.id) ?? []), ...beats])
@@ -43,14 +50,32 @@ export function storiesOf(residents: readonly SeedResident[], today: number, peo
   const rescue = of('royal-python', 'adult').at(-1)
   tell(
     rescue,
-    observed(19, tomas, 'act', 'Came in thin and dry, ribs felt, two layers of old skin on the tail. Recovery plan: damp hide, small meals.'),
-    { daysAgo: 12, who: tomas, say: { kind: 'ecdysis', payload: { stage: 'shed', how: 'inPieces', retained: ['tailTip', 'eyeCaps'] } } as Omit<Draft, 'residentId'> },
+    observed(
+      19,
+      tomas,
+      'act',
+      'Came in thin and dry, ribs felt, two layers of old skin on the tail. Recovery plan: damp hide, small meals.',
+    ),
+    {
+      daysAgo: 12,
+      who: tomas,
+      say: {
+        kind: 'ecdysis',
+        payload: { stage: 'shed', how: 'inPieces', retained: ['tailTip', 'eyeCaps'] },
+      },
+    },
     noted(4, kelechi, 'Left eye cap still on. Damp hide refreshed; look again at each visit, do not pull.'),
   )
 
   const [oldestTortoise, secondTortoise] = of('hermanns-tortoise')
-  tell(oldestTortoise, held(24, maren, 'winterRest', 'Weight and faeces checked, fast begun two weeks before.', today + 60))
-  tell(secondTortoise, held(40, maren, 'winterRest', 'Short rest, to be weighed and looked at after six weeks.', today - 2))
+  tell(
+    oldestTortoise,
+    held(24, maren, 'winterRest', 'Weight and faeces checked, fast begun two weeks before.', today + 60),
+  )
+  tell(
+    secondTortoise,
+    held(40, maren, 'winterRest', 'Short rest, to be weighed and looked at after six weeks.', today - 2),
+  )
 
   for (const founding of of('harvester-ant', 'founding').slice(0, 4)) {
     tell(founding, held(30, lotte, 'founding', 'Queen alone in the dark until the first workers.'))
@@ -60,18 +85,39 @@ export function storiesOf(residents: readonly SeedResident[], today: number, peo
   for (const culture of tent) {
     tell(
       culture,
-      observed(11, lotte, 'act', 'Grain mites under the lid. Traced to the leaf litter of the second: that handful was not frozen.'),
+      observed(
+        11,
+        lotte,
+        'act',
+        'Grain mites under the lid. Traced to the leaf litter of the second: that handful was not frozen.',
+      ),
       noted(3, lotte, 'Third pass: 40 caught, fewer than last time. Keep dry at the lid end.'),
     )
   }
 
-  tell(of('western-hognose').at(-1), held(6, ines, 'vetOrder', 'No food until the recheck.', today + 1), observed(6, ines, 'watch', 'Mouth looked at. Recheck in a week.'))
+  tell(
+    of('western-hognose').at(-1),
+    held(6, ines, 'vetOrder', 'No food until the recheck.', today + 1),
+    observed(6, ines, 'watch', 'Mouth looked at. Recheck in a week.'),
+  )
   tell(of('western-hognose')[1], held(9, kelechi, 'gravid', 'Follicles felt. Nest box in.'))
   tell(of('leopard-gecko').at(-3), observed(2, priya, 'watch', 'Favours the left hind foot when it turns.'))
-  tell(of('green-tree-frog')[3], noted(1, priya, 'Sat in the bowl all evening. Is the water warm enough? Please look at the probe tonight.'))
+  tell(
+    of('green-tree-frog')[3],
+    noted(
+      1,
+      priya,
+      'Sat in the bowl all evening. Is the water warm enough? Please look at the probe tonight.',
+    ),
+  )
   tell(of('leaf-insect')[0], noted(1, lotte, 'Two new eggs on the paper, put by with the date.'))
   const twice = of('owl-butterfly', 'caterpillars')[0]
-  tell(twice, { daysAgo: 0, after: 14, who: priya, say: { kind: 'fed', payload: { item: 'banana leaf', count: 2, outcome: 'taken' } } as Omit<Draft, 'residentId'> })
+  tell(twice, {
+    daysAgo: 0,
+    after: 14,
+    who: priya,
+    say: { kind: 'fed', payload: { item: 'banana leaf', count: 2, outcome: 'taken' } },
+  })
   return stories
 }
 
@@ -79,7 +125,13 @@ export function tellStories(stories: Stories, today: number): (kept: Kept, day: 
   return (kept, day) => {
     for (const { daysAgo, who, say, after = 1 } of stories.get(kept.residentId) ?? []) {
       if (today - daysAgo !== day.day) continue
-      record(kept, { residentId: kept.residentId, ...say } as Draft, who, day.at(day.minute + after) + 33_000, day)
+      record(
+        kept,
+        { residentId: kept.residentId, ...say } as Draft,
+        who,
+        day.at(day.minute + after) + 33_000,
+        day,
+      )
     }
   }
 }

@@ -14,8 +14,7 @@ export interface Connection {
 
 /** Where the database is: a URL to a server, or the socket of our own. */
 export type DatabaseAddress =
-  | { url: string }
-  | { socketPath: string; user: string; password: string; database: string }
+  { url: string } | { socketPath: string; user: string; password: string; database: string }
 
 function poolOptions(address: DatabaseAddress): mysql.PoolOptions {
   return 'url' in address ? { uri: address.url } : { ...address }
@@ -44,7 +43,9 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
     throw new KobrinFault(
       'database_unreachable',
       `The database cannot be reached (${cause instanceof Error ? cause.message : String(cause)}). ` +
-        ('url' in address ? 'Check KOBRIN_DATABASE_URL and that the server is running.' : 'See its log beside the data.'),
+        ('url' in address
+          ? 'Check KOBRIN_DATABASE_URL and that the server is running.'
+          : 'See its log beside the data.'),
       { cause },
     )
   }

@@ -14,7 +14,10 @@ export async function migrate({ pool }: Connection): Promise<void> {
     const [rows] = await connection.query("select get_lock('kobrin migrate', 60) as got")
     const [row] = rows as { got: number | null }[]
     if (row?.got !== 1) {
-      throw new KobrinFault('database_unreachable', 'Another server has been migrating this database for a minute. Try again when it is done.')
+      throw new KobrinFault(
+        'database_unreachable',
+        'Another server has been migrating this database for a minute. Try again when it is done.',
+      )
     }
     // History stays with a table when a later migration changes its shape.
     await connection.query('set session system_versioning_alter_history = KEEP')

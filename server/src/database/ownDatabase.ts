@@ -31,7 +31,10 @@ interface Folder {
 
 function folderOf(dataDir: string): Folder {
   const inside = join(dataDir, 'mariadb.sock')
-  const short = join(tmpdir(), `kobrin-${createHash('sha256').update(dataDir).digest('hex').slice(0, 12)}.sock`)
+  const short = join(
+    tmpdir(),
+    `kobrin-${createHash('sha256').update(dataDir).digest('hex').slice(0, 12)}.sock`,
+  )
   return {
     data: join(dataDir, 'mariadb'),
     socket: inside.length <= SOCKET_PATH_LIMIT ? inside : short,
@@ -57,7 +60,8 @@ function asRoot(): string[] {
 }
 
 function secretOf(folder: Folder): string {
-  if (!existsSync(folder.secret)) writeFileSync(folder.secret, randomBytes(24).toString('hex'), { mode: 0o600 })
+  if (!existsSync(folder.secret))
+    writeFileSync(folder.secret, randomBytes(24).toString('hex'), { mode: 0o600 })
   return readFileSync(folder.secret, 'utf8').trim()
 }
 
@@ -82,7 +86,10 @@ function createData(folder: Folder): void {
     { encoding: 'utf8' },
   )
   if (made.status !== 0) {
-    throw new KobrinFault('database_damaged', `The database could not be created in ${folder.data}: ${made.stderr.trim().split('\n').at(-1) ?? ''}`)
+    throw new KobrinFault(
+      'database_damaged',
+      `The database could not be created in ${folder.data}: ${made.stderr.trim().split('\n').at(-1) ?? ''}`,
+    )
   }
 }
 
@@ -142,7 +149,12 @@ async function stopped(pid: number): Promise<void> {
 function lastErrors(log: string): string {
   if (!existsSync(log)) return ''
   const lines = readFileSync(log, 'utf8').split('\n')
-  return lines.filter((line) => line.includes('[ERROR]')).at(-2)?.replace(/^.*\[ERROR\]\s*/, '') ?? ''
+  return (
+    lines
+      .filter((line) => line.includes('[ERROR]'))
+      .at(-2)
+      ?.replace(/^.*\[ERROR\]\s*/, '') ?? ''
+  )
 }
 
 function damaged(folder: Folder): KobrinFault {
@@ -177,16 +189,15 @@ async function launch(folder: Folder): Promise<number> {
     { detached: true, stdio: ['ignore', log, log] },
   )
   child.unref()
-  let exited = false
-  child.once('exit', () => (exited = true))
-  child.once('error', () => (exited = true))
+  // A child that cannot be started says so in an event; one that dies has an exit code.
+  child.once('error', () => undefined)
   const until = Date.now() + START_PATIENCE_MS
   while (Date.now() < until) {
-    if (exited || child.pid === undefined) throw damaged(folder)
+    if (child.exitCode !== null || child.pid === undefined) throw damaged(folder)
     if (await answers(folder.socket)) return child.pid
     await sleep(50)
   }
-  await stopped(child.pid ?? 0)
+  if (child.pid !== undefined) await stopped(child.pid)
   throw damaged(folder)
 }
 

@@ -39,7 +39,10 @@ function refused(uid: string, code: ErrorCode): Receipt {
 }
 
 async function alreadyKept(tx: Transaction, uids: readonly string[]): Promise<Map<string, number>> {
-  const rows = await rowsOf<{ uid: string; seq: number }>(tx, sql`select uid, seq from entry where uid in ${uids}`)
+  const rows = await rowsOf<{ uid: string; seq: number }>(
+    tx,
+    sql`select uid, seq from entry where uid in ${uids}`,
+  )
   return new Map(rows.map(({ uid, seq }) => [uid, seq]))
 }
 
@@ -68,7 +71,10 @@ async function targetsOf(tx: Transaction, entries: readonly Entry[]) {
   return targets
 }
 
-function objection(entry: Entry, targets: Map<string, { resident_id: string; kind: string }>): ErrorCode | null {
+function objection(
+  entry: Entry,
+  targets: Map<string, { resident_id: string; kind: string }>,
+): ErrorCode | null {
   if (!isAmendment(entry)) return null
   const target = targets.get(entry.payload.target)
   if (!target || target.resident_id !== entry.residentId) return 'unknown_target'
@@ -81,8 +87,7 @@ async function folded(tx: Transaction, fold: Fold, entry: Entry): Promise<void> 
   fold.added.push(entry)
   fold.dirty = true
   const next = advance(fold.state, entry)
-  fold.state =
-    next === 'replay' ? replay([...(await historyOf(tx, entry.residentId)), ...fold.added]) : next
+  fold.state = next === 'replay' ? replay([...(await historyOf(tx, entry.residentId)), ...fold.added]) : next
 }
 
 async function takePlaces(tx: Transaction, count: number): Promise<number> {
@@ -120,7 +125,11 @@ function residentsOf(entries: readonly Entry[]): string[] {
 }
 
 /** Appends entries and their residents' folds in one transaction; answers in the order given. */
-export async function appendTogether(db: Database, entries: readonly Entry[], now: string): Promise<Receipt[]> {
+export async function appendTogether(
+  db: Database,
+  entries: readonly Entry[],
+  now: string,
+): Promise<Receipt[]> {
   return db.transaction(async (tx) => {
     const receipts = new Map<string, Receipt>()
     // States first: a resident's entries are written from one transaction at a time.

@@ -59,7 +59,7 @@ export async function checked(posted: { uid: string }, context: PostingContext):
   const code = await objection(read.data, context)
   if (code) return refusal(posted.uid, code)
   const { day } = civil(Date.parse(read.data.occurredAt), context.zone)
-  return { ...read.data, day } as Entry
+  return { ...read.data, day }
 }
 
 export function isReceipt(result: Entry | Receipt): result is Receipt {

@@ -20,7 +20,10 @@ function differingFields(a: ResidentState, b: ResidentState): string[] {
 /** Replays every resident's entries and compares with the stored fold; with `write`, puts the
  * replayed one in its place. */
 export async function rebuild(db: Database, { write }: { write: boolean }): Promise<RebuildReport> {
-  const residents = await rowsOf<{ resident_id: string }>(db, sql`select resident_id from resident_state order by resident_id`)
+  const residents = await rowsOf<{ resident_id: string }>(
+    db,
+    sql`select resident_id from resident_state order by resident_id`,
+  )
   const report: RebuildReport = { residents: residents.length, entries: 0, differing: [] }
   for (const { resident_id: residentId } of residents) {
     await db.transaction(async (tx) => {
@@ -33,10 +36,14 @@ export async function rebuild(db: Database, { write }: { write: boolean }): Prom
       report.entries += history.length
       // As JSON, because that is how it was stored.
       const told = JSON.stringify(replay(history))
-      const fields = differingFields(JSON.parse(row.state) as ResidentState, JSON.parse(told) as ResidentState)
+      const fields = differingFields(
+        JSON.parse(row.state) as ResidentState,
+        JSON.parse(told) as ResidentState,
+      )
       if (fields.length === 0) return
       report.differing.push({ residentId, fields })
-      if (write) await tx.execute(sql`update resident_state set state = ${told} where resident_id = ${residentId}`)
+      if (write)
+        await tx.execute(sql`update resident_state set state = ${told} where resident_id = ${residentId}`)
     })
   }
   return report

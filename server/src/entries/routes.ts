@@ -18,7 +18,13 @@ const PAGE = 1000
 const JSON_TYPE = 'application/json; charset=utf-8'
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
 
-export function entryRoutes({ connection: { db }, appender, sessions, guard, now }: Floor): FastifyPluginAsync {
+export function entryRoutes({
+  connection: { db },
+  appender,
+  sessions,
+  guard,
+  now,
+}: Floor): FastifyPluginAsync {
   let zone: string | null = null
 
   async function siteZone(): Promise<string> {

@@ -28,7 +28,10 @@ function isAway(error: unknown): boolean {
   const errno = errnoOf(error)
   if (errno !== undefined && AWAY.has(errno)) return true
   for (let at = error; at instanceof Error; at = at.cause) {
-    if ('code' in at && (at.code === 'ECONNREFUSED' || at.code === 'PROTOCOL_CONNECTION_LOST' || at.code === 'ENOENT')) {
+    if (
+      'code' in at &&
+      (at.code === 'ECONNREFUSED' || at.code === 'PROTOCOL_CONNECTION_LOST' || at.code === 'ENOENT')
+    ) {
       return true
     }
   }
@@ -40,7 +43,10 @@ function translate(error: unknown) {
   if (hasZodFastifySchemaValidationErrors(error)) {
     const first = error.validation[0]
     const field = first?.instancePath.replace(/^\//, '').replaceAll('/', '.') ?? ''
-    return answer('bad_input', { field, message: `${field || 'Input'}: ${first?.message ?? 'cannot be read'}` })
+    return answer('bad_input', {
+      field,
+      message: `${field || 'Input'}: ${first?.message ?? 'cannot be read'}`,
+    })
   }
   if (isAway(error)) return answer('database_away')
   const status = error instanceof Error && 'statusCode' in error ? error.statusCode : undefined

@@ -23,7 +23,10 @@ export function feedRoutes({ connection: { db }, hub, guard }: Floor): FastifyPl
   return async (app) => {
     app.get<{ Querystring: { after: number } }>(
       PATHS.feed,
-      { ...guard(ROUTES.feed), schema: { querystring: ROUTES.feed.querystring, summary: ROUTES.feed.summary } },
+      {
+        ...guard(ROUTES.feed),
+        schema: { querystring: ROUTES.feed.querystring, summary: ROUTES.feed.summary },
+      },
       async (request, reply) => {
         reply.hijack()
         const out = reply.raw
@@ -52,7 +55,11 @@ export function feedRoutes({ connection: { db }, hub, guard }: Floor): FastifyPl
         out.on('close', end)
         out.write('retry: 1000\n: here\n\n')
         try {
-          for (let rows = await rowsAfter(db, sent, PAGE); rows.length > 0; rows = await rowsAfter(db, sent, PAGE)) {
+          for (
+            let rows = await rowsAfter(db, sent, PAGE);
+            rows.length > 0;
+            rows = await rowsAfter(db, sent, PAGE)
+          ) {
             send(rows)
           }
         } catch (error) {

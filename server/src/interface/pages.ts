@@ -13,14 +13,16 @@ export async function servePages(app: FastifyInstance, folder: string): Promise<
   await app.register(fastifyStatic, {
     root: folder,
     index: false,
-    wildcard: false,
     preCompressed: true,
     setHeaders: (reply, path) => {
-      reply.header('cache-control', path.includes('/assets/') ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache')
+      reply.header(
+        'cache-control',
+        path.includes('/assets/') ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache',
+      )
     },
   })
   app.setNotFoundHandler((request, reply) => {
-    if (request.url.startsWith('/api') || request.method !== 'GET' || !existsSync(page)) {
+    if (/^\/(api|assets)\b/.test(request.url) || request.method !== 'GET' || !existsSync(page)) {
       throw new KobrinProblem('not_found')
     }
     const nonce = reply.cspNonce.style

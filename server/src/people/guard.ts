@@ -20,7 +20,9 @@ export function signedInOn(request: FastifyRequest): SignedIn {
 }
 
 /** Lets a request through when the person signed in may do what the route table says. */
-export function createGuard(sessions: Sessions): (route: Route) => { preHandler: preHandlerAsyncHookHandler } {
+export function createGuard(
+  sessions: Sessions,
+): (route: Route) => { preHandler: preHandlerAsyncHookHandler } {
   return ({ access }) => ({
     preHandler: async (request) => {
       const token = request.cookies[SESSION_COOKIE]

@@ -33,7 +33,12 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
     return { id, name: null, enrolled: false }
   }
 
-  async function takeOver(request: FastifyRequest, reply: FastifyReply, person: Me['person'], device: Device): Promise<Me> {
+  async function takeOver(
+    request: FastifyRequest,
+    reply: FastifyReply,
+    person: Me['person'],
+    device: Device,
+  ): Promise<Me> {
     const before = request.cookies[SESSION_COOKIE]
     if (before) await sessions.end(before)
     reply.setCookie(SESSION_COOKIE, await sessions.open(person.id, device.id), COOKIE)
@@ -66,19 +71,27 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
       },
     )
 
-    app.get(ROUTES.presence.url, { ...guard(ROUTES.presence), schema: schemaOf(ROUTES.presence) }, async (request) => {
-      const { signedIn } = request
-      const device = await deviceOf(request)
-      return {
-        me: signedIn && meOf(signedIn.person, signedIn.device),
-        people: device?.enrolled ? await withPin(db) : [],
-      }
-    })
+    app.get(
+      ROUTES.presence.url,
+      { ...guard(ROUTES.presence), schema: schemaOf(ROUTES.presence) },
+      async (request) => {
+        const { signedIn } = request
+        const device = await deviceOf(request)
+        return {
+          me: signedIn && meOf(signedIn.person, signedIn.device),
+          people: device?.enrolled ? await withPin(db) : [],
+        }
+      },
+    )
 
-    app.delete(ROUTES.signOut.url, { ...guard(ROUTES.signOut), schema: schemaOf(ROUTES.signOut) }, async (request, reply) => {
-      await sessions.end(signedInOn(request).token)
-      return reply.clearCookie(SESSION_COOKIE, COOKIE).status(204).send()
-    })
+    app.delete(
+      ROUTES.signOut.url,
+      { ...guard(ROUTES.signOut), schema: schemaOf(ROUTES.signOut) },
+      async (request, reply) => {
+        await sessions.end(signedInOn(request).token)
+        return reply.clearCookie(SESSION_COOKIE, COOKIE).status(204).send()
+      },
+    )
 
     app.post<{ Body: z.infer<typeof EnrolDevice> }>(
       ROUTES.enrolDevice.url,

@@ -122,7 +122,7 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
             and created_at <= ${sqlInstant(moment)} + interval 10 minute and expires_at >= ${sqlInstant(moment)}
             and (ended_at is null or ended_at >= ${sqlInstant(moment)})`,
       )
-      return Number(row?.hits ?? 0) > 0
+      return (row?.hits ?? 0) > 0
     },
   }
 }

@@ -13,7 +13,11 @@ import * as site from '../site/tables.ts'
 const ROWS_PER_INSERT = 2000
 const STATES_PER_INSERT = 200
 
-async function inChunks<T>(rows: readonly T[], size: number, insert: (chunk: T[]) => Promise<unknown>): Promise<void> {
+async function inChunks<T>(
+  rows: readonly T[],
+  size: number,
+  insert: (chunk: T[]) => Promise<unknown>,
+): Promise<void> {
   for (let at = 0; at < rows.length; at += size) await insert(rows.slice(at, at + size))
 }
 
@@ -43,7 +47,11 @@ async function loadPlaces(tx: Transaction, seed: SiteSeed): Promise<void> {
 async function loadResidents(tx: Transaction, seed: SiteSeed): Promise<void> {
   await tx.insert(site.sheet).values(seed.sheets.map((doc) => ({ id: doc.id, doc })))
   await inChunks(
-    seed.residents.map(({ sheet, count, ...resident }) => ({ ...resident, sheetId: sheet, headcount: count })),
+    seed.residents.map(({ sheet, count, ...resident }) => ({
+      ...resident,
+      sheetId: sheet,
+      headcount: count,
+    })),
     ROWS_PER_INSERT,
     (chunk) => tx.insert(site.resident).values(chunk),
   )

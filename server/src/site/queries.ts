@@ -19,7 +19,10 @@ export async function siteSettings(db: Database): Promise<SiteSettings | null> {
 }
 
 export async function enclosureExists(db: Database, id: string): Promise<boolean> {
-  const found = await db.select({ id: tables.enclosure.id }).from(tables.enclosure).where(eq(tables.enclosure.id, id))
+  const found = await db
+    .select({ id: tables.enclosure.id })
+    .from(tables.enclosure)
+    .where(eq(tables.enclosure.id, id))
   return found.length > 0
 }
 
@@ -52,7 +55,11 @@ function planFor(
   siteSchools: Record<string, string>,
   day: number,
 ): Plan {
-  if (!sheet) throw new KobrinFault('bad_sheet', `${resident.name} is on the sheet ${resident.sheetId}, which is not in the library.`)
+  if (!sheet)
+    throw new KobrinFault(
+      'bad_sheet',
+      `${resident.name} is on the sheet ${resident.sheetId}, which is not in the library.`,
+    )
   const plan = resolvePlan(sheet, {
     stage: resident.stage,
     schools: { ...siteSchools, ...resident.schools },
@@ -61,7 +68,11 @@ function planFor(
     day,
     phase: phaseOf(resident.id),
   })
-  if (!isPlan(plan)) throw new KobrinFault('bad_sheet', `The sheet ${sheet.id} cannot answer for ${resident.name}: ${JSON.stringify(plan)}`)
+  if (!isPlan(plan))
+    throw new KobrinFault(
+      'bad_sheet',
+      `The sheet ${sheet.id} cannot answer for ${resident.name}: ${JSON.stringify(plan)}`,
+    )
   return plan
 }
 
@@ -81,14 +92,24 @@ export async function readSite(db: Database, day: number, now: number): Promise<
   const enclosures = await db.select().from(tables.enclosure)
   const residents = await db.select().from(tables.resident).orderBy(asc(tables.resident.accession))
   const sheets = new Map((await db.select().from(tables.sheet)).map(({ id, doc }) => [id, doc]))
-  const overrides = byTarget(await db.select().from(tables.planOverride).orderBy(asc(tables.planOverride.number)))
+  const overrides = byTarget(
+    await db.select().from(tables.planOverride).orderBy(asc(tables.planOverride.number)),
+  )
   const shelf = new PlanShelf()
   return {
     name: settings.name,
     zone: settings.zone,
     now,
-    rooms: rooms.map(({ walkOrder, barrier, ...room }) => ({ ...room, order: walkOrder, barrier: barrier as 0 })),
-    bays: bays.map(({ walkOrder, barrier, ...bay }) => ({ ...bay, order: walkOrder, barrier: barrier as 0 | null })),
+    rooms: rooms.map(({ walkOrder, barrier, ...room }) => ({
+      ...room,
+      order: walkOrder,
+      barrier: barrier as 0,
+    })),
+    bays: bays.map(({ walkOrder, barrier, ...bay }) => ({
+      ...bay,
+      order: walkOrder,
+      barrier: barrier as 0 | null,
+    })),
     enclosures: enclosures.map(({ shelf: row, slot, ...enclosure }) => ({ ...enclosure, row, column: slot })),
     residents: residents.map((resident) => {
       const sheet = sheets.get(resident.sheetId)

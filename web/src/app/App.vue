@@ -23,7 +23,12 @@ const complaint = shallowRef('')
 
 const inside = computed(() => people.person !== null && record.ready && !record.needsSignIn)
 const dateLine = computed(() =>
-  new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long', timeZone: 'UTC' }).format(today.day * 86_400_000),
+  new Intl.DateTimeFormat('en-GB', {
+    weekday: 'long',
+    day: 'numeric',
+    month: 'long',
+    timeZone: 'UTC',
+  }).format(today.day * 86_400_000),
 )
 const sendState = computed(() => {
   if (record.refused.length > 0) return `${record.refused.length} could not be kept`
@@ -70,12 +75,22 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
     <header class="top">
       <RouterLink :to="{ name: 'walk' }" class="brand">Kobrin</RouterLink>
       <nav aria-label="Places">
-        <RouterLink :to="{ name: 'walk' }" :class="{ on: route.name === 'walk' }">{{ words.walk }}</RouterLink>
-        <RouterLink :to="{ name: 'residents' }" :class="{ on: route.name !== 'walk' }">{{ words.residents }}</RouterLink>
+        <RouterLink :to="{ name: 'walk' }" :class="{ on: route.name === 'walk' }">{{
+          words.walk
+        }}</RouterLink>
+        <RouterLink :to="{ name: 'residents' }" :class="{ on: route.name !== 'walk' }">{{
+          words.residents
+        }}</RouterLink>
       </nav>
       <span class="date quiet">{{ dateLine }}</span>
       <button type="button" class="plain find" @click="finding = true">Find <kbd>/</kbd></button>
-      <button type="button" class="plain state" :class="{ troubled }" aria-live="polite" @click="showWaiting = true">
+      <button
+        type="button"
+        class="plain state"
+        :class="{ troubled }"
+        aria-live="polite"
+        @click="showWaiting = true"
+      >
         {{ sendState }}
       </button>
       <button

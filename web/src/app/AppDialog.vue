@@ -13,7 +13,14 @@ function onBackdrop(event: MouseEvent): void {
 </script>
 
 <template>
-  <dialog ref="dialog" class="dialog" :aria-label="title" @close="emit('close')" @click="onBackdrop" @keydown.stop>
+  <dialog
+    ref="dialog"
+    class="dialog"
+    :aria-label="title"
+    @close="emit('close')"
+    @click="onBackdrop"
+    @keydown.stop
+  >
     <div class="inside">
       <header>
         <h2>{{ title }}</h2>

@@ -8,7 +8,12 @@ export const router = createRouter({
     { path: '/', redirect: { name: 'walk' } },
     { path: '/walk', name: 'walk', component: WalkPage },
     { path: '/residents', name: 'residents', component: () => import('../residents/ResidentsPage.vue') },
-    { path: '/residents/:id', name: 'record', component: () => import('../record/RecordPage.vue'), props: true },
+    {
+      path: '/residents/:id',
+      name: 'record',
+      component: () => import('../record/RecordPage.vue'),
+      props: true,
+    },
     { path: '/:rest(.*)*', redirect: { name: 'walk' } },
   ],
 })

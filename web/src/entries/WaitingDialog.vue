@@ -14,18 +14,22 @@ const today = useToday()
 <template>
   <AppDialog title="On its way" @close="emit('close')">
     <p v-if="record.waitingCount > 0">
-      {{ record.waitingCount }} entries wait on this device and go out in order as soon as the server answers. You can go on
-      working, close the page, or run out of battery.
+      {{ record.waitingCount }} entries wait on this device and go out in order as soon as the server answers.
+      You can go on working, close the page, or run out of battery.
     </p>
     <p v-else>Everything entered here has been kept.</p>
-    <p v-if="!record.linked">There is no link to the server just now; what others enter is not shown until it is back.</p>
+    <p v-if="!record.linked">
+      There is no link to the server just now; what others enter is not shown until it is back.
+    </p>
     <section v-if="record.refused.length > 0">
       <h3>Could not be kept</h3>
       <ul>
         <li v-for="{ entry, why } in record.refused" :key="entry.uid">
           <strong>{{ round.nameOf(entry.residentId) }}</strong>: {{ sayEntry(entry, today.day) }}
           <p class="why">{{ why }}</p>
-          <button type="button" class="plain" @click="record.forgetRefused(entry.uid)">I have dealt with it</button>
+          <button type="button" class="plain" @click="record.forgetRefused(entry.uid)">
+            I have dealt with it
+          </button>
         </li>
       </ul>
     </section>

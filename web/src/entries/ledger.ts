@@ -49,7 +49,9 @@ export function createLedger(): Ledger {
     load(residentId, seq, state) {
       const before = pages.get(residentId)
       // What the fold already holds goes; what waits or came later stays.
-      const since = (before?.since ?? []).filter((entry) => !('seq' in entry) || (entry as KeptEntry).seq > seq)
+      const since = (before?.since ?? []).filter(
+        (entry) => !('seq' in entry) || (entry as KeptEntry).seq > seq,
+      )
       const page = { base: state, seq, since }
       pages.set(residentId, page)
       refold(residentId, page)

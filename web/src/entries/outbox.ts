@@ -25,7 +25,9 @@ export interface Shelf {
 export async function openShelf(name = 'kobrin'): Promise<Shelf> {
   const db: IDBPDatabase<OutboxSchema> = await openDB<OutboxSchema>(name, 1, {
     upgrade(fresh) {
-      fresh.createObjectStore('waiting', { autoIncrement: true }).createIndex('uid', 'entry.uid', { unique: true })
+      fresh
+        .createObjectStore('waiting', { autoIncrement: true })
+        .createIndex('uid', 'entry.uid', { unique: true })
     },
   })
   return {
@@ -80,7 +82,7 @@ function laterByTimer(task: () => void, ms: number): () => void {
 }
 
 export function posted({ day: _day, ...entry }: Entry): PostedEntry {
-  return entry as PostedEntry
+  return entry
 }
 
 /** Sends waiting entries in the order they were made, and tries again until each has its receipt.
@@ -95,8 +97,7 @@ export function createOutbox({
   later = laterByTimer,
 }: OutboxOptions): Outbox {
   let tries = 0
-  let sending: Promise<void> | null = null
-  let again = false
+  let sending = Promise.resolve()
   let cancel: (() => void) | null = null
 
   async function settle(receipt: Receipt, entry: Entry): Promise<void> {
@@ -124,10 +125,7 @@ export function createOutbox({
     cancel?.()
     cancel = null
     try {
-      do {
-        again = false
-        await sendAll()
-      } while (again)
+      await sendAll()
     } catch (error) {
       onTrouble(error)
       if (!canWait(error)) return
@@ -136,11 +134,10 @@ export function createOutbox({
     }
   }
 
+  // One round at a time: entries leave in the order they were made. What is added meanwhile is
+  // found by the round on its way, or starts the next.
   function send(): Promise<void> {
-    again = true
-    sending ??= attempt().finally(() => {
-      sending = null
-    })
+    sending = sending.then(attempt)
     return sending
   }
 

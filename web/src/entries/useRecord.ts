@@ -66,7 +66,8 @@ export const useRecord = defineStore('record', () => {
   function onReceipt(receipt: Receipt, entry: Entry): void {
     stillWaiting((uids) => uids.delete(entry.uid))
     if (receipt.status === 'accepted') {
-      if (ledger.heard({ ...entry, seq: receipt.seq, recordedAt: entry.occurredAt })) void reload(entry.residentId)
+      if (ledger.heard({ ...entry, seq: receipt.seq, recordedAt: entry.occurredAt }))
+        void reload(entry.residentId)
       return
     }
     ledger.drop(entry)
@@ -86,7 +87,9 @@ export const useRecord = defineStore('record', () => {
     const unsent = left.filter(({ refusal }) => refusal === undefined).map(({ entry }) => entry)
     ledger.add(unsent)
     stillWaiting((uids) => unsent.forEach(({ uid }) => uids.add(uid)))
-    refused.value = left.flatMap(({ entry, refusal }) => (refusal === undefined ? [] : [{ entry, why: refusal }]))
+    refused.value = left.flatMap(({ entry, refusal }) =>
+      refusal === undefined ? [] : [{ entry, why: refusal }],
+    )
     globalThis.addEventListener('online', () => void outbox?.send())
   }
 
@@ -132,7 +135,7 @@ export const useRecord = defineStore('record', () => {
     if (!author || drafts.length === 0) return []
     const entries = drafts.map((draft) => {
       const { at, day } = today.moment()
-      return { ...draft, uid: uuidv7(), occurredAt: at, day, author } as Entry
+      return { ...draft, uid: uuidv7(), occurredAt: at, day, author }
     })
     ledger.add(entries)
     stillWaiting((uids) => entries.forEach(({ uid }) => uids.add(uid)))
@@ -163,7 +166,20 @@ export const useRecord = defineStore('record', () => {
   const recent = (residentId: string): readonly Entry[] => ledger.recent(residentId)
 
   return {
-    waiting, waitingCount, refused, linked, needsSignIn, lastAct, ready, heardCount,
-    open, close, keep, takeBack, forgetRefused, stateOf, recent,
+    waiting,
+    waitingCount,
+    refused,
+    linked,
+    needsSignIn,
+    lastAct,
+    ready,
+    heardCount,
+    open,
+    close,
+    keep,
+    takeBack,
+    forgetRefused,
+    stateOf,
+    recent,
   }
 })

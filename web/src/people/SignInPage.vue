@@ -25,7 +25,8 @@ async function attempt(act: () => Promise<void>): Promise<void> {
 }
 
 const signIn = () => attempt(() => people.signIn(login.value, passphrase.value))
-const switchTo = (person: Person) => attempt(() => people.switchTo(person.id, pin.value)).then(() => (pin.value = ''))
+const switchTo = (person: Person) =>
+  attempt(() => people.switchTo(person.id, pin.value)).then(() => (pin.value = ''))
 </script>
 
 <template>
@@ -37,7 +38,12 @@ const switchTo = (person: Person) => attempt(() => people.switchTo(person.id, pi
       <h2 id="team-title">Who is here?</h2>
       <ul>
         <li v-for="person in people.team" :key="person.id">
-          <button type="button" class="plain" :aria-pressed="chosen?.id === person.id" @click="chosen = person">
+          <button
+            type="button"
+            class="plain"
+            :aria-pressed="chosen?.id === person.id"
+            @click="chosen = person"
+          >
             {{ person.name }} <span class="quiet">{{ words.role[person.role] }}</span>
           </button>
         </li>
@@ -45,7 +51,15 @@ const switchTo = (person: Person) => attempt(() => people.switchTo(person.id, pi
       <form v-if="chosen" @submit.prevent="switchTo(chosen)">
         <label>
           PIN of {{ chosen.name }}
-          <input v-model="pin" class="field" type="password" inputmode="numeric" autocomplete="off" maxlength="8" required />
+          <input
+            v-model="pin"
+            class="field"
+            type="password"
+            inputmode="numeric"
+            autocomplete="off"
+            maxlength="8"
+            required
+          />
         </label>
         <button type="submit" class="primary" :disabled="busy">Take over this tablet</button>
       </form>
@@ -54,11 +68,25 @@ const switchTo = (person: Person) => attempt(() => people.switchTo(person.id, pi
       <h2 v-if="people.team.length > 0">Or with a passphrase</h2>
       <label>
         Name
-        <input v-model="login" class="field" name="login" autocomplete="username" autocapitalize="none" required />
+        <input
+          v-model="login"
+          class="field"
+          name="login"
+          autocomplete="username"
+          autocapitalize="none"
+          required
+        />
       </label>
       <label>
         Passphrase
-        <input v-model="passphrase" class="field" name="passphrase" type="password" autocomplete="current-password" required />
+        <input
+          v-model="passphrase"
+          class="field"
+          name="passphrase"
+          type="password"
+          autocomplete="current-password"
+          required
+        />
       </label>
       <button type="submit" class="primary" :disabled="busy">Sign in</button>
     </form>

@@ -44,7 +44,10 @@ function replacement(): Replacement | null {
       return value === null ? null : { kind: 'measured', payload: { ...fact.payload, mm: value } }
     case 'fed': {
       if (number.value.trim() !== '' && value === null) return null
-      return { kind: 'fed', payload: { ...fact.payload, outcome: outcome.value, ...(value !== null && { count: value }) } }
+      return {
+        kind: 'fed',
+        payload: { ...fact.payload, outcome: outcome.value, ...(value !== null && { count: value }) },
+      }
     }
     case 'noted':
       return { kind: 'noted', payload: { text: text.value } }
@@ -74,21 +77,35 @@ function correct(): void {
   const because = reason()
   if (because === null) return
   const resident = site.residents.get(fact.residentId)
-  const doubt = resident && doubtAbout({ residentId: fact.residentId, ...to } as Draft, record.stateOf(fact.residentId), site.planOf(resident))
+  const doubt =
+    resident &&
+    doubtAbout(
+      { residentId: fact.residentId, ...to },
+      record.stateOf(fact.residentId),
+      site.planOf(resident),
+    )
   if (doubt && !asked.value) {
     asked.value = true
     complaint.value = `${sayDoubt(doubt)} Press again to keep it.`
     return
   }
-  const draft: Draft = { residentId: fact.residentId, kind: 'corrected', payload: { target: fact.uid, to, why: because } }
-  record.keep([draft], `Corrected: ${sayEntry({ ...fact, ...to } as Fact, today.day)}`)
+  const draft: Draft = {
+    residentId: fact.residentId,
+    kind: 'corrected',
+    payload: { target: fact.uid, to, why: because },
+  }
+  record.keep([draft], `Corrected: ${sayEntry({ ...fact, ...to }, today.day)}`)
   emit('close')
 }
 
 function takeBack(): void {
   const because = reason()
   if (because === null) return
-  const draft: Draft = { residentId: fact.residentId, kind: 'retracted', payload: { target: fact.uid, why: because } }
+  const draft: Draft = {
+    residentId: fact.residentId,
+    kind: 'retracted',
+    payload: { target: fact.uid, why: because },
+  }
   record.keep([draft], `Taken back: ${sayEntry(fact, today.day)}`)
   emit('close')
 }

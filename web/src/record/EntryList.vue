@@ -22,7 +22,13 @@ const PAGE = 60
 
 const shown = shallowRef(PAGE)
 const only = shallowRef<'all' | 'meals' | 'weights' | 'skin' | 'words'>('all')
-const FILTERS = { all: 'Everything', meals: 'Meals', weights: 'Weights and sizes', skin: 'Sheds and molts', words: 'Notes and holds' } as const
+const FILTERS = {
+  all: 'Everything',
+  meals: 'Meals',
+  weights: 'Weights and sizes',
+  skin: 'Sheds and molts',
+  words: 'Notes and holds',
+} as const
 const KINDS: Record<keyof typeof FILTERS, readonly string[] | null> = {
   all: null,
   meals: ['fed', 'bowl'],
@@ -31,7 +37,9 @@ const KINDS: Record<keyof typeof FILTERS, readonly string[] | null> = {
   words: ['noted', 'observed', 'held', 'released', 'moved', 'arrived'],
 }
 
-const lines = computed(() => historyLines(entries).filter(({ entry }) => KINDS[only.value]?.includes(entry.kind) ?? true))
+const lines = computed(() =>
+  historyLines(entries).filter(({ entry }) => KINDS[only.value]?.includes(entry.kind) ?? true),
+)
 
 function mayAmend({ entry }: HistoryLine): boolean {
   return may(people.role, entry.author === people.person?.id ? 'amendOwn' : 'amendOthers')
@@ -69,9 +77,18 @@ watch(
       </span>
     </header>
     <ol>
-      <li v-for="line in lines.slice(0, shown)" :id="`entry-${line.entry.uid}`" :key="line.entry.uid" :class="{ opened: opened === line.entry.uid }">
-        <span class="when">{{ sayDate(line.entry.day, today.day) }} {{ today.clock(line.entry.occurredAt) }}</span>
-        <span class="who" :title="site.nameOf(line.entry.author)">{{ site.initialsOf(line.entry.author) }}</span>
+      <li
+        v-for="line in lines.slice(0, shown)"
+        :id="`entry-${line.entry.uid}`"
+        :key="line.entry.uid"
+        :class="{ opened: opened === line.entry.uid }"
+      >
+        <span class="when"
+          >{{ sayDate(line.entry.day, today.day) }} {{ today.clock(line.entry.occurredAt) }}</span
+        >
+        <span class="who" :title="site.nameOf(line.entry.author)">{{
+          site.initialsOf(line.entry.author)
+        }}</span>
         <div>
           <p :class="{ struck: line.counts !== line.entry && line.amendments.length > 0 }">
             {{ sayEntry(line.entry, today.day) }}
@@ -79,10 +96,20 @@ watch(
           </p>
           <p v-for="amendment in line.amendments" :key="amendment.uid" class="amendment">
             {{ sayEntry(amendment, today.day) }}
-            <span class="quiet">{{ site.nameOf(amendment.author) }}, {{ sayDate(amendment.day, today.day) }} {{ today.clock(amendment.occurredAt) }}</span>
+            <span class="quiet"
+              >{{ site.nameOf(amendment.author) }}, {{ sayDate(amendment.day, today.day) }}
+              {{ today.clock(amendment.occurredAt) }}</span
+            >
           </p>
         </div>
-        <button v-if="line.counts && mayAmend(line)" type="button" class="plain fix" @click="emit('correct', line.counts)">Correct</button>
+        <button
+          v-if="line.counts && mayAmend(line)"
+          type="button"
+          class="plain fix"
+          @click="emit('correct', line.counts)"
+        >
+          Correct
+        </button>
       </li>
     </ol>
     <button v-if="lines.length > shown" type="button" class="plain" @click="shown += 200">Show more</button>

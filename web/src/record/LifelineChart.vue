@@ -10,7 +10,15 @@ import { useTheme } from '../app/useTheme.ts'
 import type { Palette } from './lifelineOption.ts'
 import { lifelineOption } from './lifelineOption.ts'
 
-use([ScatterChart, LineChart, GridComponent, DataZoomComponent, TooltipComponent, MarkLineComponent, CanvasRenderer])
+use([
+  ScatterChart,
+  LineChart,
+  GridComponent,
+  DataZoomComponent,
+  TooltipComponent,
+  MarkLineComponent,
+  CanvasRenderer,
+])
 
 const { facts, suspects, nowMs, say, name } = defineProps<{
   facts: readonly Fact[]
@@ -32,7 +40,8 @@ let observer: ResizeObserver | null = null
 const meals = computed(() => facts.filter(({ kind }) => kind === 'fed').length)
 const weights = computed(() => facts.filter(({ kind }) => kind === 'weighed').length)
 const summary = computed(
-  () => `Lifeline of ${name}: ${meals.value} meals, ${weights.value} weights. Every mark is also in the list of entries below.`,
+  () =>
+    `Lifeline of ${name}: ${meals.value} meals, ${weights.value} weights. Every mark is also in the list of entries below.`,
 )
 
 function palette(): Palette {

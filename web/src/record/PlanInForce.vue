@@ -21,7 +21,12 @@ function next(task: Task): string {
     <h2>Plan in force</h2>
     <ul>
       <li v-for="task in day.tasks" :key="task.duty.id">
-        <DutyMark :does="task.duty.does" :status="task.status" :days-over="task.daysOver" :name="task.duty.label ?? ''" />
+        <DutyMark
+          :does="task.duty.does"
+          :status="task.status"
+          :days-over="task.daysOver"
+          :name="task.duty.label ?? ''"
+        />
         <div>
           <strong>{{ dutyName(task) }}, {{ words.cadence(task.duty.cadence) }}</strong>
           <p v-if="task.offering">{{ sayOffering(task.offering) }}</p>

@@ -45,7 +45,13 @@ const about = computed(() => {
   const bits = [
     species.value?.common,
     species.value?.latin,
-    one.lives === 'colony' ? (one.count ? `about ${one.count}` : '') : one.sex === 'unknown' ? 'sex unknown' : one.sex,
+    one.lives === 'colony'
+      ? one.count
+        ? `about ${one.count}`
+        : ''
+      : one.sex === 'unknown'
+        ? 'sex unknown'
+        : one.sex,
     one.accession,
     day.value.weight ? sayGrams(day.value.weight.grams) : '',
     arrived ? `here since ${sayDate(arrived.day, today.day)}` : '',
@@ -55,7 +61,9 @@ const about = computed(() => {
 
 function say(uid: string): string {
   const fact = facts.value.find((one) => one.uid === uid)
-  return fact ? `${sayDate(fact.day, today.day)} ${today.clock(fact.occurredAt)} ${site.initialsOf(fact.author)}\n${sayEntry(fact, today.day)}` : ''
+  return fact
+    ? `${sayDate(fact.day, today.day)} ${today.clock(fact.occurredAt)} ${site.initialsOf(fact.author)}\n${sayEntry(fact, today.day)}`
+    : ''
 }
 
 function showOnWalk(): void {
@@ -73,18 +81,28 @@ function showOnWalk(): void {
         <h1 class="tape">{{ resident.name }}</h1>
         <div>
           <p class="quiet">{{ about }}</p>
-          <p class="quiet">{{ placeName(round.homeOf(id)) }} · <button type="button" class="link" @click="showOnWalk">Show on the walk</button></p>
+          <p class="quiet">
+            {{ placeName(round.homeOf(id)) }} ·
+            <button type="button" class="link" @click="showOnWalk">Show on the walk</button>
+          </p>
         </div>
       </header>
       <ul v-if="day.verdicts.length + day.holds.length > 0" class="says" aria-label="What the record says">
         <li v-for="(verdict, index) in day.verdicts" :key="`v${index}`" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
           <p class="quiet">{{ words.severity[verdict.severity] }}</p>
-          <Because v-if="verdict.because.length > 0" :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
+          <Because
+            v-if="verdict.because.length > 0"
+            :reasons="verdict.because"
+            :label="sayVerdict(verdict, teller)"
+          />
         </li>
         <li v-for="hold in day.holds" :key="hold.hold" class="hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>
-          <p class="quiet">Leaves undone: {{ hold.suppresses.map((does) => words.duty[does].toLowerCase()).join(', ') || 'nothing' }}</p>
+          <p class="quiet">
+            Leaves undone:
+            {{ hold.suppresses.map((does) => words.duty[does].toLowerCase()).join(', ') || 'nothing' }}
+          </p>
           <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
         </li>
       </ul>

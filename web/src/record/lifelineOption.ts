@@ -42,7 +42,9 @@ function pointsOf(facts: readonly Fact[], height: (fact: Fact) => number | strin
 }
 
 function mealPoints(facts: readonly Fact[], outcomes: readonly string[]): Point[] {
-  return pointsOf(facts, (fact) => (fact.kind === 'fed' && outcomes.includes(fact.payload.outcome) ? 'Meals' : null))
+  return pointsOf(facts, (fact) =>
+    fact.kind === 'fed' && outcomes.includes(fact.payload.outcome) ? 'Meals' : null,
+  )
 }
 
 function lanePoints(facts: readonly Fact[], lane: Lane, is: (fact: Fact) => boolean): Point[] {
@@ -54,12 +56,23 @@ function isSkinOff(fact: Fact): boolean {
 }
 
 /** The lifeline: lanes over one time axis, today a firm line, the future to its right. */
-export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }: LifelineInput): EChartsCoreOption {
+export function lifelineOption({
+  facts,
+  suspects,
+  nowMs,
+  palette,
+  say,
+  narrow,
+}: LifelineInput): EChartsCoreOption {
   const left = narrow ? 52 : 78
   const first = facts[0] ? at(facts[0]) : nowMs - 90 * DAY_MS
-  const weights = pointsOf(facts, (fact) => (fact.kind === 'weighed' && !suspects.has(fact.uid) ? fact.payload.grams : null))
-  const aside = pointsOf(facts, (fact) => (fact.kind === 'weighed' && suspects.has(fact.uid) ? fact.payload.grams : null))
-  const label = { color: palette.ink, fontFamily: 'inherit', fontWeight: 600 }
+  const weights = pointsOf(facts, (fact) =>
+    fact.kind === 'weighed' && !suspects.has(fact.uid) ? fact.payload.grams : null,
+  )
+  const aside = pointsOf(facts, (fact) =>
+    fact.kind === 'weighed' && suspects.has(fact.uid) ? fact.payload.grams : null,
+  )
+  const label = { color: palette.ink, fontSize: 13, fontWeight: 600 }
   const timeAxis = (gridIndex: number, shown: boolean) => ({
     type: 'time',
     gridIndex,
@@ -67,7 +80,7 @@ export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }:
     max: nowMs + FUTURE_DAYS * DAY_MS,
     axisLine: { show: shown, lineStyle: { color: palette.line } },
     axisTick: { show: false },
-    axisLabel: { show: shown, color: palette.soft, fontFamily: 'inherit', hideOverlap: true },
+    axisLabel: { show: shown, color: palette.soft, fontSize: 12, hideOverlap: true },
     splitLine: { show: true, lineStyle: { color: palette.line } },
   })
   const laneAxis = (gridIndex: number, data: readonly string[]) => ({
@@ -86,7 +99,12 @@ export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }:
     lineStyle: { color: palette.focus, width: 2.5, type: 'solid' },
     data: [{ xAxis: nowMs }],
   }
-  const marks = (grid: number, name: string, data: Point[], style: object) => ({
+  const marks = (
+    grid: number,
+    name: string,
+    data: Point[],
+    style: { itemStyle: object } & Record<string, unknown>,
+  ) => ({
     type: 'scatter',
     name,
     xAxisIndex: grid,
@@ -95,6 +113,7 @@ export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }:
     progressive: 4000,
     animation: false,
     ...style,
+    itemStyle: { opacity: 1, ...style.itemStyle },
   })
   return {
     animation: false,
@@ -115,7 +134,7 @@ export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }:
         nameLocation: 'middle',
         nameGap: narrow ? 36 : 54,
         nameTextStyle: label,
-        axisLabel: { color: palette.soft, fontFamily: 'inherit' },
+        axisLabel: { color: palette.soft, fontSize: 12 },
         splitNumber: 4,
         splitLine: { show: false },
       },
@@ -153,8 +172,16 @@ export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }:
       formatter: ({ value }: { value: Point }) => say(value[2]),
     },
     series: [
-      marks(0, 'Taken', mealPoints(facts, ['taken']), { symbolSize: 10, itemStyle: { color: palette.ink }, markLine: today }),
-      marks(0, 'Part', mealPoints(facts, ['part', 'left']), { symbol: 'triangle', symbolSize: 11, itemStyle: { color: palette.ink } }),
+      marks(0, 'Taken', mealPoints(facts, ['taken']), {
+        symbolSize: 10,
+        itemStyle: { color: palette.ink },
+        markLine: today,
+      }),
+      marks(0, 'Part', mealPoints(facts, ['part', 'left']), {
+        symbol: 'triangle',
+        symbolSize: 11,
+        itemStyle: { color: palette.ink },
+      }),
       marks(0, 'Refused', mealPoints(facts, ['refused', 'notOffered']), {
         symbolSize: 11,
         itemStyle: { color: 'transparent', borderColor: palette.held, borderWidth: 2, borderType: 'dashed' },
@@ -174,24 +201,49 @@ export function lifelineOption({ facts, suspects, nowMs, palette, say, narrow }:
         itemStyle: { color: palette.ink },
         markLine: today,
       },
-      marks(1, 'Suspect', aside, { symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z', symbolSize: 13, itemStyle: { color: palette.late } }),
-      marks(2, 'Skin signs', lanePoints(facts, 'Sheds', (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact)), {
-        symbol: 'rect',
-        symbolSize: [5, 16],
-        itemStyle: { color: 'transparent', borderColor: palette.held, borderWidth: 1.5 },
-        markLine: today,
-      }),
-      marks(2, 'Skin off', lanePoints(facts, 'Sheds', isSkinOff), { symbol: 'rect', symbolSize: [6, 24], itemStyle: { color: palette.held } }),
-      marks(2, 'Seen', lanePoints(facts, 'Seen', (fact) => fact.kind === 'sighted' && fact.payload.seen), {
-        symbol: 'rect',
-        symbolSize: [1.5, 13],
-        itemStyle: { color: palette.soft },
-      }),
-      marks(2, 'Notes', lanePoints(facts, 'Notes', ({ kind }) => ['noted', 'observed', 'moved', 'arrived', 'held', 'released'].includes(kind)), {
-        symbol: 'diamond',
+      marks(1, 'Suspect', aside, {
+        symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z',
         symbolSize: 13,
-        itemStyle: { color: palette.ink },
+        itemStyle: { color: palette.late },
       }),
+      marks(
+        2,
+        'Skin signs',
+        lanePoints(facts, 'Sheds', (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact)),
+        {
+          symbol: 'rect',
+          symbolSize: [5, 16],
+          itemStyle: { color: 'transparent', borderColor: palette.held, borderWidth: 1.5 },
+          markLine: today,
+        },
+      ),
+      marks(2, 'Skin off', lanePoints(facts, 'Sheds', isSkinOff), {
+        symbol: 'rect',
+        symbolSize: [6, 24],
+        itemStyle: { color: palette.held },
+      }),
+      marks(
+        2,
+        'Seen',
+        lanePoints(facts, 'Seen', (fact) => fact.kind === 'sighted' && fact.payload.seen),
+        {
+          symbol: 'rect',
+          symbolSize: [1.5, 13],
+          itemStyle: { color: palette.soft },
+        },
+      ),
+      marks(
+        2,
+        'Notes',
+        lanePoints(facts, 'Notes', ({ kind }) =>
+          ['noted', 'observed', 'moved', 'arrived', 'held', 'released'].includes(kind),
+        ),
+        {
+          symbol: 'diamond',
+          symbolSize: 13,
+          itemStyle: { color: palette.ink },
+        },
+      ),
     ],
   }
 }

@@ -14,7 +14,9 @@ const at = shallowRef(0)
 
 const SHOWN = 8
 
-const found = computed(() => (query.value.trim() === '' ? [] : findResidents(query.value, everyone.value).slice(0, SHOWN)))
+const found = computed(() =>
+  query.value.trim() === '' ? [] : findResidents(query.value, everyone.value).slice(0, SHOWN),
+)
 watch(query, () => (at.value = 0))
 
 function open(id: string | undefined): void {
@@ -54,10 +56,13 @@ function move(by: number): void {
         :aria-selected="index === at"
         @click="open(resident.id)"
       >
-        <strong>{{ resident.name }}</strong> <span class="quiet">{{ species }} · {{ resident.accession }} · {{ place }}</span>
+        <strong>{{ resident.name }}</strong>
+        <span class="quiet">{{ species }} · {{ resident.accession }} · {{ place }}</span>
       </li>
     </ul>
-    <p v-if="query.trim() !== '' && found.length === 0" class="quiet">Nobody by that name, number, species or place.</p>
+    <p v-if="query.trim() !== '' && found.length === 0" class="quiet">
+      Nobody by that name, number, species or place.
+    </p>
   </AppDialog>
 </template>
 

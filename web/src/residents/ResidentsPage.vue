@@ -44,7 +44,13 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
   <main class="residents">
     <header>
       <h1>{{ words.residents }}</h1>
-      <input v-model="query" class="field" type="search" :aria-label="words.findPlaceholder" :placeholder="words.findPlaceholder" />
+      <input
+        v-model="query"
+        class="field"
+        type="search"
+        :aria-label="words.findPlaceholder"
+        :placeholder="words.findPlaceholder"
+      />
       <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
     </header>
     <DataTable

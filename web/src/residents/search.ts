@@ -16,7 +16,13 @@ function score(word: string, { resident, species, latin, place }: Findable): num
   if (name === word || resident.accession === word) return 5
   if (name.startsWith(word)) return 4
   if (resident.accession.startsWith(word) || resident.accession.replace(/^0+/, '') === word) return 3
-  if (plain(species).split(/\s/).some((part) => part.startsWith(word)) || name.includes(word)) return 2
+  if (
+    plain(species)
+      .split(/\s/)
+      .some((part) => part.startsWith(word)) ||
+    name.includes(word)
+  )
+    return 2
   return plain(`${species} ${latin} ${place}`).includes(word) ? 1 : 0
 }
 
@@ -27,7 +33,10 @@ export function findResidents(query: string, all: readonly Findable[]): Findable
   const found: { one: Findable; total: number }[] = []
   for (const one of all) {
     const scores = asked.map((word) => score(word, one))
-    if (scores.every((points) => points > 0)) found.push({ one, total: scores.reduce((sum, points) => sum + points, 0) })
+    if (scores.every((points) => points > 0))
+      found.push({ one, total: scores.reduce((sum, points) => sum + points, 0) })
   }
-  return found.sort((a, b) => b.total - a.total || a.one.resident.accession.localeCompare(b.one.resident.accession)).map(({ one }) => one)
+  return found
+    .sort((a, b) => b.total - a.total || a.one.resident.accession.localeCompare(b.one.resident.accession))
+    .map(({ one }) => one)
 }

@@ -60,7 +60,18 @@ export const useSite = defineStore('site', () => {
   }
 
   return {
-    site, clockBehind, rooms, bays, enclosures, residents, species, people,
-    load, planOf, placeOf, initialsOf, nameOf,
+    site,
+    clockBehind,
+    rooms,
+    bays,
+    enclosures,
+    residents,
+    species,
+    people,
+    load,
+    planOf,
+    placeOf,
+    initialsOf,
+    nameOf,
   }
 })

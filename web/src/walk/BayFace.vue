@@ -29,8 +29,12 @@ const due = computed(() => {
 const geometry = computed(() => {
   const boxes = face.shelves.flat()
   return {
-    '--longest': Math.max(...face.shelves.map((shelf) => shelf.reduce((sum, { widthMm }) => sum + widthMm, 0))),
-    '--narrowest': Math.min(...boxes.map(({ widthMm, residents }) => widthMm / Math.max(1, residents.length))),
+    '--longest': Math.max(
+      ...face.shelves.map((shelf) => shelf.reduce((sum, { widthMm }) => sum + widthMm, 0)),
+    ),
+    '--narrowest': Math.min(
+      ...boxes.map(({ widthMm, residents }) => widthMm / Math.max(1, residents.length)),
+    ),
     '--gaps': `${(Math.max(...face.shelves.map((shelf) => shelf.length)) - 1) * GAP_PX}px`,
     '--least': `${NARROWEST_PX}px`,
   }

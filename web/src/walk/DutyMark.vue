@@ -3,7 +3,12 @@ import type { DutyKind, TaskStatus } from '@kobrin/core'
 import { computed } from 'vue'
 import { words } from '../words/en.ts'
 
-const { does, status, daysOver = 0, name } = defineProps<{
+const {
+  does,
+  status,
+  daysOver = 0,
+  name,
+} = defineProps<{
   does: DutyKind
   status: TaskStatus
   daysOver?: number
@@ -32,7 +37,9 @@ const says = computed(() => {
       <text x="13" y="18">{{ words.dutyLetter[does] }}</text>
       <path v-if="status === 'done'" class="under" d="M6 23.5H20" />
     </svg>
-    <span v-if="status === 'late' && daysOver >= 1" class="count" aria-hidden="true">{{ Math.floor(daysOver) }}</span>
+    <span v-if="status === 'late' && daysOver >= 1" class="count" aria-hidden="true">{{
+      Math.floor(daysOver)
+    }}</span>
   </span>
 </template>
 

@@ -29,7 +29,9 @@ const more = computed(() => Math.max(0, rest.value.carry.length - SHOWN))
     </div>
     <button type="button" class="carry" @click="emit('prep')">
       <span class="lead">Still to carry:</span>
-      <span v-for="{ amount, name } in items" :key="name"><strong>{{ amount }}</strong> {{ name }}</span>
+      <span v-for="{ amount, name } in items" :key="name"
+        ><strong>{{ amount }}</strong> {{ name }}</span
+      >
       <span v-if="more > 0">and {{ more }} more</span>
       <span v-if="items.length === 0">nothing</span>
     </button>

@@ -9,7 +9,9 @@ const emit = defineEmits<{ close: [] }>()
   <AppDialog title="Keys" @close="emit('close')">
     <dl class="keys">
       <template v-for="[keys, what] in KEYS" :key="keys">
-        <dt><kbd>{{ keys }}</kbd></dt>
+        <dt>
+          <kbd>{{ keys }}</kbd>
+        </dt>
         <dd>{{ what }}</dd>
       </template>
     </dl>

@@ -146,6 +146,9 @@ li:last-child .stop::before {
   }
 
   .total {
+    position: sticky;
+    left: 0;
+    width: max-content;
     padding: 6px 12px 0;
   }
 

@@ -54,7 +54,14 @@ function onKey(event: KeyboardEvent): void {
       <form v-else-if="open.ask.type === 'number'" @submit.prevent="saying.submitNumber()">
         <label>
           {{ open.label }}, {{ open.ask.unit }}
-          <input ref="field" v-model="typed" class="field number" inputmode="decimal" autocomplete="off" enterkeyhint="done" />
+          <input
+            ref="field"
+            v-model="typed"
+            class="field number"
+            inputmode="decimal"
+            autocomplete="off"
+            enterkeyhint="done"
+          />
         </label>
         <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
         <div v-if="question" class="question" role="alertdialog" aria-label="Is this right?">
@@ -91,7 +98,9 @@ function onKey(event: KeyboardEvent): void {
           >
             {{ words.severity[severity] }}
           </button>
-          <p class="quiet">Noisy breathing, prolapse, straining, twitching, a wound or collapse: the vet comes first.</p>
+          <p class="quiet">
+            Noisy breathing, prolapse, straining, twitching, a wound or collapse: the vet comes first.
+          </p>
         </div>
         <button v-else type="submit" class="primary">Keep</button>
       </form>

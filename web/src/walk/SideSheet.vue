@@ -38,15 +38,26 @@ const shown = computed(() =>
     .filter(({ status }) => status !== 'notYet')
     .sort((a, b) => PRESSING.indexOf(a.status) - PRESSING.indexOf(b.status)),
 )
-const coming = computed(() => day.value.tasks.filter(({ status, dueOn }) => status === 'notYet' && dueOn !== null))
+const coming = computed(() =>
+  day.value.tasks.filter(({ status, dueOn }) => status === 'notYet' && dueOn !== null),
+)
 const canTouch = computed(
-  () => round.mayWrite && shown.value.some((task) => (task.status === 'due' || task.status === 'late') && canBeAsPlanned(task)),
+  () =>
+    round.mayWrite &&
+    shown.value.some((task) => (task.status === 'due' || task.status === 'late') && canBeAsPlanned(task)),
 )
 const lately = computed(() => [...record.recent(residentId)].reverse().slice(0, LATELY))
 const about = computed(() => {
   const one = resident.value
   if (!one) return ''
-  const head = one.lives === 'colony' ? (one.count ? `about ${one.count}` : 'colony') : one.sex === 'unknown' ? '' : one.sex
+  const head =
+    one.lives === 'colony'
+      ? one.count
+        ? `about ${one.count}`
+        : 'colony'
+      : one.sex === 'unknown'
+        ? ''
+        : one.sex
   const weight = day.value.weight ? sayGrams(day.value.weight.grams) : ''
   return [species.value?.common, head, one.accession, weight].filter(Boolean).join(' · ')
 })
@@ -79,7 +90,9 @@ function under(task: Task): string {
       <div>
         <h2>{{ resident?.name }}</h2>
         <p class="quiet small">{{ about }}</p>
-        <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }">Open the record</RouterLink>
+        <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }"
+          >Open the record</RouterLink
+        >
       </div>
       <button type="button" class="plain close" aria-label="Close" @click="emit('close')">✕</button>
     </header>
@@ -87,7 +100,11 @@ function under(task: Task): string {
     <ul v-if="day.verdicts.length > 0" class="verdicts">
       <li v-for="(verdict, index) in day.verdicts" :key="index" :class="verdict.severity">
         <strong>{{ sayVerdict(verdict, teller) }}</strong>
-        <Because v-if="verdict.because.length > 0" :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
+        <Because
+          v-if="verdict.because.length > 0"
+          :reasons="verdict.because"
+          :label="sayVerdict(verdict, teller)"
+        />
       </li>
     </ul>
     <ul v-if="day.holds.length > 0" class="holds">
@@ -99,12 +116,20 @@ function under(task: Task): string {
 
     <ul class="tasks">
       <li v-for="task in shown" :key="task.duty.id">
-        <DutyMark :does="task.duty.does" :status="task.status" :days-over="task.daysOver" :name="task.duty.label ?? ''" />
+        <DutyMark
+          :does="task.duty.does"
+          :status="task.status"
+          :days-over="task.daysOver"
+          :name="task.duty.label ?? ''"
+        />
         <div>
           <strong>{{ says(task) }}</strong>
           <div class="under quiet small">
             {{ under(task) }}
-            <Because :reasons="[...(task.offering?.because ?? []), ...task.because]" :label="dutyName(task)" />
+            <Because
+              :reasons="[...(task.offering?.because ?? []), ...task.because]"
+              :label="dutyName(task)"
+            />
           </div>
         </div>
         <button
@@ -122,7 +147,12 @@ function under(task: Task): string {
     <button v-if="canTouch" type="button" class="primary planned" @click="emit('planned')">
       {{ words.asPlanned }} <kbd>Enter</kbd>
     </button>
-    <SayPanel v-if="round.mayWrite" :key="residentId" :class="{ first: saying.open.value }" :saying="saying" />
+    <SayPanel
+      v-if="round.mayWrite"
+      :key="residentId"
+      :class="{ first: saying.open.value }"
+      :saying="saying"
+    />
 
     <section v-if="plan && plan.cautions.length > 0" class="careful">
       <h3>Careful</h3>
@@ -132,14 +162,17 @@ function under(task: Task): string {
       <h3>Just now</h3>
       <ul class="small">
         <li v-for="entry in lately" :key="entry.uid">
-          {{ today.clock(entry.occurredAt) }} {{ site.initialsOf(entry.author) }} · {{ sayEntry(entry, today.day) }}
+          {{ today.clock(entry.occurredAt) }} {{ site.initialsOf(entry.author) }} ·
+          {{ sayEntry(entry, today.day) }}
         </li>
       </ul>
     </section>
     <section v-if="coming.length > 0">
       <h3>Coming</h3>
       <ul class="small">
-        <li v-for="task in coming" :key="task.duty.id">{{ dutyName(task) }} {{ sayDate(task.dueOn ?? 0, today.day) }}</li>
+        <li v-for="task in coming" :key="task.duty.id">
+          {{ dutyName(task) }} {{ sayDate(task.dueOn ?? 0, today.day) }}
+        </li>
       </ul>
     </section>
   </aside>

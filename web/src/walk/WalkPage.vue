@@ -1,7 +1,16 @@
 <script setup lang="ts">
 import type { Barrier, DutyKind, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
-import { computed, defineAsyncComponent, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
+import {
+  computed,
+  defineAsyncComponent,
+  nextTick,
+  onMounted,
+  onUnmounted,
+  shallowRef,
+  useTemplateRef,
+  watch,
+} from 'vue'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
@@ -123,7 +132,8 @@ function isTyping(target: EventTarget | null): boolean {
 }
 
 function onKey(event: KeyboardEvent): void {
-  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
+    return
   const direction = ARROWS[event.key]
   if (direction) {
     event.preventDefault()
@@ -136,9 +146,15 @@ function onKey(event: KeyboardEvent): void {
   }
   if (saying.open.value) return
   // Enter on a button is that button's.
-  if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a, summary')) return
+  if (
+    event.key === 'Enter' &&
+    event.target instanceof HTMLElement &&
+    event.target.closest('button, a, summary')
+  )
+    return
   const action = ACTIONS[event.key]
-  const exception = round.mayWrite && round.focused ? saying.exceptions.value.find(({ key }) => key === event.key) : undefined
+  const exception =
+    round.mayWrite && round.focused ? saying.exceptions.value.find(({ key }) => key === event.key) : undefined
   if (!action && !exception) return
   event.preventDefault()
   if (action) action()
@@ -151,7 +167,8 @@ function onKey(event: KeyboardEvent): void {
 watch(
   () => round.stop,
   (stop) => {
-    if (stop && (round.focused === null || !stop.residents.includes(round.focused))) round.focused = stop.residents[0] ?? null
+    if (stop && (round.focused === null || !stop.residents.includes(round.focused)))
+      round.focused = stop.residents[0] ?? null
   },
   { immediate: true },
 )
@@ -162,9 +179,23 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 <template>
   <div class="walk" :class="{ sheetOpen }">
     <RouteRail @go="go" />
-    <main ref="board" class="board" @pointerdown="press.down" @pointermove="press.move" @pointerup="press.up" @pointercancel="press.cancel" @contextmenu="press.menu" @click="press.click">
+    <main
+      ref="board"
+      class="board"
+      @pointerdown="press.down"
+      @pointermove="press.move"
+      @pointerup="press.up"
+      @pointercancel="press.cancel"
+      @contextmenu="press.menu"
+      @click="press.click"
+    >
       <h1 class="hidden-text">{{ words.walk }}: {{ round.stop?.title }}</h1>
-      <CrossBarrier v-if="gate" :barrier="gate.barrier" :back="gate.back" @crossed="round.crossedTo = gate.barrier" />
+      <CrossBarrier
+        v-if="gate"
+        :barrier="gate.barrier"
+        :back="gate.back"
+        @crossed="round.crossedTo = gate.barrier"
+      />
       <template v-else-if="round.stop">
         <BayFace
           v-for="one in round.stop.faces"

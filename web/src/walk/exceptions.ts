@@ -17,7 +17,12 @@ export type Ask =
   | { type: 'nothing'; draft: Draft }
   | { type: 'number'; unit: string; draft: (value: number) => Draft }
   | { type: 'choice'; options: { key: string; label: string; draft: Draft }[] }
-  | { type: 'text'; prompt: string; draft: (text: string) => Draft; severity?: (text: string, severity: Severity) => Draft }
+  | {
+      type: 'text'
+      prompt: string
+      draft: (text: string) => Draft
+      severity?: (text: string, severity: Severity) => Draft
+    }
 
 export interface Exception {
   id: string
@@ -82,7 +87,13 @@ function feeding(residentId: string, task: Task): Exception[] {
 }
 
 function bowl(residentId: string, task: Task): Exception {
-  const say = (key: string, label: string, found: 'empty' | 'leftovers' | 'full', leftFraction?: number, refilled?: boolean) => ({
+  const say = (
+    key: string,
+    label: string,
+    found: 'empty' | 'leftovers' | 'full',
+    leftFraction?: number,
+    refilled?: boolean,
+  ) => ({
     key,
     label,
     draft: {
@@ -136,8 +147,14 @@ function skin(residentId: string, group: SheetGroup): Exception {
   })
   if (stages.includes('shed')) {
     options.push(
-      { label: 'Shed, eye caps still on', payload: { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] } },
-      { label: 'Shed, toes or tail tip still on', payload: { stage: 'shed', how: 'inPieces', retained: ['toes', 'tailTip'] } },
+      {
+        label: 'Shed, eye caps still on',
+        payload: { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] },
+      },
+      {
+        label: 'Shed, toes or tail tip still on',
+        payload: { stage: 'shed', how: 'inPieces', retained: ['toes', 'tailTip'] },
+      },
     )
   }
   return {
@@ -159,7 +176,15 @@ function dutyOf(day: ResidentDay, does: DutyKind): string | undefined {
   return day.tasks.find(({ duty }) => duty.does === does)?.duty.id
 }
 
-const PERSON_HOLDS: readonly HoldKind[] = ['gravid', 'leaveBe', 'winterRest', 'founding', 'settling', 'vetOrder', 'incubating']
+const PERSON_HOLDS: readonly HoldKind[] = [
+  'gravid',
+  'leaveBe',
+  'winterRest',
+  'founding',
+  'settling',
+  'vetOrder',
+  'incubating',
+]
 
 function holding(residentId: string, { holds }: ResidentDay): Exception[] {
   const set: Exception = {
@@ -206,7 +231,11 @@ function general(residentId: string, day: ResidentDay): Exception[] {
       ask: {
         type: 'number',
         unit: 'g',
-        draft: (grams) => ({ residentId, kind: 'weighed', payload: { ...(weigh && { duty: weigh }), grams } }),
+        draft: (grams) => ({
+          residentId,
+          kind: 'weighed',
+          payload: { ...(weigh && { duty: weigh }), grams },
+        }),
       },
     },
     {

@@ -53,7 +53,8 @@ export function usePress({ onTap, onLabel, onHold, holdMs = 480 }: PressOptions)
       const held = wasHeld
       wasHeld = false
       if (residentId === null || held || event.button !== 0) return
-      const onLabelPart = event.target instanceof Element && event.target.closest('[data-part="label"]') !== null
+      const onLabelPart =
+        event.target instanceof Element && event.target.closest('[data-part="label"]') !== null
       if (onLabelPart) onLabel(residentId)
       else onTap(residentId)
     },

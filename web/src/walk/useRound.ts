@@ -144,8 +144,18 @@ export const useRound = defineStore('round', () => {
         const shelves = shelvesOf(bay, barrier, inBay)
         return { bay, shelves, residents: shelves.flat().flatMap(({ residents }) => residents) }
       })
-      const apart = barrier !== room.barrier && bays.length === 1 ? `, ${bays[0]?.name.toLowerCase() ?? ''}` : ''
-      return [{ key, room, barrier, title: `${room.name}${apart}`, faces, residents: faces.flatMap((face) => face.residents) }]
+      const apart =
+        barrier !== room.barrier && bays.length === 1 ? `, ${bays[0]?.name.toLowerCase() ?? ''}` : ''
+      return [
+        {
+          key,
+          room,
+          barrier,
+          title: `${room.name}${apart}`,
+          faces,
+          residents: faces.flatMap((face) => face.residents),
+        },
+      ]
     })
     return list.sort((a, b) => a.barrier - b.barrier || a.room.order - b.room.order)
   })
@@ -179,7 +189,10 @@ export const useRound = defineStore('round', () => {
   }
 
   /** The entries one touch makes: everything due that needs no number. */
-  function plannedDrafts(residentId: string, only?: (task: Task) => boolean): { drafts: Draft[]; says: string[] } {
+  function plannedDrafts(
+    residentId: string,
+    only?: (task: Task) => boolean,
+  ): { drafts: Draft[]; says: string[] } {
     const drafts: Draft[] = []
     const says: string[] = []
     for (const task of dayOf(residentId).tasks) {
@@ -202,7 +215,9 @@ export const useRound = defineStore('round', () => {
 
   /** Logs many at once, every duty or one kind. Returns how many residents. */
   function touchAll(residentIds: readonly string[], title: string, does?: Task['duty']['does']): number {
-    const each = residentIds.map((id) => plannedDrafts(id, does && ((task) => task.duty.does === does)).drafts)
+    const each = residentIds.map(
+      (id) => plannedDrafts(id, does && ((task) => task.duty.does === does)).drafts,
+    )
     const some = each.filter((drafts) => drafts.length > 0)
     if (some.length > 0) record.keep(some.flat(), `${title}: ${some.length} as planned`)
     return some.length
@@ -216,7 +231,20 @@ export const useRound = defineStore('round', () => {
   }
 
   return {
-    stops, stop, stopKey, focused, crossedTo, mayWrite,
-    dayOf, progress, prep, nameOf, touch, touchAll, toDoAfter, allowed, homeOf,
+    stops,
+    stop,
+    stopKey,
+    focused,
+    crossedTo,
+    mayWrite,
+    dayOf,
+    progress,
+    prep,
+    nameOf,
+    touch,
+    touchAll,
+    toDoAfter,
+    allowed,
+    homeOf,
   }
 })

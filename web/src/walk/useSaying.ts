@@ -89,7 +89,8 @@ export function useSaying(residentId: MaybeRefOrGetter<string | null>, onSaid: (
   /** The keeper looked again and it is so. */
   function insist(): void {
     const ask = open.value?.ask
-    if (question.value && ask?.type === 'number') say(question.value.keep, `${question.value.doubt.value} ${ask.unit}`)
+    if (question.value && ask?.type === 'number')
+      say(question.value.keep, `${question.value.doubt.value} ${ask.unit}`)
   }
 
   function takeInstead(value: number): void {
@@ -113,8 +114,19 @@ export function useSaying(residentId: MaybeRefOrGetter<string | null>, onSaid: (
   }
 
   return {
-    open, typed, complaint, question, exceptions,
-    choose, option, submitNumber, insist, takeInstead, typeAgain, submitText, reset,
+    open,
+    typed,
+    complaint,
+    question,
+    exceptions,
+    choose,
+    option,
+    submitNumber,
+    insist,
+    takeInstead,
+    typeAgain,
+    submitText,
+    reset,
   }
 }
 

@@ -1,4 +1,14 @@
-import type { BatchAnswer, KeptEntry, Me, PostedEntry, Presence, Problem, SignIn, Site, SwitchPerson } from '@kobrin/contract'
+import type {
+  BatchAnswer,
+  KeptEntry,
+  Me,
+  PostedEntry,
+  Presence,
+  Problem,
+  SignIn,
+  Site,
+  SwitchPerson,
+} from '@kobrin/contract'
 import { PATHS, recordPath } from '@kobrin/contract'
 import type { ResidentState } from '@kobrin/core'
 
@@ -28,11 +38,17 @@ export interface States {
   states: Record<string, { seq: number; state: ResidentState }>
 }
 
+/** A back room's network may swallow a request without a word. */
+const PATIENCE_MS = 20_000
+
 type Fetch = typeof globalThis.fetch
 
 async function problemOf(response: Response): Promise<ApiProblem> {
   const body = (await response.json().catch(() => null)) as Problem | null
-  return new ApiProblem(response.status, body ?? { code: 'internal', message: `The server answered ${response.status}.` })
+  return new ApiProblem(
+    response.status,
+    body ?? { code: 'internal', message: `The server answered ${response.status}.` },
+  )
 }
 
 export type Api = ReturnType<typeof createApi>
@@ -44,7 +60,11 @@ export function createApi(fetch: Fetch = globalThis.fetch.bind(globalThis)) {
     try {
       response = await fetch(path, {
         method,
-        ...(body !== undefined && { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+        signal: AbortSignal.timeout(PATIENCE_MS),
+        ...(body !== undefined && {
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        }),
       })
     } catch (cause) {
       throw new Unreachable(cause)
@@ -55,12 +75,13 @@ export function createApi(fetch: Fetch = globalThis.fetch.bind(globalThis)) {
 
   return {
     signIn: (body: SignIn) => call<Me>('POST', PATHS.session, body),
-    signOut: () => call<void>('DELETE', PATHS.session),
+    signOut: () => call<undefined>('DELETE', PATHS.session),
     presence: () => call<Presence>('GET', PATHS.session),
     switchPerson: (body: SwitchPerson) => call<Me>('POST', PATHS.switchPerson, body),
     enrolDevice: (name: string) => call<Me>('POST', PATHS.device, { name }),
     site: () => call<Site>('GET', PATHS.site),
-    states: (of?: readonly string[]) => call<States>('GET', of ? `${PATHS.states}?of=${of.join(',')}` : PATHS.states),
+    states: (of?: readonly string[]) =>
+      call<States>('GET', of ? `${PATHS.states}?of=${of.join(',')}` : PATHS.states),
     append: (entries: readonly PostedEntry[]) => call<BatchAnswer>('POST', PATHS.entries, { entries }),
     record: (residentId: string) => call<{ entries: KeptEntry[] }>('GET', recordPath(residentId)),
   }

@@ -7,7 +7,11 @@ import type { Teller } from './reasons.ts'
 export function sayOffering({ item, size, count, grams, supplements }: Offering): string {
   const pieces = count ? `${sayRange(count)} ` : ''
   const sized = size === undefined ? item : count && count[1] === 1 ? `${size} ${item}` : `${item} ${size}`
-  const about = grams ? (count ? `, about ${sayRange(grams, (value) => spaced(Math.round(value)))} g` : `, ${sayGrams(grams[1])}`) : ''
+  const about = grams
+    ? count
+      ? `, about ${sayRange(grams, (value) => spaced(Math.round(value)))} g`
+      : `, ${sayGrams(grams[1])}`
+    : ''
   const with_ = supplements.length > 0 ? `, ${supplements.join(' and ')}` : ''
   return `${pieces}${sized}${about}${with_}`
 }
@@ -77,10 +81,12 @@ export function sayCell(resident: ResidentDay, teller: Teller): { text: string; 
   const watch = verdicts.find(({ severity }) => severity === 'watch')
   if (watch) return { text: sayVerdict(watch, teller), tone: 'watch' }
   const toDo = tasks.filter(({ status }) => status === 'due' || status === 'late')
-  const first = toDo.find(({ duty }) => duty.does === 'feed') ?? toDo.find(({ duty }) => duty.does === 'weigh') ?? toDo[0]
+  const first =
+    toDo.find(({ duty }) => duty.does === 'feed') ?? toDo.find(({ duty }) => duty.does === 'weigh') ?? toDo[0]
   if (first) return { text: sayTask(first), tone: 'plain' }
   const later = tasks.find(({ opensAtMinute }) => opensAtMinute !== undefined)
-  if (later) return { text: `${dutyName(later)} after ${sayMinuteOfDay(later.opensAtMinute ?? 0)}`, tone: 'done' }
+  if (later)
+    return { text: `${dutyName(later)} after ${sayMinuteOfDay(later.opensAtMinute ?? 0)}`, tone: 'done' }
   const done = sayDone(tasks)
   if (done) return { text: done, tone: 'done' }
   const next = tasks

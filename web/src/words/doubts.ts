@@ -20,4 +20,3 @@ export function sayDoubt(doubt: Doubt): string {
       return `${value}? It measured ${usual} before, and this part does not shrink.`
   }
 }
-

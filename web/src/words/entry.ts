@@ -16,7 +16,8 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
       return `${amount}${item}${size ? ` ${size}` : ''}${dust}: ${words.outcome[outcome]}${why ? ` (${why})` : ''}`
     }
     case 'bowl': {
-      const left = payload.leftFraction === undefined ? '' : `, ${Math.round(payload.leftFraction * 100)} % left`
+      const left =
+        payload.leftFraction === undefined ? '' : `, ${Math.round(payload.leftFraction * 100)} % left`
       return `Bowl found ${payload.found}${left}${payload.refilled ? ', refilled' : ''}`
     }
     case 'watered':
@@ -54,6 +55,7 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
 /** What an entry says, in one line. */
 export function sayEntry(entry: Entry, today: number): string {
   if (entry.kind === 'retracted') return `Took back an entry: ${entry.payload.why}`
-  if (entry.kind === 'corrected') return `Corrected to: ${sayFact(entry.payload.to as Fact, today)}. ${entry.payload.why}`
+  if (entry.kind === 'corrected')
+    return `Corrected to: ${sayFact(entry.payload.to, today)}. ${entry.payload.why}`
   return sayFact(entry, today)
 }

@@ -38,6 +38,9 @@ export function sayMinuteOfDay(minute: number): string {
   return `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 }
 
-export function sayRange([low, high]: readonly [number, number], say: (value: number) => string = spaced): string {
+export function sayRange(
+  [low, high]: readonly [number, number],
+  say: (value: number) => string = spaced,
+): string {
   return low === high ? say(low) : `${say(low)}–${say(high)}`
 }

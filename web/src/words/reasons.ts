@@ -38,7 +38,8 @@ function sayAmount(amount: AmountRule): string {
 }
 
 function saySupplement({ name, everyMeals, everyDays }: SupplementRule): string {
-  if (everyMeals !== undefined) return everyMeals === 1 ? `${name} with every meal.` : `${name} with every ${everyMeals} meals.`
+  if (everyMeals !== undefined)
+    return everyMeals === 1 ? `${name} with every meal.` : `${name} with every ${everyMeals} meals.`
   return `${name} every ${everyDays ?? 0} days.`
 }
 
@@ -117,7 +118,9 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
     case 'itemRefused':
       return `${reason.item} refused ${reason.inRow} times in a row.`
     case 'seen':
-      return reason.day === null ? 'Never seen on record.' : `Last seen ${on(reason.day)}; ${reason.searches} looks since.`
+      return reason.day === null
+        ? 'Never seen on record.'
+        : `Last seen ${on(reason.day)}; ${reason.searches} looks since.`
     case 'fedBy':
       return `${who(reason.by)} fed at ${clock(reason.at)}.`
     case 'observed':

@@ -1,0 +1,85 @@
+import prettier from 'eslint-config-prettier'
+import vue from 'eslint-plugin-vue'
+import globals from 'globals'
+import tseslint from 'typescript-eslint'
+
+/** Arrows point one way: core ← contract ← server, web; demo and bench stand on core and contract. */
+const floors = {
+  core: ['contract', 'server', 'web', 'demo', 'cli', 'e2e', 'bench'],
+  contract: ['server', 'web', 'demo', 'cli', 'e2e', 'bench'],
+  server: ['web', 'demo', 'cli', 'e2e', 'bench'],
+  web: ['server', 'demo', 'cli', 'e2e', 'bench'],
+  demo: ['server', 'web', 'cli', 'e2e', 'bench'],
+}
+
+function boundaries([floor, above]) {
+  const patterns = above.flatMap((other) => [`@kobrin/${other}`, `@kobrin/${other}/*`, `**/../${other}/**`])
+  const outside = floor === 'core' ? ['node:*', 'fs', 'vue', 'fastify', 'drizzle-orm'] : []
+  return {
+    files: [`${floor}/**/*.{ts,vue}`],
+    ignores: ['**/*.test.ts'],
+    rules: { 'no-restricted-imports': ['error', { patterns: [...patterns, ...outside] }] },
+  }
+}
+
+export default tseslint.config(
+  {
+    ignores: ['**/dist/**', '**/node_modules/**', '.kobrin/**', 'server/migrations/**', '**/test-results/**'],
+  },
+  ...tseslint.configs.strictTypeChecked,
+  ...vue.configs['flat/recommended'],
+  {
+    languageOptions: {
+      globals: { ...globals.node, ...globals.browser },
+      parserOptions: {
+        projectService: { allowDefaultProject: ['*.js'] },
+        extraFileExtensions: ['.vue'],
+        tsconfigRootDir: import.meta.dirname,
+      },
+    },
+    rules: {
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
+      '@typescript-eslint/no-confusing-void-expression': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      '@typescript-eslint/require-await': 'off',
+      'vue/multi-word-component-names': 'off',
+      'vue/require-default-prop': 'off',
+    },
+  },
+  { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
+  {
+    // vue-tsc checks the types of components; to the linter an imported .vue file has none.
+    files: ['web/src/**/*.{ts,vue}'],
+    rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/no-unsafe-argument': 'off' },
+  },
+  // Core is told the time and given its randomness.
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: "CallExpression[callee.object.name='Date'][callee.property.name='now']",
+          message: 'Core is told the time.',
+        },
+        {
+          selector: "CallExpression[callee.object.name='Math'][callee.property.name='random']",
+          message: 'Core is given its randomness.',
+        },
+        {
+          selector: "NewExpression[callee.name='Date'][arguments.length=0]",
+          message: 'Core is told the time.',
+        },
+      ],
+    },
+  },
+  ...Object.entries(floors).map(boundaries),
+  { files: ['**/*.{js,mjs}'], ...tseslint.configs.disableTypeChecked },
+  prettier,
+)

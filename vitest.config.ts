@@ -1,0 +1,27 @@
+import { defineConfig } from 'vitest/config'
+
+const node = (name: string) => ({
+  test: { name, root: `./${name}`, include: ['src/**/*.test.ts'], environment: 'node' },
+})
+
+export default defineConfig({
+  test: {
+    projects: [
+      node('core'),
+      node('contract'),
+      node('demo'),
+      {
+        test: {
+          name: 'server',
+          root: './server',
+          include: ['src/**/*.test.ts'],
+          globalSetup: './src/testing/database.ts',
+          testTimeout: 30_000,
+          hookTimeout: 90_000,
+        },
+      },
+      { test: { name: 'cli', root: './cli', include: ['src/**/*.test.ts'], testTimeout: 60_000 } },
+      { test: { name: 'web', root: './web', include: ['src/**/*.test.ts'], environment: 'happy-dom' } },
+    ],
+  },
+})
