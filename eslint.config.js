@@ -55,7 +55,10 @@ export default tseslint.config(
   {
     // vue-tsc checks the types of components; to the linter an imported .vue file has none.
     files: ['web/src/**/*.{ts,vue}'],
-    rules: { '@typescript-eslint/no-unsafe-assignment': 'off', '@typescript-eslint/no-unsafe-argument': 'off' },
+    rules: {
+      '@typescript-eslint/no-unsafe-assignment': 'off',
+      '@typescript-eslint/no-unsafe-argument': 'off',
+    },
   },
   // Core is told the time and given its randomness.
   {

@@ -1,4 +1,4 @@
-import type { Entry} from '@kobrin/core';
+import type { Entry } from '@kobrin/core'
 import { Amendment, Fact } from '@kobrin/core'
 import { z } from 'zod'
 

@@ -17,7 +17,12 @@ describe('every n days', () => {
     [117, 'late', 3, 3 / 14],
     [128, 'late', 14, 1],
   ])('last done on 100, every 14 ± 2: on day %i it is %s', (day, status, daysOver, lateness) => {
-    expect(dueness(every(14, 2), { day, lastDone: 100, since })).toEqual({ status, dueOn: 114, daysOver, lateness })
+    expect(dueness(every(14, 2), { day, lastDone: 100, since })).toEqual({
+      status,
+      dueOn: 114,
+      daysOver,
+      lateness,
+    })
   })
 
   it('floats: doing it late moves the next one with it', () => {
@@ -25,7 +30,10 @@ describe('every n days', () => {
   })
 
   it('never done falls due on the day the resident came', () => {
-    expect(dueness(every(7), { day: 100, lastDone: null, since })).toMatchObject({ status: 'due', dueOn: 100 })
+    expect(dueness(every(7), { day: 100, lastDone: null, since })).toMatchObject({
+      status: 'due',
+      dueOn: 100,
+    })
   })
 
   it('is not offered again before its day after a refusal', () => {
@@ -37,13 +45,18 @@ describe('every n days', () => {
   it('never goes back from late to less as days pass, and lateness only grows', () => {
     const rank = { notYet: 0, open: 1, due: 2, late: 3 }
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 0, max: 20 }), fc.nat(200), (days, tolerance, day) => {
-        const on = (at: number) => dueness(every(days, tolerance), { day: at, lastDone: since, since })
-        const today = on(since + day)
-        const tomorrow = on(since + day + 1)
-        expect(rank[tomorrow.status]).toBeGreaterThanOrEqual(rank[today.status])
-        expect(tomorrow.lateness).toBeGreaterThanOrEqual(today.lateness)
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.integer({ min: 0, max: 20 }),
+        fc.nat(200),
+        (days, tolerance, day) => {
+          const on = (at: number) => dueness(every(days, tolerance), { day: at, lastDone: since, since })
+          const today = on(since + day)
+          const tomorrow = on(since + day + 1)
+          expect(rank[tomorrow.status]).toBeGreaterThanOrEqual(rank[today.status])
+          expect(tomorrow.lateness).toBeGreaterThanOrEqual(today.lateness)
+        },
+      ),
     )
   })
 })
@@ -51,17 +64,24 @@ describe('every n days', () => {
 describe('n times a week', () => {
   it('falls exactly n times in any 7 days in a row, for every phase', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 7 }), fc.integer({ min: 0, max: 6 }), fc.nat(40_000), (times, phase, first) => {
-        const days = Array.from({ length: 7 }, (_, index) => first + index)
-        expect(days.filter((day) => fallsInWeek(day, times, phase))).toHaveLength(times)
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 7 }),
+        fc.integer({ min: 0, max: 6 }),
+        fc.nat(40_000),
+        (times, phase, first) => {
+          const days = Array.from({ length: 7 }, (_, index) => first + index)
+          expect(days.filter((day) => fallsInWeek(day, times, phase))).toHaveLength(times)
+        },
+      ),
     )
   })
 
   it('spreads evenly: gaps differ by at most one day', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 7 }), fc.integer({ min: 0, max: 6 }), (times, phase) => {
-        const days = Array.from({ length: 70 }, (_, day) => day).filter((day) => fallsInWeek(day, times, phase))
+        const days = Array.from({ length: 70 }, (_, day) => day).filter((day) =>
+          fallsInWeek(day, times, phase),
+        )
         const gaps = days.slice(1).map((day, index) => day - (days[index] ?? 0))
         expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1)
       }),
@@ -70,7 +90,9 @@ describe('n times a week', () => {
 
   it('a missed one is late until the next takes its place', () => {
     const twice: Cadence = { type: 'perWeek', times: 2, phase: 0, tolerance: 0 }
-    const falls = Array.from({ length: 14 }, (_, index) => 1000 + index).filter((day) => fallsInWeek(day, 2, 0))
+    const falls = Array.from({ length: 14 }, (_, index) => 1000 + index).filter((day) =>
+      fallsInWeek(day, 2, 0),
+    )
     const [first = 0, second = 0] = falls
     const on = (day: number) => dueness(twice, { day, lastDone: first - 1, since: 0 }).status
     expect(on(first)).toBe('due')
@@ -82,7 +104,8 @@ describe('n times a week', () => {
 
 describe('fixed weekdays', () => {
   const tuesdayAndFriday: Cadence = { type: 'weekdays', on: [2, 5], tolerance: 1 }
-  const tuesday = Array.from({ length: 7 }, (_, index) => 20_000 + index).find((day) => weekdayOf(day) === 2) ?? 0
+  const tuesday =
+    Array.from({ length: 7 }, (_, index) => 20_000 + index).find((day) => weekdayOf(day) === 2) ?? 0
 
   it.each([
     [0, 'due'],
@@ -99,7 +122,9 @@ describe('fixed weekdays', () => {
   })
 
   it('one that fell before the resident came is not held against it', () => {
-    expect(dueness(tuesdayAndFriday, { day: tuesday + 1, lastDone: null, since: tuesday + 1 }).status).toBe('notYet')
+    expect(dueness(tuesdayAndFriday, { day: tuesday + 1, lastDone: null, since: tuesday + 1 }).status).toBe(
+      'notYet',
+    )
   })
 })
 
@@ -107,12 +132,18 @@ describe('the other cadences', () => {
   it('an empty bowl is due at once, a look at its interval', () => {
     const bowl: Cadence = { type: 'whenEmpty', lookEvery: 3, tolerance: 0 }
     expect(dueness(bowl, { day: 101, lastDone: 100, since }).status).toBe('notYet')
-    expect(dueness(bowl, { day: 101, lastDone: 100, since, emptySince: 100 })).toMatchObject({ status: 'late', dueOn: 100 })
+    expect(dueness(bowl, { day: 101, lastDone: 100, since, emptySince: 100 })).toMatchObject({
+      status: 'late',
+      dueOn: 100,
+    })
     expect(dueness(bowl, { day: 103, lastDone: 100, since }).status).toBe('due')
   })
 
   it('once is once', () => {
-    expect(dueness({ type: 'once', day: 110 }, { day: 112, lastDone: null, since })).toMatchObject({ status: 'late', daysOver: 2 })
+    expect(dueness({ type: 'once', day: 110 }, { day: 112, lastDone: null, since })).toMatchObject({
+      status: 'late',
+      daysOver: 2,
+    })
     expect(dueness({ type: 'once', day: 110 }, { day: 112, lastDone: 111, since }).status).toBe('notYet')
   })
 
@@ -121,6 +152,9 @@ describe('the other cadences', () => {
     expect(dueness(after, { day: 120, lastDone: null, since, eventDay: null }).status).toBe('notYet')
     expect(dueness(after, { day: 125, lastDone: null, since, eventDay: 120 }).status).toBe('due')
     expect(dueness(after, { day: 130, lastDone: 126, since, eventDay: 120 }).status).toBe('notYet')
-    expect(dueness(after, { day: 140, lastDone: 126, since, eventDay: 134 })).toMatchObject({ status: 'due', dueOn: 139 })
+    expect(dueness(after, { day: 140, lastDone: 126, since, eventDay: 134 })).toMatchObject({
+      status: 'due',
+      dueOn: 139,
+    })
   })
 })

@@ -6,7 +6,7 @@ import { HoldKind } from '../holds/holdKind.ts'
 import { DutyKind } from '../plan/duty.ts'
 import { Plan } from '../plan/plan.ts'
 import { Barrier, Place } from '../walk/place.ts'
-import type { Task } from '../walk/task.ts'
+import type { Offering, Task } from '../walk/task.ts'
 import { walk } from '../walk/walk.ts'
 import type { Computation } from './computation.ts'
 
@@ -27,6 +27,15 @@ const Input = z.strictObject({
 const range = z.tuple([z.number(), z.number()])
 const Because = z.array(z.looseObject({}))
 
+const OfferingOut = z.strictObject({
+  item: z.string(),
+  size: z.string().optional(),
+  count: range.optional(),
+  grams: range.optional(),
+  supplements: z.array(z.string()),
+  because: Because,
+})
+
 const TaskOut = z.strictObject({
   resident: z.string(),
   duty: z.string(),
@@ -37,16 +46,8 @@ const TaskOut = z.strictObject({
   lateness: z.number(),
   hold: HoldKind.optional(),
   opensAtMinute: z.number().optional(),
-  offering: z
-    .strictObject({
-      item: z.string(),
-      size: z.string().optional(),
-      count: range.optional(),
-      grams: range.optional(),
-      supplements: z.array(z.string()),
-      because: Because,
-    })
-    .optional(),
+  offering: OfferingOut.optional(),
+  ahead: OfferingOut.optional(),
   nothingToOffer: z.boolean().optional(),
   done: z
     .strictObject({ at: z.string(), by: z.string(), uid: z.string(), outcome: FeedOutcome.optional() })
@@ -111,22 +112,20 @@ const Output = z.strictObject({
 
 type Out = z.input<typeof Output>
 
-function taskOut(resident: string, { duty, ...task }: Task): z.input<typeof TaskOut> {
-  const { offering, ...rest } = task
+function offeringOut({ count, grams, ...offering }: Offering): z.input<typeof OfferingOut> {
+  return { ...offering, ...(count && { count: [...count] }), ...(grams && { grams: [...grams] }) }
+}
+
+function taskOut(resident: string, { duty, offering, ahead, ...task }: Task): z.input<typeof TaskOut> {
   return {
     resident,
     duty: duty.id,
     does: duty.does,
     people: duty.people,
     competence: duty.competence ?? null,
-    ...rest,
-    ...(offering && {
-      offering: {
-        ...offering,
-        count: offering.count && [...offering.count],
-        grams: offering.grams && [...offering.grams],
-      },
-    }),
+    ...task,
+    ...(offering && { offering: offeringOut(offering) }),
+    ...(ahead && { ahead: offeringOut(ahead) }),
   }
 }
 

@@ -77,7 +77,11 @@ describe('the fold', () => {
   it('the later of two corrections counts', () => {
     const fact = entryOn(0, 'weighed', { grams: 1.6 })
     const to = (grams: number) => ({ kind: 'weighed' as const, payload: { grams } })
-    const first = { ...retraction(fact), kind: 'corrected', payload: { target: fact.uid, to: to(16), why: 'Slip.' } } as Entry
+    const first = {
+      ...retraction(fact),
+      kind: 'corrected',
+      payload: { target: fact.uid, to: to(16), why: 'Slip.' },
+    } as Entry
     const second = {
       ...retraction(fact, undefined, 2),
       kind: 'corrected',
@@ -102,7 +106,11 @@ describe('meals', () => {
 
   it('a meal left to find and found uneaten becomes a refusal', () => {
     const { feeds } = replay([meal(0, 'taken'), meal(4, 'left'), entryOn(5, 'bowl', { found: 'full' })])
-    expect(feeds['feed']).toMatchObject({ refusals: 1, lastMeal: { day: FIRST_DAY }, lastOffer: { outcome: 'refused' } })
+    expect(feeds['feed']).toMatchObject({
+      refusals: 1,
+      lastMeal: { day: FIRST_DAY },
+      lastOffer: { outcome: 'refused' },
+    })
   })
 
   it('not offering changes neither meals nor refusals', () => {
@@ -121,13 +129,19 @@ describe('meals', () => {
 
 describe('sheds and molts', () => {
   it('a clearer sign does not restart the clock', () => {
-    const state = replay([entryOn(0, 'ecdysis', { stage: 'dull' }), entryOn(3, 'ecdysis', { stage: 'inBlue' })])
+    const state = replay([
+      entryOn(0, 'ecdysis', { stage: 'dull' }),
+      entryOn(3, 'ecdysis', { stage: 'inBlue' }),
+    ])
     expect(state.ecdysis).toMatchObject({ stage: 'inBlue', since: FIRST_DAY })
   })
 
   it('a molt leaves the animal soft until somebody says it hardened', () => {
     const molted = [entryOn(0, 'ecdysis', { stage: 'premolt' }), entryOn(9, 'ecdysis', { stage: 'molted' })]
-    expect(replay(molted)).toMatchObject({ sheds: [FIRST_DAY + 9], ecdysis: { stage: 'soft', since: FIRST_DAY + 9 } })
+    expect(replay(molted)).toMatchObject({
+      sheds: [FIRST_DAY + 9],
+      ecdysis: { stage: 'soft', since: FIRST_DAY + 9 },
+    })
     expect(replay([...molted, entryOn(20, 'ecdysis', { stage: 'hardened' })]).ecdysis).toBeNull()
   })
 
@@ -138,7 +152,10 @@ describe('sheds and molts', () => {
   })
 
   it('sealing in is not a sighting', () => {
-    const { seenOn } = replay([entryOn(0, 'sighted', { seen: true }), entryOn(4, 'ecdysis', { stage: 'sealedIn' })])
+    const { seenOn } = replay([
+      entryOn(0, 'sighted', { seen: true }),
+      entryOn(4, 'ecdysis', { stage: 'sealedIn' }),
+    ])
     expect(seenOn).toBe(FIRST_DAY)
   })
 })

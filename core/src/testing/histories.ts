@@ -1,9 +1,12 @@
 import fc from 'fast-check'
 import type { Entry, Fact } from '../entries/entry.ts'
-import { payloads } from '../entries/entry.ts'
+import type { payloads } from '../entries/entry.ts'
 
 const RESIDENT = '00000000-0000-7000-8000-000000000001'
-export const KEEPERS = ['00000000-0000-7000-8000-00000000000a', '00000000-0000-7000-8000-00000000000b'] as const
+export const KEEPERS = [
+  '00000000-0000-7000-8000-00000000000a',
+  '00000000-0000-7000-8000-00000000000b',
+] as const
 
 /** 2026-01-01 */
 export const FIRST_DAY = 20_454
@@ -19,7 +22,7 @@ export function entryOn<K extends Fact['kind']>(
   day: number,
   kind: K,
   payload: Extract<Fact, { kind: K }>['payload'],
-  { minute = 480, author = KEEPERS[0] as string, uid = uidOf((made += 1)) } = {},
+  { minute = 480, author = KEEPERS[0], uid = uidOf((made += 1)) } = {},
 ): Entry {
   const occurredAt = new Date((FIRST_DAY + day) * 86_400_000 + minute * 60_000).toISOString()
   return { uid, residentId: RESIDENT, kind, occurredAt, day: FIRST_DAY + day, author, payload } as Entry
@@ -56,10 +59,16 @@ const payload = fc.oneof(
   }),
   fc.record({ kind: some('watered' as const), payload: fc.constant({}) }),
   fc.record({ kind: some('cleaned' as const), payload: fc.record({ scope: some('spot', 'full') }) }),
-  fc.record({ kind: some('weighed' as const), payload: fc.record({ grams: fc.double({ min: 1, max: 3000, noNaN: true }) }) }),
+  fc.record({
+    kind: some('weighed' as const),
+    payload: fc.record({ grams: fc.double({ min: 1, max: 3000, noNaN: true }) }),
+  }),
   fc.record({
     kind: some('measured' as const),
-    payload: fc.record({ part: some('length', 'headWidth'), mm: fc.double({ min: 1, max: 900, noNaN: true }) }),
+    payload: fc.record({
+      part: some('length', 'headWidth'),
+      mm: fc.double({ min: 1, max: 900, noNaN: true }),
+    }),
   }),
   fc.record({
     kind: some('ecdysis' as const),
@@ -68,9 +77,15 @@ const payload = fc.oneof(
     }),
   }),
   fc.record({ kind: some('sighted' as const), payload: fc.record({ seen: fc.boolean() }) }),
-  fc.record({ kind: some('observed' as const), payload: fc.record({ text: some('Odd', 'Well'), severity: some('info', 'watch', 'act') }) }),
+  fc.record({
+    kind: some('observed' as const),
+    payload: fc.record({ text: some('Odd', 'Well'), severity: some('info', 'watch', 'act') }),
+  }),
   fc.record({ kind: some('noted' as const), payload: fc.record({ text: some('a', 'b') }) }),
-  fc.record({ kind: some('held' as const), payload: fc.record({ hold: some('gravid', 'settling'), reason: some('So') }) }),
+  fc.record({
+    kind: some('held' as const),
+    payload: fc.record({ hold: some('gravid', 'settling'), reason: some('So') }),
+  }),
   fc.record({ kind: some('released' as const), payload: fc.record({ hold: some('gravid', 'inBlue') }) }),
 )
 
@@ -84,12 +99,16 @@ interface Step {
 const step: fc.Arbitrary<Step> = fc.record({
   what: payload,
   gapMinutes: fc.integer({ min: 0, max: 3000 }),
-  amend: fc.oneof({ weight: 6, arbitrary: some('no' as const) }, { weight: 1, arbitrary: some('retract' as const, 'correct' as const) }),
+  amend: fc.oneof(
+    { weight: 6, arbitrary: some('no' as const) },
+    { weight: 1, arbitrary: some('retract' as const, 'correct' as const) },
+  ),
   target: fc.nat(50),
 })
 
 function amendment(stamp: object, target: Entry, { amend, what }: Step): Entry | null {
-  if (amend === 'retract') return { ...stamp, kind: 'retracted', payload: { target: target.uid, why: 'No.' } } as Entry
+  if (amend === 'retract')
+    return { ...stamp, kind: 'retracted', payload: { target: target.uid, why: 'No.' } } as Entry
   if (target.kind !== what.kind) return null
   return { ...stamp, kind: 'corrected', payload: { target: target.uid, to: what, why: 'So.' } } as Entry
 }

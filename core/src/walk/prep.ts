@@ -65,10 +65,9 @@ function carried(list: Map<string, CarryItem>, offering: Offering): void {
 }
 
 /** Days from now to a meal under preparation, when today is the day to begin it. */
-function begins(task: Task, day: Day): AheadItem['do'] | null {
-  const { offering, dueOn } = task
-  if (!offering || dueOn === null || task.status !== 'notYet') return null
-  const food = task.duty.foods?.find(({ item }) => item === offering.item)
+function begins({ ahead, dueOn, duty }: Task, day: Day): AheadItem['do'] | null {
+  if (!ahead || dueOn === null) return null
+  const food = duty.foods?.find(({ item }) => item === ahead.item)
   const lead = Math.ceil(dueOn) - day
   if (food?.thawDays && food.thawDays === lead) return 'thaw'
   if (food?.gutLoadDays && food.gutLoadDays === lead) return 'gutLoad'
@@ -76,17 +75,17 @@ function begins(task: Task, day: Day): AheadItem['do'] | null {
 }
 
 function begun(list: Map<string, AheadItem>, task: Task, act: AheadItem['do']): void {
-  const { offering, dueOn } = task
-  if (!offering || dueOn === null) return
-  const key = `${act} ${keyOf(offering)} ${Math.ceil(dueOn)}`
+  const { ahead: meal, dueOn } = task
+  if (!meal || dueOn === null) return
+  const key = `${act} ${keyOf(meal)} ${Math.ceil(dueOn)}`
   const before = list.get(key)
   list.set(key, {
     do: act,
-    item: offering.item,
-    size: offering.size ?? null,
+    item: meal.item,
+    size: meal.size ?? null,
     forDay: Math.ceil(dueOn),
-    count: (before?.count ?? 0) + (offering.count?.[1] ?? 0),
-    grams: (before?.grams ?? 0) + (offering.grams?.[1] ?? 0),
+    count: (before?.count ?? 0) + (meal.count?.[1] ?? 0),
+    grams: (before?.grams ?? 0) + (meal.grams?.[1] ?? 0),
   })
 }
 
@@ -107,10 +106,9 @@ export function prepFor(day: Day, visits: readonly HasTasks[]): Prep {
           carried(carry, task.offering)
           if (task.offering.supplements.length) dusting = counted(dusting, task.offering.supplements)
         }
-      } else if (task.offering) {
-        const act = begins(task, day)
-        if (act) begun(ahead, task, act)
       }
+      const act = begins(task, day)
+      if (act) begun(ahead, task, act)
     }
   }
   const byMeals = (a: CarryItem, b: CarryItem) => b.meals - a.meals || (a.item < b.item ? -1 : 1)

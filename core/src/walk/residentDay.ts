@@ -161,38 +161,53 @@ function preparedAhead(due: Dueness, day: Day): boolean {
   return due.dueOn !== null && due.dueOn > day && due.dueOn <= day + PREPARE_AHEAD_DAYS
 }
 
+function mealOn(task: Task, due: Dueness, today: Today): void {
+  const { duty, status } = task
+  const { day } = today
+  if (duty.does !== 'feed' || !duty.foods) return
+  if (due.dueOn !== null && preparedAhead(due, day)) {
+    const ahead = offeringOn(duty, Math.ceil(due.dueOn), today)
+    if (ahead) task.ahead = ahead
+  }
+  if (status === 'notYet' || status === 'done' || status === 'held') return
+  const offering = offeringOn(duty, day, today)
+  if (offering) task.offering = offering
+  else task.nothingToOffer = true
+}
+
+function statusOf(
+  duty: Duty,
+  due: Dueness,
+  today: Today,
+): Pick<Task, 'status' | 'hold' | 'done' | 'opensAtMinute'> {
+  const { minute, holds } = today
+  const done = doneToday(duty, today)
+  if (done) return { status: 'done', done }
+  if (due.status === 'notYet') return { status: 'notYet' }
+  const stopped = holdOf(duty, holds)
+  if (stopped) return { status: 'held', hold: stopped.hold }
+  const opensAt = duty.window?.from
+  if (opensAt !== undefined && minute !== null && minute < opensAt && due.status !== 'open') {
+    return { status: 'open', opensAtMinute: opensAt }
+  }
+  return { status: due.status }
+}
+
 function taskOf(duty: Duty, today: Today): Task {
-  const { day, minute, state } = today
   const facts = factsOf(duty, today)
   const due = dueness(duty.cadence, facts)
+  const standing = statusOf(duty, due, today)
+  const held = standing.hold ? holdOf(duty, today.holds) : undefined
+  const isLate = standing.status === 'late' || standing.status === 'held'
   const task: Task = {
     duty,
-    status: due.status,
     dueOn: due.dueOn,
-    daysOver: due.daysOver,
-    lateness: due.lateness,
-    because: reasonsOf(duty, facts, state),
+    daysOver: isLate ? due.daysOver : 0,
+    lateness: isLate ? due.lateness : 0,
+    ...standing,
+    because: [...(held?.because ?? []), ...reasonsOf(duty, facts, today.state)],
   }
-  const done = doneToday(duty, today)
-  if (done) return { ...task, status: 'done', daysOver: 0, lateness: 0, done }
-  const stopped = holdOf(duty, today.holds)
-  if (stopped && due.status !== 'notYet') {
-    return { ...task, status: 'held', hold: stopped.hold, because: [...stopped.because, ...task.because] }
-  }
-  if (duty.does === 'feed' && duty.foods && (due.status !== 'notYet' || preparedAhead(due, day))) {
-    const offering = offeringOn(duty, due.status === 'notYet' ? (due.dueOn ?? day) : day, today)
-    if (offering) task.offering = offering
-    else task.nothingToOffer = true
-  }
-  if (
-    duty.window &&
-    minute !== null &&
-    minute < duty.window.from &&
-    (due.status === 'due' || due.status === 'late')
-  ) {
-    task.status = 'open'
-    task.opensAtMinute = duty.window.from
-  }
+  mealOn(task, due, today)
   return task
 }
 

@@ -24,8 +24,10 @@ export interface Task {
   hold?: HoldKind
   /** Due today, but not before this minute of the day. */
   opensAtMinute?: number
-  /** What to give; for feeding duties that are not notYet, or fall due on the days food is prepared for. */
+  /** What to give today. */
   offering?: Offering
+  /** What the next meal will be, when it falls due within the days food is prepared ahead. */
+  ahead?: Offering
   /** Nothing may be given today: every food is at its cap or too soon after itself. */
   nothingToOffer?: boolean
   done?: { at: string; by: string; uid: string; outcome?: FeedOutcome }

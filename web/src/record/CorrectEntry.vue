@@ -79,11 +79,7 @@ function correct(): void {
   const resident = site.residents.get(fact.residentId)
   const doubt =
     resident &&
-    doubtAbout(
-      { residentId: fact.residentId, ...to },
-      record.stateOf(fact.residentId),
-      site.planOf(resident),
-    )
+    doubtAbout({ residentId: fact.residentId, ...to }, record.stateOf(fact.residentId), site.planOf(resident))
   if (doubt && !asked.value) {
     asked.value = true
     complaint.value = `${sayDoubt(doubt)} Press again to keep it.`
