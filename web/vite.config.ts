@@ -25,7 +25,20 @@ function precompressed(): Plugin {
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [vue(), precompressed()],
-  build: { target: 'es2023', manifest: true, modulePreload: { polyfill: false }, chunkSizeWarningLimit: 700 },
+  build: {
+    target: 'es2023',
+    manifest: true,
+    modulePreload: { polyfill: false },
+    chunkSizeWarningLimit: 700,
+    // The framework changes seldom and is asked for by every page: one file of its own.
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          groups: [{ name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ }],
+        },
+      },
+    },
+  },
   define: {
     // PrimeVue's components are written with it.
     __VUE_OPTIONS_API__: 'true',

@@ -27,7 +27,8 @@ async function requirePort({ host, port }: Settings): Promise<void> {
 
 function whenToldToStop(): Promise<void> {
   return new Promise((resolve) => {
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.once(signal, () => resolve())
+    // Pressed again while the record is closing, it changes nothing.
+    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve())
   })
 }
 

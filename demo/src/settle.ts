@@ -23,6 +23,7 @@ const CALLED: Readonly<Record<string, string>> = {
   'whip-spider': 'Whips',
   'asian-forest-scorpion': 'Forest',
   'owl-butterfly': 'Owls',
+  'harvester-ant': 'Ants',
 }
 
 /** Short enough for a label: "Powder C". */
@@ -92,22 +93,15 @@ export function settle(
         for (const stand of shelf) {
           const sheet = sheets.get(stand.sheet)
           if (!sheet) throw new Error(`No sheet ${stand.sheet} in the library.`)
-          for (let box = 0; box < stand.boxes; box += 1) {
-            const { widthMm } = stand
-            const enclosure = {
-              id: chance.uid(start.ms),
-              bayId: bay.id,
-              row,
-              column,
-              widthMm,
-              heightMm,
-              depthMm,
-            }
-            const resident = newResident(stand, sheet)
-            settled.enclosures.push(enclosure)
-            settled.residents.push(resident)
-            settled.homes.set(resident.id, enclosure.id)
+          const { boxes, ready = 0, widthMm } = stand
+          for (let box = 0; box < boxes + ready; box += 1) {
+            const id = chance.uid(start.ms)
+            settled.enclosures.push({ id, bayId: bay.id, row, column, widthMm, heightMm, depthMm })
             column += 1
+            if (box >= boxes) continue
+            const resident = newResident(stand, sheet)
+            settled.residents.push(resident)
+            settled.homes.set(resident.id, id)
           }
         }
       }

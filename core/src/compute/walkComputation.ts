@@ -46,6 +46,7 @@ const TaskOut = z.strictObject({
   lateness: z.number(),
   hold: HoldKind.optional(),
   opensAtMinute: z.number().optional(),
+  emptySince: z.number().optional(),
   offering: OfferingOut.optional(),
   ahead: OfferingOut.optional(),
   nothingToOffer: z.boolean().optional(),

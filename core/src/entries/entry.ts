@@ -39,6 +39,10 @@ export type BodyPart = z.infer<typeof BodyPart>
 export const Severity = z.enum(['info', 'watch', 'act', 'urgent'])
 export type Severity = z.infer<typeof Severity>
 
+/** Where old skin may stay on after a shed or a molt. */
+export const SkinLeft = z.enum(['eyeCaps', 'tailTip', 'toes', 'body', 'limbs'])
+export type SkinLeft = z.infer<typeof SkinLeft>
+
 /** What may be recorded about a resident. Amounts are SI: grams, millimetres, litres. */
 export const payloads = {
   arrived: z.strictObject({ enclosure: z.uuid(), source: text.optional() }),
@@ -73,10 +77,7 @@ export const payloads = {
   ecdysis: z.strictObject({
     stage: EcdysisStage,
     how: z.enum(['whole', 'inPieces']).optional(),
-    retained: z
-      .array(z.enum(['eyeCaps', 'tailTip', 'toes', 'body', 'limbs']))
-      .max(5)
-      .optional(),
+    retained: z.array(SkinLeft).max(5).optional(),
   }),
   sighted: z.strictObject({ duty, seen: z.boolean() }),
   droppings: z.strictObject({ look: z.enum(['normal', 'loose', 'hard', 'bloody', 'urates', 'none']) }),

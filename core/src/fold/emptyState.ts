@@ -12,7 +12,7 @@ export function emptyState(): ResidentState {
     items: {},
     supplements: {},
     meals: 0,
-    bowl: null,
+    bowls: {},
     weights: [],
     sizes: {},
     ecdysis: null,

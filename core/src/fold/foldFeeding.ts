@@ -81,10 +81,12 @@ export function foldFed(state: ResidentState, fact: Fact, payload: Payload<'fed'
   if (offer.outcome === 'notOffered') return next
   const eaten = offer.outcome !== 'refused'
   const meals = state.meals + (eaten ? 1 : 0)
+  const bowl = state.bowls[duty]
   const given = eaten ? (payload.supplements ?? []) : []
   return {
     ...next,
     meals,
+    bowls: bowl && eaten ? { ...state.bowls, [duty]: { ...bowl, refilled: true } } : state.bowls,
     fedToday: [...state.fedToday.filter((fed) => fed.day === fact.day), { ...mark, duty }],
     items: { ...state.items, [offer.item]: itemAfter(state.items[offer.item], fact.day, offer.outcome) },
     supplements: {
@@ -121,7 +123,7 @@ export function foldBowl(state: ResidentState, fact: Fact, payload: Payload<'bow
   }
   return {
     ...state,
-    bowl: { day: fact.day, found: payload.found, refilled },
+    bowls: { ...state.bowls, [duty]: { day: fact.day, found: payload.found, refilled } },
     done: { ...state.done, [`${duty}:bowl`]: markOf(fact) },
     feeds: { ...state.feeds, [duty]: { ...judged, portion } },
   }

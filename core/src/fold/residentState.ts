@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { EcdysisStage, FeedOutcome, Severity } from '../entries/entry.ts'
+import { EcdysisStage, FeedOutcome, Severity, SkinLeft } from '../entries/entry.ts'
 import { HoldKind } from '../holds/holdKind.ts'
 
 const day = z.number()
@@ -84,15 +84,17 @@ export const ResidentState = z.strictObject({
   supplements: z.record(z.string(), z.strictObject({ day, meals: z.number() })),
   /** Meals over all feeding duties. */
   meals: z.number(),
-  bowl: z
-    .strictObject({ day, found: z.enum(['empty', 'leftovers', 'full']), refilled: z.boolean() })
-    .nullable(),
+  /** How the bowl of a feeding duty was last found. */
+  bowls: z.record(
+    z.string(),
+    z.strictObject({ day, found: z.enum(['empty', 'leftovers', 'full']), refilled: z.boolean() }),
+  ),
   weights: z.array(WeightReading),
   sizes: z.record(z.string(), z.strictObject({ day, mm: z.number() })),
   ecdysis: z.strictObject({ ...Mark.shape, stage: EcdysisStage, since: day }).nullable(),
   /** Days on which the skin came off, oldest first. */
   sheds: z.array(day),
-  retained: z.array(z.string()),
+  retained: z.array(SkinLeft),
   seenOn: day.nullable(),
   searches: z.number(),
   holds: z.partialRecord(HoldKind, PersonHold),

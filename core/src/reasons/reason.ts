@@ -1,6 +1,7 @@
 import type { AmountRule, SupplementRule } from '../plan/duty.ts'
 import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
+import type { BodyPart, EcdysisStage } from '../entries/entry.ts'
 import type { Source } from '../plan/source.ts'
 
 /** One step of a because: a fact with its day and author, a rule, or where a rule comes from.
@@ -13,14 +14,14 @@ export type Reason =
   | { fact: 'bowl'; day: number; found: 'empty' | 'leftovers' | 'full' }
   | { fact: 'event'; event: string; day: number }
   | { fact: 'noEvent'; event: string }
-  | { fact: 'sign'; stage: string; day: number; by: string }
+  | { fact: 'sign'; stage: EcdysisStage; day: number; by: string }
   | { fact: 'arrived'; day: number }
   | { fact: 'moved'; day: number }
   | { fact: 'setBy'; by: string; day: number; reason: string; until: number | null }
   | { fact: 'weight'; grams: number; day: number; readings: number; suspects: number }
   | { fact: 'noWeight' }
-  | { fact: 'size'; part: string; mm: number; day: number }
-  | { fact: 'noSize'; part: string }
+  | { fact: 'size'; part: BodyPart; mm: number; day: number }
+  | { fact: 'noSize'; part: BodyPart }
   | { fact: 'leftovers'; fraction: number; grams: number }
   | { fact: 'cleared'; inRow: number; grams: number }
   | { fact: 'sameItem'; item: string; lastDay: number }

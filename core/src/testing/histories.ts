@@ -1,12 +1,11 @@
 import fc from 'fast-check'
-import type { Entry, Fact } from '../entries/entry.ts'
-import type { payloads } from '../entries/entry.ts'
+import type { Entry, Fact, payloads } from '../entries/entry.ts'
 
 const RESIDENT = '00000000-0000-7000-8000-000000000001'
-export const KEEPERS = [
+export const KEEPERS: readonly [string, string] = [
   '00000000-0000-7000-8000-00000000000a',
   '00000000-0000-7000-8000-00000000000b',
-] as const
+]
 
 /** 2026-01-01 */
 export const FIRST_DAY = 20_454

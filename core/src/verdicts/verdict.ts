@@ -1,5 +1,5 @@
 import type { HoldKind } from '../holds/holdKind.ts'
-import type { Severity } from '../entries/entry.ts'
+import type { Severity, SkinLeft } from '../entries/entry.ts'
 import type { Reason } from '../reasons/reason.ts'
 
 export type VerdictWhat =
@@ -9,7 +9,7 @@ export type VerdictWhat =
   | { code: 'unseen'; days: number | null; searches: number }
   | { code: 'suspectWeight'; grams: number; level: number; uid: string }
   | { code: 'observed'; text: string; uid: string }
-  | { code: 'retainedSkin'; parts: string[]; day: number | null }
+  | { code: 'retainedSkin'; parts: SkinLeft[]; day: number | null }
 
 /** A computed judgement. */
 export interface Verdict {

@@ -45,9 +45,10 @@ export function asPlanned(residentId: string, task: Task): Draft | null {
   const duty = task.duty.id
   switch (task.duty.does) {
     case 'feed': {
-      // Looking was the plan; there was still some.
       if (task.duty.cadence.type === 'whenEmpty') {
-        return { residentId, kind: 'bowl', payload: { duty, found: 'leftovers', refilled: false } }
+        // Looking was the plan, and there was still some; a bowl known to be empty was to be filled.
+        const found = task.emptySince === undefined ? 'leftovers' : 'empty'
+        return { residentId, kind: 'bowl', payload: { duty, found, refilled: found === 'empty' } }
       }
       return task.offering ? fedDraft(residentId, task, task.offering, 'taken') : null
     }

@@ -58,10 +58,8 @@ function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
 }
 
 function emptySince(duty: Duty, state: ResidentState): Day | null {
-  const { bowl } = state
-  if (bowl?.found !== 'empty' || bowl.refilled) return null
-  const filled = state.done[duty.id]?.day
-  return filled !== undefined && filled > bowl.day ? null : bowl.day
+  const bowl = state.bowls[duty.id]
+  return bowl?.found === 'empty' && !bowl.refilled ? bowl.day : null
 }
 
 function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
@@ -108,8 +106,9 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reaso
       ...(offer.why !== undefined && { why: offer.why }),
     })
   }
-  if (duty.cadence.type === 'whenEmpty' && state.bowl) {
-    because.push({ fact: 'bowl', day: state.bowl.day, found: state.bowl.found })
+  const bowl = state.bowls[duty.id]
+  if (duty.cadence.type === 'whenEmpty' && bowl) {
+    because.push({ fact: 'bowl', day: bowl.day, found: bowl.found })
   }
   if (duty.cadence.type === 'after') {
     const { event } = duty.cadence
@@ -145,6 +144,7 @@ function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | 
 }
 
 function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
+  if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
   const looked = duty.cadence.type === 'whenEmpty' ? state.done[`${duty.id}:bowl`] : undefined
   const mark = [state.done[duty.id], looked].find((candidate) => candidate?.day === day)
   if (!mark) return undefined
@@ -207,6 +207,7 @@ function taskOf(duty: Duty, today: Today): Task {
     ...standing,
     because: [...(held?.because ?? []), ...reasonsOf(duty, facts, today.state)],
   }
+  if (facts.emptySince != null) task.emptySince = facts.emptySince
   mealOn(task, due, today)
   return task
 }

@@ -22,6 +22,8 @@ export interface Task {
   lateness: number
   /** The hold that stops it, when held. */
   hold?: HoldKind
+  /** The bowl was found empty on this day and waits to be filled. */
+  emptySince?: Day
   /** Due today, but not before this minute of the day. */
   opensAtMinute?: number
   /** What to give today. */

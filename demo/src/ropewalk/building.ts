@@ -8,6 +8,8 @@ export interface Stand {
   widthMm: number
   /** Animals in each, for colonies. */
   headcount?: readonly [number, number]
+  /** More boxes of the same width beside them, empty and ready. */
+  ready?: number
 }
 
 export interface BayPlan {
@@ -33,6 +35,10 @@ function stand(
   headcount?: readonly [number, number],
 ): Stand {
   return { sheet, stage, boxes, widthMm, ...(headcount && { headcount }) }
+}
+
+function andReady(one: Stand, ready: number): Stand {
+  return { ...one, ready }
 }
 
 /** The Ropewalk: an invented public small-life house in a former rope works on an estuary. */
@@ -114,7 +120,7 @@ export const BUILDING: readonly RoomPlan[] = [
           [stand('crested-gecko', 'adult', 5, 450)],
           [stand('crested-gecko', 'juvenile', 6, 300)],
           [stand('leopard-gecko', 'adult', 5, 600)],
-          [stand('leopard-gecko', 'adult', 5, 600)],
+          [andReady(stand('leopard-gecko', 'adult', 5, 600), 1)],
         ],
       },
       {
@@ -140,7 +146,7 @@ export const BUILDING: readonly RoomPlan[] = [
         name: 'Cold bench',
         heightMm: 400,
         depthMm: 500,
-        shelves: [[stand('fire-salamander', 'adult', 6, 600)]],
+        shelves: [[andReady(stand('fire-salamander', 'adult', 6, 600), 1)]],
       },
     ],
   },
@@ -166,7 +172,7 @@ export const BUILDING: readonly RoomPlan[] = [
           [stand('chile-rose', 'adult', 8, 300)],
           [stand('chile-rose', 'adult', 4, 300), stand('mexican-redknee', 'adult', 4, 300)],
           [stand('mexican-redknee', 'adult', 8, 300)],
-          [stand('curly-hair', 'adult', 8, 300)],
+          [andReady(stand('curly-hair', 'adult', 8, 300), 2)],
         ],
       },
       {
@@ -200,7 +206,7 @@ export const BUILDING: readonly RoomPlan[] = [
         depthMm: 300,
         shelves: [
           [stand('powder-isopod', 'culture', 8, 220, [200, 900])],
-          [stand('zebra-isopod', 'culture', 8, 220, [60, 400])],
+          [andReady(stand('zebra-isopod', 'culture', 8, 220, [60, 400]), 1)],
           [stand('springtails', 'culture', 9, 180, [1000, 5000])],
         ],
       },
@@ -235,7 +241,7 @@ export const BUILDING: readonly RoomPlan[] = [
         depthMm: 400,
         shelves: [
           [stand('royal-python', 'adult', 1, 900), stand('leopard-gecko', 'adult', 2, 500)],
-          [stand('curly-hair', 'adult', 3, 250), stand('crested-gecko', 'adult', 2, 400)],
+          [stand('curly-hair', 'adult', 3, 250), andReady(stand('crested-gecko', 'adult', 2, 400), 2)],
         ],
       },
       {

@@ -7,7 +7,7 @@ import { settle } from '../settle.ts'
 import { BUILDING } from './building.ts'
 import { NAMES } from './names.ts'
 import { demoPassphrase, STAFF } from './staff.ts'
-import { storiesOf, tellStories } from './stories.ts'
+import { movesOf, storiesOf, tellStories } from './stories.ts'
 
 export const ROPEWALK_ZONE = 'Europe/London'
 
@@ -34,15 +34,17 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
   const { homes, ...settled } = settle(BUILDING, bySheet, NAMES, start, chance)
   const schools = { 'crested-gecko': { misting: 'mist' }, 'royal-python': { humidity: 'dampHide' } }
   const overrides = signedChanges(settled.residents, idOf, today)
+  const { moves, formerHomes } = movesOf(settled, homes, idOf)
   const rota = {
     morning: ['lotte', 'priya', 'kelechi', 'tomas', 'lotte', 'sam', 'priya'].map(
       (login) => idOf[login] ?? '',
     ),
     evening: ['tomas', 'kelechi', 'priya'].map((login) => idOf[login] ?? ''),
   }
+  const stories = new Map([...storiesOf(settled.residents, today, idOf), ...moves])
   const entries = live({
     residents: settled.residents,
-    homes,
+    homes: new Map([...homes, ...formerHomes]),
     sheets: bySheet,
     overrides,
     schools,
@@ -51,7 +53,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     nowMs,
     rota,
     chance,
-    story: tellStories(storiesOf(settled.residents, today, idOf), today),
+    story: tellStories(stories, today),
   })
   return {
     name: 'The Ropewalk',

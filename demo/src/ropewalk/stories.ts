@@ -1,4 +1,4 @@
-import type { SeedResident } from '@kobrin/contract'
+import type { SeedResident, SiteSeed } from '@kobrin/contract'
 import type { Draft } from '@kobrin/core'
 import type { KeeperDay, Kept } from '../husbandry/keeping.ts'
 import { record } from '../husbandry/keeping.ts'
@@ -119,6 +119,35 @@ export function storiesOf(residents: readonly SeedResident[], today: number, peo
     say: { kind: 'fed', payload: { item: 'banana leaf', count: 2, outcome: 'taken' } },
   })
   return stories
+}
+
+/** Some grew out of a box that now stands empty and ready for the next. */
+export function movesOf(
+  { residents, enclosures }: Pick<SiteSeed, 'residents' | 'enclosures'>,
+  homes: ReadonlyMap<string, string>,
+  { kelechi = '', lotte = '' }: People,
+): { moves: Stories; formerHomes: Map<string, string> } {
+  const taken = new Set(homes.values())
+  const free = enclosures.filter(({ id }) => !taken.has(id))
+  const grew = ['leopard-gecko', 'fire-salamander', 'curly-hair'].flatMap(
+    (sheet) => residents.find((resident) => resident.sheet === sheet) ?? [],
+  )
+  const moves = new Map<string, Beat[]>()
+  const formerHomes = new Map<string, string>()
+  for (const [index, { id }] of grew.entries()) {
+    const [former, to] = [free[index]?.id, homes.get(id)]
+    if (former === undefined || to === undefined) continue
+    formerHomes.set(id, former)
+    const why = 'Grew out of the smaller box.'
+    moves.set(id, [
+      {
+        daysAgo: 70 + index * 55,
+        who: index === 1 ? kelechi : lotte,
+        say: { kind: 'moved', payload: { to, why } },
+      },
+    ])
+  }
+  return { moves, formerHomes }
 }
 
 export function tellStories(stories: Stories, today: number): (kept: Kept, day: KeeperDay) => void {

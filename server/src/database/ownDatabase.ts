@@ -51,7 +51,7 @@ function program(name: string): string {
   }
   throw new KobrinFault(
     'database_missing',
-    'The MariaDB server is not installed. Run: sudo apt-get install --no-install-recommends mariadb-server-core',
+    'The MariaDB server is not installed. Run: sudo apt-get install --no-install-recommends mariadb-server-core mariadb-client-core',
   )
 }
 
@@ -63,6 +63,12 @@ function secretOf(folder: Folder): string {
   if (!existsSync(folder.secret))
     writeFileSync(folder.secret, randomBytes(24).toString('hex'), { mode: 0o600 })
   return readFileSync(folder.secret, 'utf8').trim()
+}
+
+/** The line that says what went wrong, among much that does not. */
+function complaintIn(output: string): string {
+  const lines = output.split('\n').filter((line) => line.trim() !== '')
+  return lines.find((line) => line.includes('ERROR')) ?? lines.at(-1) ?? 'no reason given'
 }
 
 function createData(folder: Folder): void {
@@ -88,7 +94,7 @@ function createData(folder: Folder): void {
   if (made.status !== 0) {
     throw new KobrinFault(
       'database_damaged',
-      `The database could not be created in ${folder.data}: ${made.stderr.trim().split('\n').at(-1) ?? ''}`,
+      `The database could not be created in ${folder.data}: ${complaintIn(made.stdout + made.stderr)}`,
     )
   }
 }

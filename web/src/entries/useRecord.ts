@@ -9,8 +9,7 @@ import { useToday } from '../time/useToday.ts'
 import { api, ApiProblem, Unreachable } from '../wire/api.ts'
 import { followFeed } from './feed.ts'
 import { createLedger } from './ledger.ts'
-import type { Outbox } from './outbox.ts'
-import { createOutbox, openShelf } from './outbox.ts'
+import type { Outbox, Shelf } from './outbox.ts'
 
 export interface Refused {
   entry: Entry
@@ -44,7 +43,7 @@ export const useRecord = defineStore('record', () => {
   const ready = shallowRef(false)
   const heardCount = shallowRef(0)
   let outbox: Outbox | null = null
-  let shelf: Awaited<ReturnType<typeof openShelf>> | null = null
+  let shelf: Shelf | null = null
   let stopFeed: (() => void) | null = null
 
   function stillWaiting(change: (uids: Set<string>) => void): void {
@@ -81,6 +80,7 @@ export const useRecord = defineStore('record', () => {
 
   async function openOutbox(): Promise<void> {
     if (outbox) return
+    const { createOutbox, openShelf } = await import('./outbox.ts')
     shelf = await openShelf()
     outbox = createOutbox({ shelf, post: api.append, canWait, onReceipt, onTrouble })
     const left = await shelf.all()

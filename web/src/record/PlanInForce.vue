@@ -4,15 +4,18 @@ import DutyMark from '../walk/DutyMark.vue'
 import Because from '../words/Because.vue'
 import { dutyName, sayOffering } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { saySource } from '../words/reasons.ts'
+import { useTeller } from '../words/useTeller.ts'
 import { sayDay, sayRange } from '../words/numbers.ts'
 import { useToday } from '../time/useToday.ts'
 
 const { plan, day } = defineProps<{ plan: Plan; day: ResidentDay }>()
 const today = useToday()
+const teller = useTeller()
 
 function next(task: Task): string {
-  if (task.status === 'done') return 'done today'
-  return task.dueOn === null ? 'when it comes up' : `due ${sayDay(task.dueOn, today.day)}`
+  if (task.status === 'done') return 'Done today.'
+  return task.dueOn === null ? 'When it comes up.' : `Due ${sayDay(task.dueOn, today.day)}.`
 }
 </script>
 
@@ -30,7 +33,7 @@ function next(task: Task): string {
         <div>
           <strong>{{ dutyName(task) }}, {{ words.cadence(task.duty.cadence) }}</strong>
           <p v-if="task.offering">{{ sayOffering(task.offering) }}</p>
-          <p class="quiet">{{ next(task) }}</p>
+          <p class="quiet">{{ saySource(task.duty.source, teller) }} {{ next(task) }}</p>
           <Because :reasons="task.because" :label="dutyName(task)" />
         </div>
       </li>

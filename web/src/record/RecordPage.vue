@@ -3,7 +3,6 @@ import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { usePlaceName } from '../residents/useFindable.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -26,7 +25,6 @@ const round = useRound()
 const today = useToday()
 const router = useRouter()
 const teller = useTeller()
-const placeName = usePlaceName()
 const { entries, complaint, loading } = useHistory(() => id)
 const opened = shallowRef<string | null>(null)
 const correcting = shallowRef<Fact | null>(null)
@@ -82,7 +80,7 @@ function showOnWalk(): void {
         <div>
           <p class="quiet">{{ about }}</p>
           <p class="quiet">
-            {{ placeName(round.homeOf(id)) }} ·
+            {{ site.placeName(round.homeOf(id)) }} ·
             <button type="button" class="link" @click="showOnWalk">Show on the walk</button>
           </p>
         </div>

@@ -29,6 +29,8 @@ type Lane = 'Sheds' | 'Seen' | 'Notes'
 
 const DAY_MS = 86_400_000
 const FUTURE_DAYS = 30
+/** The lifeline opens on so many of the latest meals: more would run together. */
+const MEALS_AT_FIRST = 45
 
 function at(fact: Fact): number {
   return Date.parse(fact.occurredAt)
@@ -53,6 +55,12 @@ function lanePoints(facts: readonly Fact[], lane: Lane, is: (fact: Fact) => bool
 
 function isSkinOff(fact: Fact): boolean {
   return fact.kind === 'ecdysis' && (fact.payload.stage === 'shed' || fact.payload.stage === 'molted')
+}
+
+function opensAt(facts: readonly Fact[], first: number): number {
+  const meals = facts.filter(({ kind }) => kind === 'fed')
+  const from = meals.at(-MEALS_AT_FIRST)
+  return from ? at(from) - 3 * DAY_MS : first - 3 * DAY_MS
 }
 
 /** The lifeline: lanes over one time axis, today a firm line, the future to its right. */
@@ -141,9 +149,17 @@ export function lifelineOption({
       laneAxis(2, ['Sheds', 'Seen', 'Notes']),
     ],
     dataZoom: [
-      { type: 'inside', xAxisIndex: [0, 1, 2], filterMode: 'none', throttle: 60, zoomOnMouseWheel: true },
+      {
+        type: 'inside',
+        startValue: opensAt(facts, first),
+        xAxisIndex: [0, 1, 2],
+        filterMode: 'none',
+        throttle: 60,
+        zoomOnMouseWheel: true,
+      },
       {
         type: 'slider',
+        startValue: opensAt(facts, first),
         xAxisIndex: [0, 1, 2],
         filterMode: 'none',
         throttle: 60,

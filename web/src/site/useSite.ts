@@ -51,6 +51,15 @@ export const useSite = defineStore('site', () => {
     }
   }
 
+  /** "Tar Room · Bay 2, north wall · shelf 1" */
+  function placeName(enclosureId: string | undefined): string {
+    const enclosure = enclosureId === undefined ? undefined : enclosures.value.get(enclosureId)
+    const bay = enclosure && bays.value.get(enclosure.bayId)
+    const room = bay && rooms.value.get(bay.roomId)
+    if (!enclosure || !bay || !room) return 'no place'
+    return `${room.name} · ${bay.name} · shelf ${enclosure.row + 1}, place ${enclosure.column + 1}`
+  }
+
   function initialsOf(personId: string): string {
     return people.value.get(personId)?.initials ?? '?'
   }
@@ -71,6 +80,7 @@ export const useSite = defineStore('site', () => {
     load,
     planOf,
     placeOf,
+    placeName,
     initialsOf,
     nameOf,
   }

@@ -26,6 +26,13 @@ const due = computed(() => {
   }
   return [...counts]
 })
+/** What stands on each board, and for how many of them one touch would do. */
+const planks = computed(() =>
+  face.shelves.map((shelf) => {
+    const residents = shelf.flatMap((box) => box.residents)
+    return { residents, count: round.mayWrite ? residents.filter(round.canTouch).length : 0 }
+  }),
+)
 const geometry = computed(() => {
   const boxes = face.shelves.flat()
   return {
@@ -63,23 +70,35 @@ const geometry = computed(() => {
     </header>
     <div class="scroll">
       <div class="frame" role="grid" :aria-label="face.bay.name" :style="geometry">
-        <div v-for="(shelf, row) in face.shelves" :key="row" class="shelf" role="row">
-          <div
-            v-for="box in shelf"
-            :key="box.enclosureId"
-            class="box"
-            role="none"
-            :style="{ '--w': box.widthMm }"
-          >
-            <EnclosureCell
-              v-for="id in box.residents"
-              :key="id"
-              :resident-id="id"
-              :selected="round.focused === id"
-            />
-            <div v-if="box.residents.length === 0" class="empty" role="gridcell">Empty</div>
+        <template v-for="(shelf, row) in face.shelves" :key="row">
+          <div class="shelf" role="row">
+            <div
+              v-for="box in shelf"
+              :key="box.enclosureId"
+              class="box"
+              role="none"
+              :style="{ '--w': box.widthMm }"
+            >
+              <EnclosureCell
+                v-for="id in box.residents"
+                :key="id"
+                :resident-id="id"
+                :selected="round.focused === id"
+              />
+              <div v-if="box.residents.length === 0" class="empty" role="gridcell">Empty</div>
+            </div>
           </div>
-        </div>
+          <div class="plank">
+            <button
+              v-if="planks[row] && planks[row].count > 1"
+              type="button"
+              :aria-label="`Whole shelf ${row + 1} of ${face.bay.name} as planned: ${planks[row].count}`"
+              @click="emit('shelf', planks[row].residents)"
+            >
+              Whole shelf as planned · {{ planks[row].count }}
+            </button>
+          </div>
+        </template>
       </div>
     </div>
   </section>
@@ -127,7 +146,7 @@ header {
   container-type: inline-size;
   overflow-x: auto;
   border: 9px solid var(--board);
-  border-bottom-width: 9px;
+  border-bottom-width: 4px;
   outline: 1px solid var(--edge);
 }
 
@@ -143,12 +162,35 @@ header {
   display: flex;
   gap: 7px;
   padding: 8px 9px 0;
-  border-bottom: 8px solid var(--board);
+}
+
+.plank {
+  display: flex;
+  min-height: 8px;
+  background: var(--board);
   box-shadow: 0 1px 0 var(--edge);
 }
 
-.shelf:last-child {
-  border-bottom: 0;
+.plank button {
+  position: sticky;
+  left: 4px;
+  min-height: 30px;
+  padding: 0 10px;
+  border: 0;
+  background: none;
+  color: var(--on-board);
+  font-size: 13px;
+  font-weight: 600;
+  text-decoration: underline;
+  text-decoration-color: var(--control-line);
+  text-underline-offset: 3px;
+}
+
+@media (pointer: coarse) {
+  .plank button {
+    min-height: 44px;
+    font-size: 14px;
+  }
 }
 
 .box {

@@ -12,8 +12,9 @@ const emit = defineEmits<{ crossed: [] }>()
       {{ back ? 'The round does not go back' : `Before you cross: ${words.barrier[barrier].toLowerCase()}` }}
     </h2>
     <p v-if="back">
-      You have been behind a stricter barrier. Going back can carry mites, mold or worse to healthy animals.
-      If you must: wash, change clothes and shoes, fresh gloves and tools, and leave what was inside inside.
+      You have been behind a stricter barrier today. Going back can carry mites, mold or worse to healthy
+      animals. If you must: wash, change clothes and shoes, fresh gloves and tools, and leave what was inside
+      inside.
     </p>
     <p v-else>
       {{ words.crossing[barrier] }}. Leave the tools of the last room behind, and do not come back today.

@@ -80,6 +80,7 @@ const note = computed(() => {
   -webkit-touch-callout: none;
   touch-action: manipulation;
   overflow: hidden;
+  container-type: inline-size;
 }
 
 .is-held {
@@ -96,6 +97,7 @@ const note = computed(() => {
   align-self: flex-start;
   max-width: 100%;
   overflow: hidden;
+  font-size: clamp(13px, 15cqi, 16px);
   text-overflow: ellipsis;
   white-space: nowrap;
 }

@@ -3,15 +3,14 @@ import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { sayRange, spaced } from '../words/numbers.ts'
-import { useRound } from './useRound.ts'
+import { usePrep } from './usePrep.ts'
 
 const emit = defineEmits<{ keys: []; prep: [] }>()
 const record = useRecord()
-const round = useRound()
 
 const SHOWN = 4
 
-const rest = computed(() => round.prep(round.stops.flatMap(({ residents }) => residents)))
+const rest = usePrep()
 const items = computed(() =>
   rest.value.carry.slice(0, SHOWN).map(({ item, size, count, grams }) => ({
     amount: count[1] > 0 ? sayRange(count) : `${spaced(Math.round(grams[1]))} g`,

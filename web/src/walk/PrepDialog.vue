@@ -1,14 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { useToday } from '../time/useToday.ts'
 import { sayDay, sayMinutes, sayRange, spaced } from '../words/numbers.ts'
-import { useRound } from './useRound.ts'
+import { usePrep } from './usePrep.ts'
 
 const emit = defineEmits<{ close: [] }>()
-const round = useRound()
 const today = useToday()
-const prep = computed(() => round.prep(round.stops.flatMap(({ residents }) => residents)))
+const prep = usePrep()
 
 function grams(range: readonly [number, number]): string {
   return `${sayRange([Math.round(range[0]), Math.round(range[1])], spaced)} g`

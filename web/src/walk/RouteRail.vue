@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { words } from '../words/en.ts'
 import { sayMinutes } from '../words/numbers.ts'
 import type { RoundStop } from './useRound.ts'
+import { usePrep } from './usePrep.ts'
 import { useRound } from './useRound.ts'
 
 const emit = defineEmits<{ go: [stop: RoundStop] }>()
@@ -10,7 +11,7 @@ const round = useRound()
 
 const everyone = computed(() => round.stops.flatMap(({ residents }) => residents))
 const overall = computed(() => round.progress(everyone.value))
-const minutes = computed(() => round.prep(everyone.value).minutes)
+const prep = usePrep()
 const legs = computed(() =>
   round.stops.map((stop, index) => {
     const before = round.stops[index - 1]
@@ -27,7 +28,9 @@ const legs = computed(() =>
 
 <template>
   <nav class="rail" aria-label="Today's round">
-    <p class="total">{{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(minutes) }} left</p>
+    <p class="total">
+      {{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(prep.minutes) }} left
+    </p>
     <ol>
       <template v-for="{ stop, tally, crossing, state } in legs" :key="stop.key">
         <li v-if="crossing" class="crossing">{{ crossing }}</li>

@@ -13,18 +13,35 @@ import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from './DutyMark.vue'
-import SayPanel from './SayPanel.vue'
+import SayPanel from '../saying/SayPanel.vue'
 import { useRound } from './useRound.ts'
-import type { useSaying } from './useSaying.ts'
+import { useSaying } from '../saying/useSaying.ts'
 
-const { residentId, saying } = defineProps<{ residentId: string; saying: ReturnType<typeof useSaying> }>()
-const emit = defineEmits<{ planned: []; again: [task: Task]; close: [] }>()
+const { residentId } = defineProps<{ residentId: string }>()
+const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: []; close: [] }>()
 
 const site = useSite()
 const record = useRecord()
 const round = useRound()
 const today = useToday()
 const teller = useTeller()
+
+const saying = useSaying(
+  () => residentId,
+  () => emit('said'),
+)
+
+/** Takes the key of an exception. False when nobody here answers to it. */
+function press(key: string): boolean {
+  if (!round.mayWrite || saying.ask.value) return false
+  const exception = saying.exceptions.value.find((one) => one.key === key)
+  if (!exception) return false
+  saying.choose(exception)
+  if (exception.ask.type !== 'nothing') emit('asks')
+  return true
+}
+
+defineExpose({ press })
 
 const LATELY = 5
 const PRESSING: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
@@ -80,7 +97,8 @@ function under(task: Task): string {
   if (task.nothingToOffer) return 'Every food is at its cap or too soon after itself'
   const late = task.status === 'late' ? `${Math.floor(task.daysOver)} days over. ` : ''
   const two = task.duty.people === 2 ? ' Two people.' : ''
-  return `${late}${words.cadence(task.duty.cadence)}.${two}`
+  const who = task.duty.competence ? ` Needs someone cleared for ${task.duty.competence}.` : ''
+  return `${late}${words.cadence(task.duty.cadence)}.${two}${who}`
 }
 </script>
 
@@ -147,12 +165,7 @@ function under(task: Task): string {
     <button v-if="canTouch" type="button" class="primary planned" @click="emit('planned')">
       {{ words.asPlanned }} <kbd>Enter</kbd>
     </button>
-    <SayPanel
-      v-if="round.mayWrite"
-      :key="residentId"
-      :class="{ first: saying.open.value }"
-      :saying="saying"
-    />
+    <SayPanel v-if="round.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 
     <section v-if="plan && plan.cautions.length > 0" class="careful">
       <h3>Careful</h3>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Barrier, DutyKind, Task } from '@kobrin/core'
+import type { Barrier, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
 import {
   computed,
@@ -15,15 +15,14 @@ import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import BayFace from './BayFace.vue'
-import FootStrip from './FootStrip.vue'
-import RouteRail from './RouteRail.vue'
 import type { RoundStop } from './useRound.ts'
 import { useRound } from './useRound.ts'
 import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
 import { usePress } from './usePress.ts'
-import { useSaying } from './useSaying.ts'
 
 // The board paints first; what lies beside and over it follows.
+const RouteRail = defineAsyncComponent(() => import('./RouteRail.vue'))
+const FootStrip = defineAsyncComponent(() => import('./FootStrip.vue'))
 const SideSheet = defineAsyncComponent(() => import('./SideSheet.vue'))
 const CrossBarrier = defineAsyncComponent(() => import('./CrossBarrier.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
@@ -38,25 +37,24 @@ const dialog = shallowRef<'keys' | 'prep' | null>(null)
 /** On a narrow screen the sheet covers the board, so it opens only when asked for. */
 const sheetOpen = shallowRef(false)
 
-const focused = computed(() => round.focused)
-const saying = useSaying(focused, () => {
+const sheet = useTemplateRef<{ press: (key: string) => boolean }>('sheet')
+
+function said(): void {
   sheetOpen.value = false
   face.focus(round.focused)
-})
+}
 
 const gate = computed<{ barrier: Barrier; back: boolean } | null>(() => {
   const at = round.stop?.barrier
   if (at === undefined || at === round.crossedTo) return null
   if (at > round.crossedTo) return { barrier: at, back: false }
-  // Founding and general share clean hands: only the way back from quarantine or worse is barred.
-  return round.crossedTo >= 2 ? { barrier: at, back: true } : null
+  return { barrier: at, back: true }
 })
 
 function go(stop: RoundStop): void {
   round.stopKey = stop.key
   round.focused = stop.residents[0] ?? null
   sheetOpen.value = false
-  saying.reset()
   board.value?.scrollTo({ top: 0 })
 }
 
@@ -67,7 +65,6 @@ function step(by: number): void {
 }
 
 function select(residentId: string): void {
-  if (round.focused !== residentId) saying.reset()
   round.focused = residentId
 }
 
@@ -97,10 +94,6 @@ function shelfOf(residentId: string | null): string[] {
   return []
 }
 
-function all(residents: readonly string[], title: string, does?: DutyKind): void {
-  round.touchAll(residents, title, does)
-}
-
 const press = usePress({ onTap: planned, onLabel: exceptions, onHold: exceptions })
 
 const ACTIONS: Readonly<Record<string, () => void>> = {
@@ -112,7 +105,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
       void nextTick(() => face.focus(next))
     } else step(1)
   },
-  f: () => all(shelfOf(round.focused), 'Shelf'),
+  f: () => void round.touchAll(shelfOf(round.focused), 'Shelf'),
   u: () => record.takeBack(),
   i: () => round.focused && void router.push({ name: 'record', params: { id: round.focused } }),
   b: () => {
@@ -144,7 +137,6 @@ function onKey(event: KeyboardEvent): void {
     }
     return
   }
-  if (saying.open.value) return
   // Enter on a button is that button's.
   if (
     event.key === 'Enter' &&
@@ -153,15 +145,9 @@ function onKey(event: KeyboardEvent): void {
   )
     return
   const action = ACTIONS[event.key]
-  const exception =
-    round.mayWrite && round.focused ? saying.exceptions.value.find(({ key }) => key === event.key) : undefined
-  if (!action && !exception) return
-  event.preventDefault()
   if (action) action()
-  else if (exception) {
-    sheetOpen.value = exception.ask.type !== 'nothing'
-    saying.choose(exception)
-  }
+  else if (!sheet.value?.press(event.key)) return
+  event.preventDefault()
 }
 
 watch(
@@ -178,7 +164,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 
 <template>
   <div class="walk" :class="{ sheetOpen }">
-    <RouteRail @go="go" />
+    <RouteRail class="way" @go="go" />
     <main
       ref="board"
       class="board"
@@ -201,18 +187,21 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
           v-for="one in round.stop.faces"
           :key="one.bay.id"
           :face="one"
-          @all="(does) => all(one.residents, one.bay.name, does)"
+          @all="(does) => round.touchAll(one.residents, one.bay.name, does)"
+          @shelf="(residents) => round.touchAll(residents, 'Shelf')"
         />
       </template>
       <p v-else class="quiet">Nobody lives here yet.</p>
     </main>
     <SideSheet
       v-if="round.focused && !gate"
+      ref="sheet"
       class="sheet"
       :resident-id="round.focused"
-      :saying="saying"
       @planned="planned(round.focused)"
       @again="again"
+      @said="said"
+      @asks="sheetOpen = true"
       @close="sheetOpen = false"
     />
     <FootStrip class="strip" @keys="dialog = 'keys'" @prep="dialog = 'prep'" />
@@ -224,17 +213,28 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 <style scoped>
 .walk {
   display: grid;
-  grid-template: minmax(0, 1fr) auto / 216px minmax(0, 1fr) 296px;
+  grid-template:
+    'way board sheet' minmax(0, 1fr)
+    'strip strip strip' auto / 216px minmax(0, 1fr) 296px;
   height: 100%;
 }
 
+.way {
+  grid-area: way;
+}
+
 .board {
+  grid-area: board;
   padding: 14px 16px;
   overflow-y: auto;
 }
 
+.sheet {
+  grid-area: sheet;
+}
+
 .strip {
-  grid-column: 1 / -1;
+  grid-area: strip;
 }
 
 @media (max-width: 1099px) {
@@ -245,7 +245,10 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 
 @media (max-width: 899px) {
   .walk {
-    grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+    grid-template:
+      'way' auto
+      'board' minmax(0, 1fr)
+      'strip' auto / minmax(0, 1fr);
   }
 
   .board {

@@ -1,7 +1,7 @@
 import type { Bay, Resident, Room } from '@kobrin/contract'
 import { may, mayRecord } from '@kobrin/contract'
 import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
-import { asPlanned, canBeAsPlanned, prepFor, residentDay } from '@kobrin/core'
+import { asPlanned, canBeAsPlanned, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import type { ComputedRef } from 'vue'
 import { computed, shallowRef } from 'vue'
@@ -11,6 +11,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { dutyName } from '../words/cell.ts'
+import { useWhereabouts } from './useWhereabouts.ts'
 
 /** A box on a shelf with who lives in it. */
 export interface Box {
@@ -54,10 +55,8 @@ export const useRound = defineStore('round', () => {
   const today = useToday()
   const days = new Map<string, ComputedRef<ResidentDay>>()
   const homes = new Map<string, ComputedRef<string | undefined>>()
-  const stopKey = shallowRef<string | null>(null)
   const focused = shallowRef<string | null>(null)
-  /** The strictest level gone into today on this device. */
-  const crossedTo = shallowRef<Barrier>(1)
+  const { stopKey, crossedTo } = useWhereabouts(() => `${people.person?.id ?? ''} ${today.day}`)
 
   function dayOf(residentId: string): ResidentDay {
     let day = days.get(residentId)
@@ -111,6 +110,13 @@ export const useRound = defineStore('round', () => {
     return rows.filter(Boolean)
   }
 
+  /** Enclosures that stand empty, by the name of their place. */
+  const freePlaces = computed(() =>
+    [...site.enclosures.values()]
+      .filter(({ id }) => !takenBoxes.value.has(id))
+      .map(({ id }) => ({ id, label: site.placeName(id) }))
+      .sort((a, b) => a.label.localeCompare(b.label)),
+  )
   const takenBoxes = computed(() => new Set(placed.value.map(({ enclosureId }) => enclosureId)))
   const boxesOf = computed(() => {
     const byBay = new Map<string, { id: string; row: number; column: number; widthMm: number }[]>()
@@ -174,10 +180,6 @@ export const useRound = defineStore('round', () => {
     return { done, all }
   }
 
-  function prep(residentIds: readonly string[]) {
-    return prepFor(today.day, residentIds.map(dayOf))
-  }
-
   function nameOf(residentId: string): string {
     return site.residents.get(residentId)?.name ?? ''
   }
@@ -203,6 +205,10 @@ export const useRound = defineStore('round', () => {
       says.push(task.duty.label ? dutyName(task).toLowerCase() : words.done[task.duty.does])
     }
     return { drafts, says }
+  }
+
+  function canTouch(residentId: string): boolean {
+    return dayOf(residentId).tasks.some((task) => isToDo(task) && canBeAsPlanned(task))
   }
 
   /** Logs one resident as planned. False when nothing could be logged that way. */
@@ -239,12 +245,13 @@ export const useRound = defineStore('round', () => {
     mayWrite,
     dayOf,
     progress,
-    prep,
     nameOf,
+    canTouch,
     touch,
     touchAll,
     toDoAfter,
     allowed,
     homeOf,
+    freePlaces,
   }
 })

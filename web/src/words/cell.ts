@@ -50,7 +50,7 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return what.text
     case 'retainedSkin': {
       const since = what.day === null ? '' : ` since ${sayDay(what.day, today)}`
-      return `Old skin on ${what.parts.map((part) => words.retained[part] ?? part).join(', ')}${since}, look again`
+      return `Old skin on ${what.parts.map((part) => words.retained[part]).join(', ')}${since}, look again`
     }
   }
 }

@@ -1,4 +1,14 @@
-import type { Barrier, Cadence, DutyKind, EcdysisStage, FeedOutcome, HoldKind, Severity } from '@kobrin/core'
+import type {
+  Barrier,
+  BodyPart,
+  Cadence,
+  DutyKind,
+  EcdysisStage,
+  FeedOutcome,
+  HoldKind,
+  Severity,
+  SkinLeft,
+} from '@kobrin/core'
 import type { Role } from '@kobrin/contract'
 
 /** Every word the interface says, in plain international English. Another language is another file
@@ -128,7 +138,18 @@ export const words = {
     abdomenLength: 'abdomen length',
     abdomenWidth: 'abdomen width',
     shellDiameter: 'shell',
-  } as Record<string, string>,
+  } satisfies Record<BodyPart, string>,
+
+  droppings: {
+    normal: 'normal',
+    loose: 'loose',
+    hard: 'hard',
+    bloody: 'with blood',
+    urates: 'urates only',
+    none: 'none found',
+  },
+
+  end: { whole: 'all over', dampEnd: 'at the damp end', dryEnd: 'at the dry end' },
 
   retained: {
     eyeCaps: 'eye caps',
@@ -136,7 +157,7 @@ export const words = {
     toes: 'toes',
     body: 'body',
     limbs: 'limbs',
-  } as Record<string, string>,
+  } satisfies Record<SkinLeft, string>,
 
   weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
   months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],

@@ -1,4 +1,4 @@
-import type { Entry, Fact } from '@kobrin/core'
+import type { Draft, Entry, Fact } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayDate, sayGrams } from './numbers.ts'
 
@@ -25,22 +25,22 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
     case 'cleaned':
       return payload.scope === 'full' ? 'Full clean' : 'Spot-cleaned'
     case 'moistened':
-      return `Dampened${payload.litres ? ` ${payload.litres} l` : ''}`
+      return `Dampened${payload.end ? ` ${words.end[payload.end]}` : ''}${payload.litres ? ` ${payload.litres} l` : ''}`
     case 'weighed':
       return `Weighed ${sayGrams(payload.grams)}${payload.confirmed ? ', looked at twice' : ''}`
     case 'measured':
-      return `${words.part[payload.part] ?? payload.part} ${payload.mm} mm`
+      return `${words.part[payload.part]} ${payload.mm} mm`
     case 'ecdysis': {
       const how = payload.how === 'inPieces' ? ' in pieces' : payload.how === 'whole' ? ' whole' : ''
       const kept = payload.retained?.length
-        ? `, old skin on ${payload.retained.map((part) => words.retained[part] ?? part).join(', ')}`
+        ? `, old skin on ${payload.retained.map((part) => words.retained[part]).join(', ')}`
         : ''
       return `${words.stage[payload.stage]}${how}${kept}`
     }
     case 'sighted':
       return payload.seen ? 'Seen' : 'Looked, not seen'
     case 'droppings':
-      return `Droppings: ${payload.look}`
+      return `Droppings: ${words.droppings[payload.look]}`
     case 'observed':
       return `${payload.text} (${words.severity[payload.severity]})`
     case 'noted':
@@ -52,10 +52,14 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
   }
 }
 
-/** What an entry says, in one line. */
-export function sayEntry(entry: Entry, today: number): string {
+/** What an entry says, or would say, in one line. */
+export function sayDraft(entry: Draft, today: number): string {
   if (entry.kind === 'retracted') return `Took back an entry: ${entry.payload.why}`
   if (entry.kind === 'corrected')
     return `Corrected to: ${sayFact(entry.payload.to, today)}. ${entry.payload.why}`
   return sayFact(entry, today)
+}
+
+export function sayEntry(entry: Entry, today: number): string {
+  return sayDraft(entry, today)
 }

@@ -9,7 +9,8 @@ export interface Teller {
   clock: (iso: string) => string
 }
 
-function saySource(source: Source, { today, who }: Teller): string {
+/** Where a line of a plan comes from. */
+export function saySource(source: Source, { today, who }: Teller): string {
   switch (source.from) {
     case 'sheet':
       return `Care sheet ${source.sheet}, stage ${source.stage}.`
@@ -31,7 +32,7 @@ function sayAmount(amount: AmountRule): string {
     case 'massShare':
       return `${sayRange([amount.share[0] * 100, amount.share[1] * 100], (v) => String(Math.round(v * 10) / 10))} % of body weight.`
     case 'width':
-      return `No wider than ${amount.factor} × its ${words.part[amount.part] ?? amount.part}, ${sayRange(amount.count)} a meal.`
+      return `No wider than ${amount.factor} × its ${words.part[amount.part]}, ${sayRange(amount.count)} a meal.`
     case 'portion':
       return `A portion that follows its leftovers, between ${sayGrams(amount.min)} and ${sayGrams(amount.max)}.`
   }
@@ -90,7 +91,7 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
     case 'noEvent':
       return `No ${reason.event} on record.`
     case 'sign':
-      return `${words.stage[reason.stage as keyof typeof words.stage]} seen ${on(reason.day)}, ${who(reason.by)}.`
+      return `${words.stage[reason.stage]} seen ${on(reason.day)}, ${who(reason.by)}.`
     case 'arrived':
       return `Arrived ${on(reason.day)}.`
     case 'moved':
@@ -106,9 +107,9 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
     case 'noWeight':
       return 'No weight on record yet.'
     case 'size':
-      return `${words.part[reason.part] ?? reason.part} ${reason.mm} mm on ${sayDate(reason.day, today)}.`
+      return `${words.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`
     case 'noSize':
-      return `No ${words.part[reason.part] ?? reason.part} on record: the smallest size.`
+      return `No ${words.part[reason.part]} on record: the smallest size.`
     case 'leftovers':
       return `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`
     case 'cleared':

@@ -3,36 +3,35 @@ import type { Severity } from '@kobrin/core'
 import { nextTick, useTemplateRef, watch } from 'vue'
 import { sayDoubt, withUnit } from '../words/doubts.ts'
 import { words } from '../words/en.ts'
+import FormFields from './FormFields.vue'
 import type { useSaying } from './useSaying.ts'
 
 const { saying } = defineProps<{ saying: ReturnType<typeof useSaying> }>()
-const { open, typed, complaint, question, exceptions } = saying
+const { open, ask, typed, answers, complaint, question, exceptions } = saying
 
-const field = useTemplateRef<HTMLInputElement | HTMLTextAreaElement>('field')
 const panel = useTemplateRef<HTMLElement>('panel')
 const SEVERITIES: readonly Severity[] = ['info', 'watch', 'act', 'urgent']
 
-watch([open, question], async () => {
+watch([ask, question], async () => {
   await nextTick()
-  if (question.value) panel.value?.querySelector<HTMLElement>('[data-first]')?.focus()
-  else if (field.value) field.value.focus()
-  else if (open.value) panel.value?.querySelector<HTMLElement>('button')?.focus()
+  if (!ask.value) return
+  const first = question.value ? '[data-first]' : 'input, textarea, select, .grid button'
+  panel.value?.querySelector<HTMLElement>(first)?.focus()
 })
 
 function onKey(event: KeyboardEvent): void {
-  if (event.key === 'Escape') {
+  if (event.ctrlKey || event.metaKey || event.altKey) return
+  if (event.key === 'Escape' && ask.value) {
     event.stopPropagation()
     if (question.value) saying.typeAgain()
     else saying.reset()
-  } else if (open.value?.ask.type === 'choice' && !event.ctrlKey && !event.metaKey) {
-    saying.option(event.key)
-  }
+  } else if (ask.value?.type === 'choice' && saying.option(event.key)) event.preventDefault()
 }
 </script>
 
 <template>
   <div ref="panel" class="say" @keydown="onKey">
-    <ul v-if="!open" class="grid">
+    <ul v-if="!open || !ask" class="grid">
       <li v-for="exception in exceptions" :key="exception.id">
         <button type="button" class="choice" @click="saying.choose(exception)">
           <span>{{ exception.label }}</span><kbd>{{ exception.key }}</kbd>
@@ -44,18 +43,17 @@ function onKey(event: KeyboardEvent): void {
         <h3>{{ open.label }}</h3>
         <button type="button" class="plain" @click="saying.reset()">Back</button>
       </div>
-      <ul v-if="open.ask.type === 'choice'" class="grid">
-        <li v-for="one in open.ask.options" :key="one.key">
+      <ul v-if="ask.type === 'choice'" class="grid">
+        <li v-for="one in ask.options" :key="one.key">
           <button type="button" class="choice" @click="saying.option(one.key)">
             <span>{{ one.label }}</span><kbd>{{ one.key }}</kbd>
           </button>
         </li>
       </ul>
-      <form v-else-if="open.ask.type === 'number'" @submit.prevent="saying.submitNumber()">
-        <label>
-          {{ open.label }}, {{ open.ask.unit }}
+      <form v-else @submit.prevent="saying.submit()">
+        <label v-if="ask.type === 'number'">
+          {{ ask.label }}, {{ ask.unit }}
           <input
-            ref="field"
             v-model="typed"
             class="field number"
             inputmode="decimal"
@@ -63,6 +61,16 @@ function onKey(event: KeyboardEvent): void {
             enterkeyhint="done"
           />
         </label>
+        <label v-else-if="ask.type === 'text' || ask.type === 'graded'">
+          {{ ask.prompt }}
+          <textarea v-model="typed" class="field" rows="3" maxlength="4000" />
+        </label>
+        <FormFields
+          v-else-if="ask.type === 'form'"
+          :fields="ask.fields"
+          :answers="answers"
+          @answer="saying.answer"
+        />
         <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
         <div v-if="question" class="question" role="alertdialog" aria-label="Is this right?">
           <p>{{ sayDoubt(question.doubt) }}</p>
@@ -79,22 +87,14 @@ function onKey(event: KeyboardEvent): void {
             Looked again: it is {{ withUnit(question.doubt.value, question.doubt.unit) }}
           </button>
         </div>
-        <button v-else type="submit" class="primary">Keep</button>
-      </form>
-      <form v-else-if="open.ask.type === 'text'" @submit.prevent="saying.submitText()">
-        <label>
-          {{ open.ask.prompt }}
-          <textarea ref="field" v-model="typed" class="field" rows="3" maxlength="4000" />
-        </label>
-        <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
-        <div v-if="open.ask.severity" class="grave">
+        <div v-else-if="ask.type === 'graded'" class="grave">
           <button
             v-for="severity in SEVERITIES"
             :key="severity"
             type="button"
             class="plain"
             :class="{ urgent: severity === 'urgent' }"
-            @click="saying.submitText(severity)"
+            @click="saying.submit(severity)"
           >
             {{ words.severity[severity] }}
           </button>

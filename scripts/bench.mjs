@@ -1,0 +1,8 @@
+// Every measure, as ratios taken in one run.
+import { readyBrowser, readyDatabase, readyInterface, readyPackages, run } from './ready.mjs'
+
+readyDatabase()
+readyBrowser()
+readyPackages()
+readyInterface()
+run('node', ['--import', 'tsx', 'bench/src/main.ts', ...process.argv.slice(2)])

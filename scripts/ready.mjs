@@ -1,0 +1,107 @@
+// What has to be on a machine before anything of ours can run. Nothing here may need a package.
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+
+export const ROOT = dirname(dirname(fileURLToPath(import.meta.url)))
+
+const NODE_MAJOR = 20
+const PROGRAM_FOLDERS = ['/usr/bin', '/usr/sbin', '/usr/local/bin', '/usr/local/sbin']
+
+/** Says one sentence and ends. */
+export function giveUp(sentence) {
+  console.error(sentence)
+  process.exit(1)
+}
+
+/** Runs a command where the project is, showing what it says; ends with its exit code when it fails. */
+export function run(command, args, { env = {} } = {}) {
+  const { status, error } = spawnSync(command, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    env: { ...process.env, ...env },
+  })
+  if (error) giveUp(`${command} could not be started: ${error.message}`)
+  if (status !== 0) process.exit(status ?? 1)
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256')
+  for (const path of paths) hash.update(path).update(readFileSync(join(ROOT, path)))
+  return hash.digest('hex')
+}
+
+function filesUnder(folder) {
+  return readdirSync(join(ROOT, folder), { recursive: true, withFileTypes: true })
+    .filter((entry) => entry.isFile())
+    .map((entry) => join(entry.parentPath.slice(ROOT.length + 1), entry.name))
+    .filter((path) => !path.endsWith('.test.ts'))
+    .sort()
+}
+
+function isStamped(file, hash) {
+  return existsSync(file) && readFileSync(file, 'utf8') === hash
+}
+
+function requireNode() {
+  if (Number(process.versions.node.split('.')[0]) < NODE_MAJOR) {
+    giveUp(`Kobrin needs Node ${NODE_MAJOR} or newer; this is ${process.version}.`)
+  }
+}
+
+/** The packages of the lock file, installed once for each lock file. */
+export function readyPackages() {
+  requireNode()
+  const stamp = join(ROOT, 'node_modules', '.kobrin-lock')
+  const hash = hashOf(['package-lock.json'])
+  if (isStamped(stamp, hash)) return
+  console.log('Installing packages …')
+  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+  writeFileSync(stamp, hash)
+}
+
+function isInstalled(program) {
+  return PROGRAM_FOLDERS.some((folder) => existsSync(join(folder, program)))
+}
+
+/** Programs from Debian's packages. Installed when we may; otherwise says how. */
+function readyPrograms(what, programs, packages) {
+  if (programs.every(isInstalled)) return
+  const line = `apt-get install -y --no-install-recommends ${packages.join(' ')}`
+  if (process.getuid?.() !== 0 || !isInstalled('apt-get')) {
+    giveUp(`${what} is not installed, and only root can install it. Run: sudo ${line}`)
+  }
+  console.log(`Installing ${what} …`)
+  const env = { DEBIAN_FRONTEND: 'noninteractive' }
+  run('apt-get', ['update', '-qq'], { env })
+  run('apt-get', ['install', '-y', '-qq', '--no-install-recommends', ...packages], { env })
+  const missing = programs.find((program) => !isInstalled(program))
+  if (missing) giveUp(`${packages.join(', ')} installed, but there is still no ${missing}.`)
+}
+
+export function readyDatabase() {
+  // Only the programs: no service of the system's own is set up or started.
+  readyPrograms(
+    'The MariaDB server',
+    ['mariadbd', 'mariadb-install-db', 'my_print_defaults'],
+    ['mariadb-server-core', 'mariadb-client-core'],
+  )
+}
+
+export function readyBrowser() {
+  readyPrograms('Chromium', ['chromium'], ['chromium'])
+}
+
+/** The built interface, built anew when anything it is made of changed. */
+export function readyInterface() {
+  const stamp = join(ROOT, 'web', 'dist', '.built')
+  const sources = ['core/src', 'contract/src', 'web/src', 'web/public'].flatMap(filesUnder)
+  const hash = hashOf([...sources, 'web/index.html', 'web/vite.config.ts', 'package-lock.json'])
+  if (isStamped(stamp, hash)) return
+  console.log('Building the interface …')
+  run('npm', ['run', '--silent', 'build'])
+  mkdirSync(dirname(stamp), { recursive: true })
+  writeFileSync(stamp, hash)
+}

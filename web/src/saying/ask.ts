@@ -1,0 +1,83 @@
+import type { Draft, Severity } from '@kobrin/core'
+
+/** One thing a form wants to know. Values are kept as typed, so that nothing is lost when one is wrong. */
+export type Field =
+  | {
+      name: string
+      label: string
+      type: 'text'
+      value: string
+      suggestions?: readonly string[]
+      required?: true
+    }
+  | { name: string; label: string; type: 'number'; value: string; unit: string; whole?: true }
+  | { name: string; label: string; type: 'tick'; value: 'yes' | '' }
+  | {
+      name: string
+      label: string
+      type: 'select'
+      value: string
+      options: readonly { value: string; label: string }[]
+    }
+
+/** What a form's fields say, as read: numbers are numbers, what was left empty is absent. */
+export interface Answers {
+  text: (name: string) => string | undefined
+  number: (name: string) => number | undefined
+  ticked: (name: string) => boolean
+}
+
+export interface Option {
+  key: string
+  label: string
+  then: Ask
+}
+
+/** What has to be known before something can be recorded. */
+export type Ask =
+  | { type: 'nothing'; draft: Draft }
+  | { type: 'choice'; options: readonly Option[] }
+  | { type: 'number'; label: string; unit: string; draft: (value: number) => Draft }
+  | { type: 'text'; prompt: string; draft: (text: string) => Draft }
+  | { type: 'graded'; prompt: string; draft: (text: string, severity: Severity) => Draft }
+  | { type: 'form'; fields: readonly Field[]; draft: (answers: Answers) => Draft }
+
+/** Something that can be said besides "as planned", on one key. */
+export interface Exception {
+  id: string
+  key: string
+  label: string
+  ask: Ask
+}
+
+export function nothing(draft: Draft): Ask {
+  return { type: 'nothing', draft }
+}
+
+/** Options on the keys 1, 2, 3 … */
+export function choice(options: readonly { label: string; then: Ask }[]): Ask {
+  return { type: 'choice', options: options.map((option, index) => ({ key: String(index + 1), ...option })) }
+}
+
+const NO_ANSWERS: Answers = { text: () => undefined, number: () => undefined, ticked: () => false }
+
+/** A draft an ask would make, to see whether a role may make it. */
+export function sampleOf(ask: Ask): Draft {
+  switch (ask.type) {
+    case 'nothing':
+      return ask.draft
+    case 'number':
+      return ask.draft(1)
+    case 'text':
+      return ask.draft('…')
+    case 'graded':
+      return ask.draft('…', 'info')
+    case 'form':
+      return ask.draft(NO_ANSWERS)
+    case 'choice': {
+      const [first] = ask.options
+      if (!first) throw new Error('A choice needs options.')
+      return sampleOf(first.then)
+    }
+  }
+}

@@ -1,0 +1,159 @@
+import type { BodyPart, Draft, DutyKind, ResidentDay, SheetGroup, Task } from '@kobrin/core'
+import { words } from '../words/en.ts'
+import type { Ask, Exception } from './ask.ts'
+import { choice, nothing } from './ask.ts'
+
+const DROPPINGS = ['normal', 'loose', 'hard', 'bloody', 'urates', 'none'] as const
+
+const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPart[]>> = {
+  backboned: ['length', 'girth', 'headWidth', 'eyeGap'],
+  legged: ['length', 'legSpan', 'carapaceLength', 'abdomenLength', 'abdomenWidth'],
+  shelled: ['shellDiameter', 'length'],
+}
+
+function partsOf(group: SheetGroup): readonly BodyPart[] {
+  if (group === 'snail' || group === 'tortoise') return PARTS.shelled
+  return ['snake', 'lizard', 'frog', 'salamander'].includes(group) ? PARTS.backboned : PARTS.legged
+}
+
+function taskFor(day: ResidentDay, does: DutyKind): Task | undefined {
+  return day.tasks.find(({ duty }) => duty.does === does)
+}
+
+function weighing(residentId: string, day: ResidentDay): Ask {
+  const duty = taskFor(day, 'weigh')?.duty.id
+  return {
+    type: 'number',
+    label: 'Weight',
+    unit: 'g',
+    draft: (grams) => ({ residentId, kind: 'weighed', payload: { ...(duty && { duty }), grams } }),
+  }
+}
+
+function measuring(residentId: string, group: SheetGroup, day: ResidentDay): Ask {
+  const duty = taskFor(day, 'measure')?.duty.id
+  return choice(
+    partsOf(group).map((part) => ({
+      label: words.part[part],
+      then: {
+        type: 'number',
+        label: words.part[part],
+        unit: 'mm',
+        draft: (mm) => ({ residentId, kind: 'measured', payload: { ...(duty && { duty }), part, mm } }),
+      },
+    })),
+  )
+}
+
+function cleaning(residentId: string): Ask {
+  const clean = (label: string, scope: 'spot' | 'full') => ({
+    label,
+    then: nothing({
+      residentId,
+      kind: 'cleaned',
+      payload: { scope, ...(scope === 'full' && { duty: 'fullClean' }) },
+    }),
+  })
+  return choice([clean('Spot-cleaned', 'spot'), clean('Full clean', 'full')])
+}
+
+function litresOf(task: Task | undefined): string {
+  return String(task?.duty.litres ?? '')
+}
+
+function watering(residentId: string, day: ResidentDay): Ask {
+  const task = taskFor(day, 'water')
+  return {
+    type: 'form',
+    fields: [{ name: 'litres', label: 'Litres', type: 'number', unit: 'l', value: litresOf(task) }],
+    draft: ({ number }) => {
+      const litres = number('litres')
+      return {
+        residentId,
+        kind: 'watered',
+        payload: { ...(task && { duty: task.duty.id }), ...(litres !== undefined && { litres }) },
+      }
+    },
+  }
+}
+
+type End = NonNullable<Extract<Draft, { kind: 'moistened' }>['payload']['end']>
+
+const ENDS: readonly { value: End; label: string }[] = [
+  { value: 'whole', label: 'all over' },
+  { value: 'dampEnd', label: 'the damp end' },
+  { value: 'dryEnd', label: 'the dry end' },
+]
+
+function dampening(residentId: string, day: ResidentDay): Ask {
+  const task = taskFor(day, 'dampen')
+  return {
+    type: 'form',
+    fields: [
+      { name: 'end', label: 'Which end', type: 'select', value: 'whole', options: ENDS },
+      { name: 'litres', label: 'Litres', type: 'number', unit: 'l', value: litresOf(task) },
+    ],
+    draft: ({ text, number }) => {
+      const litres = number('litres')
+      const end = ENDS.find(({ value }) => value === text('end'))?.value
+      return {
+        residentId,
+        kind: 'moistened',
+        payload: {
+          ...(task && { duty: task.duty.id }),
+          ...(litres !== undefined && { litres }),
+          ...(end && { end }),
+        },
+      }
+    },
+  }
+}
+
+/** Weighing, measuring, water, cleaning and what was seen. */
+export function careExceptions(residentId: string, group: SheetGroup, day: ResidentDay): Exception[] {
+  const look = taskFor(day, 'look')?.duty.id
+  return [
+    { id: 'weigh', key: 'w', label: 'Weigh', ask: weighing(residentId, day) },
+    {
+      id: 'unseen',
+      key: 'z',
+      label: 'Looked, not seen',
+      ask: nothing({ residentId, kind: 'sighted', payload: { ...(look && { duty: look }), seen: false } }),
+    },
+    { id: 'clean', key: 'c', label: 'Cleaned', ask: cleaning(residentId) },
+    { id: 'dampen', key: 'd', label: 'Dampened', ask: dampening(residentId, day) },
+    { id: 'water', key: 'y', label: 'Fresh water', ask: watering(residentId, day) },
+    {
+      id: 'droppings',
+      key: 'o',
+      label: 'Droppings',
+      ask: choice(
+        DROPPINGS.map((kind) => ({
+          label: words.droppings[kind],
+          then: nothing({ residentId, kind: 'droppings', payload: { look: kind } }),
+        })),
+      ),
+    },
+    { id: 'measure', key: 'm', label: 'Measure', ask: measuring(residentId, group, day) },
+    {
+      id: 'saw',
+      key: 'n',
+      label: 'Saw something',
+      ask: {
+        type: 'graded',
+        prompt: 'What did you see?',
+        draft: (text, severity) => ({ residentId, kind: 'observed', payload: { text, severity } }),
+      },
+    },
+    {
+      id: 'note',
+      key: 't',
+      label: 'Note for the next shift',
+      ask: {
+        type: 'text',
+        prompt: 'Note',
+        draft: (text) => ({ residentId, kind: 'noted', payload: { text } }),
+      },
+    },
+  ]
+}

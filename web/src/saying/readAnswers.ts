@@ -1,0 +1,35 @@
+import type { Answers, Field } from './ask.ts'
+
+/** A number as keepers type it: comma or point, spaces between thousands. */
+export function readNumber(text: string): number | null {
+  const cleaned = text.replaceAll(/[\s\u202f]/g, '').replace(',', '.')
+  if (!/^\d+(\.\d+)?$|^\.\d+$/.test(cleaned)) return null
+  const value = Number(cleaned)
+  return value > 0 ? value : null
+}
+
+function wrongWith(field: Field, typed: string): string | null {
+  if (field.type === 'text' && field.required && typed === '') return `${field.label}: write a word or two.`
+  if (field.type !== 'number' || typed === '') return null
+  const value = readNumber(typed)
+  if (value === null) return `${field.label}: "${typed}" is not a number of ${field.unit}.`
+  if (field.whole && !Number.isInteger(value)) return `${field.label}: whole ${field.unit} only.`
+  return null
+}
+
+/** What a form's fields say, or the first thing wrong with them in the keeper's words. */
+export function readAnswers(
+  fields: readonly Field[],
+  typed: Readonly<Record<string, string>>,
+): Answers | { complaint: string } {
+  const said = (name: string) => (typed[name] ?? '').trim()
+  for (const field of fields) {
+    const complaint = wrongWith(field, said(field.name))
+    if (complaint) return { complaint }
+  }
+  return {
+    text: (name) => said(name) || undefined,
+    number: (name) => readNumber(said(name)) ?? undefined,
+    ticked: (name) => said(name) === 'yes',
+  }
+}

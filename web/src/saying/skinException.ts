@@ -1,0 +1,42 @@
+import type { Draft, EcdysisStage, SheetGroup } from '@kobrin/core'
+import { words } from '../words/en.ts'
+import type { Ask, Exception } from './ask.ts'
+import { choice, nothing } from './ask.ts'
+
+type Skin = Extract<Draft, { kind: 'ecdysis' }>['payload']
+
+const SIGNS: Readonly<Record<'shedding' | 'molting', readonly EcdysisStage[]>> = {
+  shedding: ['dull', 'inBlue', 'clear'],
+  molting: ['premolt', 'sealedIn', 'soft', 'hardened'],
+}
+const SHEDDING: readonly SheetGroup[] = ['snake', 'lizard', 'tortoise', 'frog', 'salamander']
+
+function off(stage: 'shed' | 'molted'): { label: string; payload: Skin }[] {
+  const name = words.stage[stage]
+  return [
+    { label: `${name}, whole`, payload: { stage, how: 'whole' } },
+    { label: `${name}, in pieces`, payload: { stage, how: 'inPieces' } },
+  ]
+}
+
+const STILL_ON: { label: string; payload: Skin }[] = [
+  { label: 'Shed, eye caps still on', payload: { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] } },
+  {
+    label: 'Shed, toes or tail tip still on',
+    payload: { stage: 'shed', how: 'inPieces', retained: ['toes', 'tailTip'] },
+  },
+]
+
+/** The signs and stages of a shed or a molt, by kind of animal. */
+export function skinException(residentId: string, group: SheetGroup): Exception {
+  const sheds = SHEDDING.includes(group)
+  const signs = SIGNS[sheds ? 'shedding' : 'molting'].map((stage) => ({
+    label: words.stage[stage],
+    payload: { stage },
+  }))
+  const all = [...signs, ...(sheds ? [...off('shed'), ...STILL_ON] : off('molted'))]
+  const ask: Ask = choice(
+    all.map(({ label, payload }) => ({ label, then: nothing({ residentId, kind: 'ecdysis', payload }) })),
+  )
+  return { id: 'skin', key: 's', label: sheds ? 'Shed sign' : 'Molt sign', ask }
+}

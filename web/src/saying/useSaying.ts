@@ -1,0 +1,186 @@
+import type { Doubt, Draft, Severity } from '@kobrin/core'
+import { doubtAbout } from '@kobrin/core'
+import type { MaybeRefOrGetter } from 'vue'
+import { computed, shallowRef, toValue, watch } from 'vue'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import { sayDraft } from '../words/entry.ts'
+import type { Ask, Exception } from './ask.ts'
+import { sampleOf } from './ask.ts'
+import { exceptionsFor } from './exceptions.ts'
+import { readAnswers, readNumber } from './readAnswers.ts'
+import { useUnsaid } from './useUnsaid.ts'
+
+export interface Question {
+  doubt: Doubt
+  keep: Draft
+}
+
+function withConfirmed(draft: Draft): Draft {
+  return { ...draft, payload: { ...draft.payload, confirmed: true } } as Draft
+}
+
+/** Saying something other than "as planned": which exception, what it asks, and the doubts about it. */
+export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => void) {
+  const site = useSite()
+  const record = useRecord()
+  const round = useRound()
+  const today = useToday()
+  const unsaid = useUnsaid()
+  const open = shallowRef<Exception | null>(null)
+  /** Whom the question is about: the eye may have moved on before it is answered. */
+  let about = ''
+  /** What is asked now: the exception's own question, or the one its chosen option leads to. */
+  const ask = shallowRef<Ask | null>(null)
+  const typed = shallowRef('')
+  const answers = shallowRef<Readonly<Record<string, string>>>({})
+  const complaint = shallowRef('')
+  const question = shallowRef<Question | null>(null)
+
+  const resident = computed(() => site.residents.get(toValue(residentId)))
+  const exceptions = computed<Exception[]>(() => {
+    const one = resident.value
+    if (!one) return []
+    const all = exceptionsFor({
+      residentId: one.id,
+      group: site.species.get(one.sheet)?.group ?? 'lizard',
+      day: round.dayOf(one.id),
+      today: today.day,
+      free: round.freePlaces,
+    })
+    return all.filter((exception) => round.allowed(sampleOf(exception.ask)))
+  })
+
+  function keyOf(now: Ask): string {
+    const which = now.type === 'number' ? now.label : now.type
+    return `${about} ${open.value?.id ?? ''} ${which}`
+  }
+
+  function put(next: Ask | null): void {
+    const before = next && unsaid.recall(keyOf(next))
+    ask.value = next
+    typed.value = before?.typed ?? ''
+    complaint.value = ''
+    question.value = null
+    const fresh = next?.type === 'form' ? next.fields.map(({ name, value }) => [name, value] as const) : []
+    answers.value = { ...Object.fromEntries(fresh), ...before?.answers }
+  }
+
+  function leave(): void {
+    open.value = null
+    put(null)
+  }
+
+  /** Turns away without saying anything; what was typed is there again on coming back. */
+  function reset(): void {
+    const now = ask.value
+    const changed =
+      typed.value !== '' ||
+      (now?.type === 'form' && now.fields.some(({ name, value }) => answers.value[name] !== value))
+    if (now && changed) unsaid.stash(keyOf(now), { typed: typed.value, answers: answers.value })
+    leave()
+  }
+
+  function say(draft: Draft): void {
+    record.keep([draft], `${round.nameOf(draft.residentId)}: ${sayDraft(draft, today.day)}`)
+    if (ask.value) unsaid.drop(keyOf(ask.value))
+    leave()
+    onSaid()
+  }
+
+  /** Says it, unless it does not fit what came before: then asks first. */
+  function sayUnlessDoubtful(draft: Draft): void {
+    const one = site.residents.get(draft.residentId)
+    const doubt = one ? doubtAbout(draft, record.stateOf(one.id), site.planOf(one)) : null
+    complaint.value = ''
+    if (doubt) question.value = { doubt, keep: withConfirmed(draft) }
+    else say(draft)
+  }
+
+  function goTo(next: Ask): void {
+    if (next.type === 'nothing') say(next.draft)
+    else put(next)
+  }
+
+  function choose(exception: Exception): void {
+    reset()
+    about = toValue(residentId)
+    open.value = exception.ask.type === 'nothing' ? null : exception
+    goTo(exception.ask)
+  }
+
+  /** Chooses by key. False when no option has it. */
+  function option(key: string): boolean {
+    const found = ask.value?.type === 'choice' && ask.value.options.find((one) => one.key === key)
+    if (!found) return false
+    goTo(found.then)
+    return true
+  }
+
+  function submit(severity?: Severity): void {
+    const now = ask.value
+    switch (now?.type) {
+      case 'number': {
+        const value = readNumber(typed.value)
+        if (value !== null) return sayUnlessDoubtful(now.draft(value))
+        complaint.value = `"${typed.value}" is not a number of ${now.unit}. Digits only, for example 42.5.`
+        return
+      }
+      case 'text':
+      case 'graded': {
+        const text = typed.value.trim()
+        if (text === '') complaint.value = 'Write a word or two first.'
+        else if (now.type === 'text') say(now.draft(text))
+        else if (severity) say(now.draft(text, severity))
+        return
+      }
+      case 'form': {
+        const read = readAnswers(now.fields, answers.value)
+        if ('complaint' in read) complaint.value = read.complaint
+        else sayUnlessDoubtful(now.draft(read))
+        return
+      }
+      default:
+        return
+    }
+  }
+
+  function answer(name: string, value: string): void {
+    answers.value = { ...answers.value, [name]: value }
+  }
+
+  /** The keeper looked again and it is so. */
+  function insist(): void {
+    if (question.value) say(question.value.keep)
+  }
+
+  function takeInstead(value: number): void {
+    if (ask.value?.type === 'number') say(ask.value.draft(value))
+  }
+
+  function typeAgain(): void {
+    question.value = null
+  }
+
+  watch(() => toValue(residentId), reset)
+
+  return {
+    open,
+    ask,
+    typed,
+    answers,
+    complaint,
+    question,
+    exceptions,
+    choose,
+    option,
+    answer,
+    submit,
+    insist,
+    takeInstead,
+    typeAgain,
+    reset,
+  }
+}
