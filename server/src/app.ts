@@ -29,6 +29,7 @@ export interface AppOptions {
   pages?: string
   logger?: FastifyServerOptions['logger']
   now?: () => Date
+  heartbeatMs?: number
 }
 
 const BODY_LIMIT = 2 * 1024 * 1024
@@ -73,6 +74,7 @@ export async function buildApp({
   pages,
   logger = false,
   now = () => new Date(),
+  heartbeatMs = 15_000,
 }: AppOptions): Promise<FastifyInstance> {
   const app = fastify({ logger, bodyLimit: BODY_LIMIT, forceCloseConnections: true })
   app.setValidatorCompiler(validatorCompiler)
@@ -95,6 +97,7 @@ export async function buildApp({
     guard: createGuard(sessions),
     log: app.log,
     now,
+    heartbeatMs,
   }
   for (const routes of [healthRoutes, peopleRoutes, siteRoutes, entryRoutes, feedRoutes])
     await app.register(routes(floor))

@@ -16,4 +16,6 @@ export interface Floor {
   guard: (route: Route) => Pick<RouteShorthandOptions, 'preHandler'>
   log: FastifyBaseLogger
   now: () => Date
+  /** How often a silent feed says that it is there: proxies and tablets drop a silent connection. */
+  heartbeatMs: number
 }

@@ -9,7 +9,7 @@ export interface PlanChoices {
   schools?: Readonly<Record<string, string>>
   siteOverrides?: readonly Override[]
   residentOverrides?: readonly Override[]
-  /** The day the plan is for: overrides that have run out are left aside. */
+  /** The day the plan is for: overrides that have not begun or have run out are left aside. */
   day: number
   /** Spreads `perWeek` duties of different residents over the week, 0–6. */
   phase?: number
@@ -35,7 +35,7 @@ function patched(duties: readonly Duty[], patch: DutyPatch, source: Source): Dut
 }
 
 function inForce(override: Override, day: number): boolean {
-  return override.until === undefined || override.until >= day
+  return override.on <= day && (override.until === undefined || override.until >= day)
 }
 
 function mergedTargets(base: readonly ZoneTarget[], changes: readonly ZoneTarget[]): ZoneTarget[] {

@@ -1,7 +1,7 @@
 import type { ErrorCode, Receipt } from '@kobrin/contract'
 import { ERRORS } from '@kobrin/contract'
 import type { Entry, ResidentState } from '@kobrin/core'
-import { advance, emptyState, isAmendment, isoDay, replay } from '@kobrin/core'
+import { advance, isAmendment, isoDay, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { errnoOf } from '../database/connect.ts'
@@ -212,11 +212,4 @@ export function createAppender(
       while (running) await running
     },
   }
-}
-
-/** The state row of a new resident: without it nothing can be recorded about it. */
-export async function openRecord(db: Database | Transaction, residentId: string): Promise<void> {
-  await db.execute(
-    sql`insert into resident_state (resident_id, last_seq, state) values (${residentId}, 0, ${JSON.stringify(emptyState())})`,
-  )
 }

@@ -15,6 +15,11 @@ export function recordRows(db: Database | Transaction, residentId: string): Prom
   )
 }
 
+export async function hasRecord(db: Database, residentId: string): Promise<boolean> {
+  const rows = await rowsOf(db, sql`select 1 from resident_state where resident_id = ${residentId}`)
+  return rows.length > 0
+}
+
 export async function historyOf(db: Database | Transaction, residentId: string): Promise<KeptEntry[]> {
   return (await recordRows(db, residentId)).map(entryOf)
 }

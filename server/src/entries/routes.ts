@@ -10,7 +10,7 @@ import { roleOf } from '../people/queries.ts'
 import { enclosureExists, siteSettings } from '../site/queries.ts'
 import type { PostingContext } from './posted.ts'
 import { checked, isReceipt } from './posted.ts'
-import { headOf, recordRows, rowsAfter, stateRows, statesJson } from './queries.ts'
+import { hasRecord, headOf, recordRows, rowsAfter, stateRows, statesJson } from './queries.ts'
 import { entriesJson } from './rows.ts'
 import { entry } from './tables.ts'
 
@@ -75,7 +75,9 @@ export function entryRoutes({
       { ...guard(ROUTES.record), schema: schemaOfJoined(ROUTES.record) },
       async (request, reply) => {
         const rows = await recordRows(db, request.params.residentId)
-        if (rows.length === 0) throw new KobrinProblem('unknown_resident')
+        if (rows.length === 0 && !(await hasRecord(db, request.params.residentId))) {
+          throw new KobrinProblem('unknown_resident')
+        }
         return reply.type(JSON_TYPE).send(entriesJson(rows))
       },
     )

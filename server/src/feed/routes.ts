@@ -4,10 +4,11 @@ import { rowsAfter } from '../entries/queries.ts'
 import type { EntryRow } from '../entries/rows.ts'
 import { entryJson } from '../entries/rows.ts'
 import type { Floor } from '../floor.ts'
+import { signedInOn } from '../people/guard.ts'
 
 const PAGE = 500
-/** Proxies and tablets drop a silent connection. */
-const HEARTBEAT_MS = 15_000
+/** A reader with more than this waiting for it is not reading. */
+const BACKLOG_BYTES = 4 * 1024 * 1024
 
 function eventOf(row: EntryRow): string {
   return `id: ${row.seq}\ndata: ${entryJson(row)}\n\n`
@@ -19,7 +20,13 @@ function startOf(after: number, lastEventId: string | string[] | undefined): num
   return Number.isSafeInteger(resumed) && resumed > after ? resumed : after
 }
 
-export function feedRoutes({ connection: { db }, hub, guard }: Floor): FastifyPluginAsync {
+export function feedRoutes({
+  connection: { db },
+  hub,
+  sessions,
+  guard,
+  heartbeatMs,
+}: Floor): FastifyPluginAsync {
   return async (app) => {
     app.get<{ Querystring: { after: number } }>(
       PATHS.feed,
@@ -43,11 +50,18 @@ export function feedRoutes({ connection: { db }, hub, guard }: Floor): FastifyPl
           sent = fresh.at(-1)?.seq ?? sent
           if (fresh.length > 0) out.write(fresh.map(eventOf).join(''))
         }
+        const token = signedInOn(request).token
         const { stop } = hub.follow((rows) => {
           if (caughtUp) send(rows)
           else held.push(...rows)
         })
-        const heartbeat = setInterval(() => out.write(': here\n\n'), HEARTBEAT_MS)
+        // Whoever signed out, or fell behind for good, has to come back and ask.
+        const beat = async () => {
+          const welcome = await sessions.find(token).catch(() => null)
+          if (!welcome || out.writableLength > BACKLOG_BYTES) out.destroy()
+          else out.write(': here\n\n')
+        }
+        const heartbeat = setInterval(() => void beat(), heartbeatMs)
         const end = () => {
           clearInterval(heartbeat)
           stop()

@@ -13,6 +13,8 @@ import type { Device } from './sessions.ts'
 const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
 const DEVICE_COOKIE_SECONDS = 400 * 86_400
 const SIGN_IN_TRIES = { max: 10, timeWindow: '1 minute' }
+/** Four digits are soon guessed by somebody who may go on guessing. */
+const PIN_TRIES = { max: 6, timeWindow: '5 minutes' }
 
 function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>): Me {
   const { id, name, initials, role } = person
@@ -60,7 +62,7 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
 
     app.post<{ Body: SwitchPerson }>(
       ROUTES.switchPerson.url,
-      { schema: schemaOf(ROUTES.switchPerson), config: { rateLimit: SIGN_IN_TRIES } },
+      { schema: schemaOf(ROUTES.switchPerson), config: { rateLimit: PIN_TRIES } },
       async (request, reply) => {
         const device = await deviceOf(request)
         if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')

@@ -51,7 +51,13 @@ function otherFood(residentId: string, task: Task): Ask {
     { name: 'other', label: 'If something else, what', type: 'text', value: '' },
     { name: 'size', label: 'Size', type: 'text', value: meal?.size ?? '', suggestions: sizes },
     { name: 'count', label: 'How many', type: 'number', unit: 'pieces', value: String(meal?.count ?? '') },
-    { name: 'grams', label: 'Weight of it all', type: 'number', unit: 'g', value: '' },
+    {
+      name: 'grams',
+      label: 'Weight of it all',
+      type: 'number',
+      unit: 'g',
+      value: String(meal?.count === undefined ? (meal?.grams ?? '') : ''),
+    },
     ...dusts.map((name): Field => ({
       name: `dust ${name}`,
       label: `With ${name}`,

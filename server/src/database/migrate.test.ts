@@ -1,0 +1,44 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { Scratch } from '../testing/scratch.ts'
+import { scratch } from '../testing/scratch.ts'
+import { smallSite } from '../testing/smallSite.ts'
+import { migrate } from './migrate.ts'
+
+let base: Scratch
+
+beforeAll(async () => {
+  base = await scratch(smallSite())
+})
+afterAll(() => base.drop())
+
+async function tables(): Promise<string[]> {
+  const [rows] = await base.pool.query(
+    'select table_name as name from information_schema.tables where table_schema = database()',
+  )
+  return (rows as { name: string }[]).map(({ name }) => name).sort()
+}
+
+describe('migrations', () => {
+  it('change nothing when they have been run, also by several servers at once', async () => {
+    const before = await tables()
+    const others = await Promise.all([base.again(), base.again(), base.again()])
+    await Promise.all(others.map(migrate))
+    await Promise.all(others.map((other) => other.close()))
+    expect(await tables()).toEqual(before)
+  })
+
+  it('keep the history of what people edit', async () => {
+    await base.pool.query("update resident set name = 'Renamed' where accession = '0001'")
+    const [rows] = await base.pool.query(
+      "select name from resident for system_time all where accession = '0001' order by row_start",
+    )
+    expect((rows as { name: string }[]).map(({ name }) => name)).toEqual(['Gecko 1', 'Renamed'])
+  })
+
+  it('start the feed at nothing', async () => {
+    const fresh = await scratch()
+    const [rows] = await fresh.pool.query('select seq from feed_counter')
+    expect(rows).toEqual([{ seq: 0 }])
+    await fresh.drop()
+  })
+})

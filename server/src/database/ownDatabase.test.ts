@@ -1,0 +1,91 @@
+import { mkdtemp, mkdir, rm, writeFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterEach, describe, expect, it } from 'vitest'
+import { KobrinFault } from '../errors/fault.ts'
+import { connect } from './connect.ts'
+import type { OwnDatabase } from './ownDatabase.ts'
+import { startOwnDatabase } from './ownDatabase.ts'
+
+const folders: string[] = []
+const started: OwnDatabase[] = []
+
+async function folder(): Promise<string> {
+  const path = await mkdtemp(join(tmpdir(), 'kobrin-own-'))
+  folders.push(path)
+  return path
+}
+
+async function start(path: string): Promise<OwnDatabase> {
+  const own = await startOwnDatabase(path)
+  started.push(own)
+  return own
+}
+
+afterEach(async () => {
+  for (const own of started.splice(0)) await own.stop()
+  for (const path of folders.splice(0)) await rm(path, { recursive: true, force: true })
+})
+
+async function faultOf(work: Promise<unknown>): Promise<KobrinFault> {
+  const error = await work.catch((reason: unknown) => reason)
+  if (error instanceof KobrinFault) return error
+  throw new Error(`No fault, but ${String(error)}`)
+}
+
+describe('a database of our own', () => {
+  it('keeps what was written over a stop, and lets nobody in without its secret', async () => {
+    const path = await folder()
+    const first = await start(path)
+    const one = await connect(first.address)
+    await one.pool.query('create table kept (n int)')
+    await one.pool.query('insert into kept values (7)')
+    await one.close()
+    const { socketPath, user, database } = first.address as {
+      socketPath: string
+      user: string
+      database: string
+    }
+    const refused = await faultOf(connect({ socketPath, user, password: '', database }))
+    expect(refused.code).toBe('database_unreachable')
+    await first.stop()
+
+    const second = await start(path)
+    const again = await connect(second.address)
+    expect((await again.pool.query('select n from kept'))[0]).toEqual([{ n: 7 }])
+    await again.close()
+  })
+
+  it('takes over the one that a killed server left running', async () => {
+    const path = await folder()
+    const first = await start(path)
+    const second = await start(path)
+    expect(second.pid).toBe(first.pid)
+  })
+
+  it('says in a sentence what to do about a folder that holds something else', async () => {
+    const path = await folder()
+    await mkdir(join(path, 'mariadb'))
+    await writeFile(join(path, 'mariadb', 'holiday.txt'), 'Not a database.')
+    const fault = await faultOf(start(path))
+    expect(fault.code).toBe('database_damaged')
+    expect(fault.message).toContain('Restore it from a backup, or move it away')
+  })
+
+  it('says in a sentence what to do about data that will not start', async () => {
+    const path = await folder()
+    const own = await start(path)
+    await own.stop()
+    started.length = 0
+    await writeFile(join(path, 'mariadb', 'ibdata1'), 'Overwritten.')
+    const fault = await faultOf(start(path))
+    expect(fault.code).toBe('database_damaged')
+    expect(fault.message).toContain('mariadb.log')
+  })
+
+  it('says what to check when a server does not answer', async () => {
+    const fault = await faultOf(connect({ url: 'mysql://nobody@127.0.0.1:9/none' }))
+    expect(fault.code).toBe('database_unreachable')
+    expect(fault.message).toContain('KOBRIN_DATABASE_URL')
+  })
+})

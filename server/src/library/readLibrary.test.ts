@@ -1,0 +1,95 @@
+import { emptyState, isPlan, resolvePlan, walk } from '@kobrin/core'
+import { describe, expect, it } from 'vitest'
+import { KobrinFault } from '../errors/fault.ts'
+import { readLibrary, readSheet } from './readLibrary.ts'
+
+const sheets = readLibrary()
+
+function faultOf(yaml: string): string {
+  try {
+    readSheet(yaml, 'gecko.yaml')
+  } catch (error) {
+    if (error instanceof KobrinFault) return error.message
+  }
+  throw new Error('It was read.')
+}
+
+const GOOD = `id: gecko
+common: Gecko
+latin: Gekko gekko
+group: lizard
+lives: individual
+stages:
+  - id: adult
+    name: Adult
+    duties:
+      - { id: water, does: water, cadence: { type: every, days: 1 } }
+sources: [common husbandry practice]
+`
+
+describe('reading a sheet', () => {
+  it('fills in what is usual', () => {
+    expect(readSheet(GOOD, 'gecko.yaml').stages[0]?.duties[0]).toMatchObject({ people: 1, minutes: 1 })
+  })
+
+  it.each([
+    ['days: 1 }', 'days: -1 }', 'line 10', 'stages.0.duties.0.cadence.days'],
+    ['group: lizard', 'group: dragon', 'line 4', 'group'],
+    ['does: water', 'does: juggle', 'line 10', 'does'],
+    ['lives: individual', 'lives: [', 'line', 'gecko.yaml'],
+    ['sources: [common husbandry practice]', 'sources: []', 'line 11', 'sources'],
+  ])('names file, line and field when "%s" becomes "%s"', (from, to, line, field) => {
+    const message = faultOf(GOOD.replace(from, to))
+    expect(message).toContain('gecko.yaml')
+    expect(message).toContain(line)
+    expect(message).toContain(field)
+  })
+})
+
+describe('the shipped library', () => {
+  it('covers at least 12 species in at least 8 groups, and the dozen that a round must show', () => {
+    expect(sheets.length).toBeGreaterThanOrEqual(12)
+    expect(new Set(sheets.map(({ group }) => group)).size).toBeGreaterThanOrEqual(8)
+    const groups = sheets.map(({ group }) => group)
+    for (const group of [
+      'snake',
+      'lizard',
+      'tortoise',
+      'frog',
+      'tarantula',
+      'millipede',
+      'isopod',
+      'ant',
+      'stickInsect',
+      'butterfly',
+      'snail',
+      'feeder',
+    ] as const) {
+      expect(groups).toContain(group)
+    }
+  })
+
+  const stages = sheets.flatMap((sheet) => sheet.stages.map((stage) => [sheet.id, stage.id, sheet] as const))
+
+  it.each(stages)('%s, %s: yields a plan whose every line has a source, and a walk', (_, stage, sheet) => {
+    const plan = resolvePlan(sheet, { stage, day: 20_000 })
+    if (!isPlan(plan)) throw new Error(JSON.stringify(plan))
+    for (const line of [...plan.duties, ...plan.holds]) expect(line.source).toBeDefined()
+    const place = { room: 'a', roomOrder: 1, bay: 'b', bayOrder: 1, row: 0, column: 0, barrier: 1 as const }
+    const { stops } = walk({ day: 20_000, residents: [{ id: 'one', plan, state: emptyState(), place }] })
+    const tasks = stops.flatMap(({ visits }) => visits.flatMap((visit) => visit.tasks))
+    expect(tasks.map(({ duty }) => duty.id).sort()).toEqual(plan.duties.map(({ id }) => id).sort())
+    expect(tasks.every(({ because }) => because.length > 0)).toBe(true)
+  })
+
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s: ceilings lie above every target', (_, sheet) => {
+    const targets = [...sheet.targets, ...sheet.schools.flatMap(({ options }) => options.flatMap((o) => o.targets))]
+    for (const { ceilingCelsius = Infinity, celsius, nightCelsius } of targets) {
+      for (const range of [celsius, nightCelsius]) {
+        if (!range) continue
+        expect(range[0]).toBeLessThanOrEqual(range[1])
+        expect(range[1]).toBeLessThan(ceilingCelsius)
+      }
+    }
+  })
+})

@@ -1,0 +1,85 @@
+import type { Role, SeedPerson, SiteSeed } from '@kobrin/contract'
+import { ROLES } from '@kobrin/contract'
+import type { Draft, Entry } from '@kobrin/core'
+import { dayFromIso } from '@kobrin/core'
+import { v7 as uuidv7 } from 'uuid'
+import { readLibrary } from '../library/readLibrary.ts'
+
+const SHEET = 'leopard-gecko'
+const RESIDENTS = 12
+
+export const PASSPHRASE = 'a long enough phrase'
+export const PIN = '4711'
+export const ZONE = 'Europe/London'
+
+export interface SmallSite extends SiteSeed {
+  /** Somebody of each role; the first of each is named after it. */
+  person: (role: Role) => SeedPerson
+}
+
+/** One room with twelve geckos, somebody of every role, and no history but the arrivals. */
+export function smallSite(): SmallSite {
+  const room = { id: uuidv7(), name: 'Room', order: 1, barrier: 1 as const }
+  const bay = { id: uuidv7(), roomId: room.id, name: 'Bay', order: 1, barrier: null }
+  const enclosures = Array.from({ length: RESIDENTS + 1 }, (_, column) => ({
+    id: uuidv7(),
+    bayId: bay.id,
+    row: 0,
+    column,
+    widthMm: 600,
+    depthMm: 400,
+    heightMm: 400,
+  }))
+  const residents = Array.from({ length: RESIDENTS }, (_, index) => ({
+    id: uuidv7(),
+    accession: String(index + 1).padStart(4, '0'),
+    name: `Gecko ${index + 1}`,
+    sheet: SHEET,
+    stage: 'adult',
+    count: null,
+    sex: 'unknown' as const,
+    hatchedOn: null,
+    barrier: null,
+    schools: {},
+  }))
+  const people = ROLES.map((role): SeedPerson => ({
+    id: uuidv7(),
+    login: role.toLowerCase(),
+    name: `A ${role}`,
+    initials: role.slice(0, 2).toUpperCase(),
+    role,
+    passphrase: PASSPHRASE,
+    pin: role === 'reader' ? null : PIN,
+  }))
+  const [curator] = people
+  const arrivals = residents.map(({ id }, index) =>
+    entryBy(
+      curator?.id ?? '',
+      { residentId: id, kind: 'arrived', payload: { enclosure: enclosures[index]?.id ?? '' } },
+      '2026-01-01T09:00:00.000Z',
+    ),
+  )
+  return {
+    name: 'Small site',
+    zone: ZONE,
+    schools: {},
+    rooms: [room],
+    bays: [bay],
+    enclosures,
+    residents,
+    people,
+    sheets: readLibrary().filter(({ id }) => id === SHEET),
+    overrides: [],
+    entries: arrivals,
+    person: (role) => {
+      const found = people.find((person) => person.role === role)
+      if (!found) throw new Error(`Nobody is a ${role}.`)
+      return found
+    },
+  }
+}
+
+/** An entry as somebody would make it. */
+export function entryBy(author: string, draft: Draft, occurredAt: string, uid: string = uuidv7()): Entry {
+  return { ...draft, uid, occurredAt, day: dayFromIso(occurredAt.slice(0, 10)), author }
+}
