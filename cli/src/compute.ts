@@ -34,12 +34,14 @@ export function answer(computation: Computation, text: string): string {
   return JSON.stringify(computation.run(read.data))
 }
 
-/** The same, but what is wrong becomes the answer: one line in, one line out. */
+/** The same, but what is wrong becomes the answer: one line in, one line out. What is valid and still
+ * cannot be answered is refused. */
 export function answerLine(computation: Computation, text: string): string {
   try {
     return answer(computation, text)
   } catch (error) {
-    return JSON.stringify({ error: error instanceof Error ? error.message : String(error) })
+    const reason = error instanceof Error ? error.message : String(error)
+    return JSON.stringify(error instanceof BadInput ? { error: reason } : { refused: true, reason })
   }
 }
 

@@ -64,6 +64,7 @@ export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: Co
     days,
     nowMs,
     rota: { morning: [keeper], evening: [keeper] },
+    may: () => true,
     chance,
   })
   const person = {

@@ -1,5 +1,5 @@
 import type { SeedResident } from '@kobrin/contract'
-import type { Entry, Override, Sheet } from '@kobrin/core'
+import type { Entry, EntryKind, Override, Sheet } from '@kobrin/core'
 import { civil, isPlan, resolvePlan, weekdayOf } from '@kobrin/core'
 import type { Chance } from './chance.ts'
 import { newAnimal } from './husbandry/animal.ts'
@@ -24,6 +24,8 @@ export interface LifeOptions {
   days: number
   nowMs: number
   rota: Rota
+  /** Who may record what; those who have the evening may record anything. */
+  may: (author: string, kind: EntryKind) => boolean
   chance: Chance
   /** Things that happen besides the round: called for each resident and day, before the round. */
   story?: (kept: Kept, today: KeeperDay) => void
@@ -60,7 +62,7 @@ function arrive(kept: Kept, home: string, today: KeeperDay): void {
 
 /** Lives through the days up to now and returns what was recorded, in the order it was recorded. */
 export function live(options: LifeOptions): Entry[] {
-  const { residents, homes, zone, days, nowMs, rota, chance, story } = options
+  const { residents, homes, zone, days, nowMs, rota, may, chance, story } = options
   const now = civil(nowMs, zone)
   const firstDay = now.day - days
   const kept = residents.map((resident, index) => {
@@ -84,6 +86,7 @@ export function live(options: LifeOptions): Entry[] {
         at: (minute) => midnight + minute * 60_000,
         author: rota.morning[(weekday + Math.floor(index / 40)) % rota.morning.length] ?? '',
         evening: rota.evening[weekday % rota.evening.length] ?? '',
+        may,
         minute: starts + index * MINUTES_PER_RESIDENT,
         until: Math.min(nowMs - 60_000, endOfStory),
         chance,

@@ -1,4 +1,4 @@
-import type { Draft, Entry, Plan, ResidentState, Task } from '@kobrin/core'
+import type { Draft, Entry, EntryKind, Plan, ResidentState, Task } from '@kobrin/core'
 import { advance, asPlanned, emptyState, fedDraft, replay, residentDay } from '@kobrin/core'
 import type { Chance } from '../chance.ts'
 import type { Animal } from './animal.ts'
@@ -22,6 +22,7 @@ export interface KeeperDay {
   /** Who works, in the order of the round. */
   author: string
   evening: string
+  may: (author: string, kind: EntryKind) => boolean
   /** Minute at which the round reaches this resident. */
   minute: number
   /** Nothing after this moment has happened yet, UTC milliseconds. */
@@ -47,7 +48,8 @@ export function record(
     uid: today.chance.uid(ms),
     occurredAt: new Date(ms).toISOString(),
     day: today.day,
-    author,
+    // What a volunteer may not record, whoever has the evening does.
+    author: today.may(author, draft.kind) ? author : today.evening,
   }
   kept.history.push(entry)
   const next = advance(kept.state, entry)

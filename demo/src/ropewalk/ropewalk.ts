@@ -1,5 +1,6 @@
 import type { SeedPerson, SiteSeed } from '@kobrin/contract'
 import type { Override, Sheet } from '@kobrin/core'
+import { mayRecord } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
 import { createChance } from '../chance.ts'
 import { live } from '../live.ts'
@@ -30,6 +31,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     id: chance.uid(start.ms),
     passphrase: demoPassphrase(person.login),
   }))
+  const roleOf = new Map(people.map(({ id, role }) => [id, role]))
   const idOf = Object.fromEntries(people.map(({ login, id }) => [login, id]))
   const { homes, ...settled } = settle(BUILDING, bySheet, NAMES, start, chance)
   const schools = { 'crested-gecko': { misting: 'mist' }, 'royal-python': { humidity: 'dampHide' } }
@@ -52,6 +54,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     days,
     nowMs,
     rota,
+    may: (author, kind) => mayRecord(roleOf.get(author) ?? 'reader', kind),
     chance,
     story: tellStories(stories, today),
   })

@@ -170,10 +170,10 @@ describe('many at once', () => {
     const head = await headOf(base.db)
     const other = await base.again()
     const seen: number[] = []
-    let watching = true
+    const watching = new AbortController()
     const watcher = (async () => {
       let at = head
-      while (watching) {
+      while (!watching.signal.aborted) {
         for (const { seq } of await rowsAfter(other.db, at, 1000)) {
           seen.push(seq)
           at = seq
@@ -198,7 +198,7 @@ describe('many at once', () => {
     expect(new Set(places).size).toBe(WRITERS * EACH)
     expect(Math.max(...places)).toBe(last)
     while (seen.at(-1) !== last) await new Promise((resolve) => setTimeout(resolve, 5))
-    watching = false
+    watching.abort()
     await watcher
     expect(seen).toEqual(Array.from({ length: WRITERS * EACH }, (_, index) => head + 1 + index))
     for (const one of [0, 1, 2, 3]) expect(await stored(resident(one))).toEqual(await told(resident(one)))
@@ -218,9 +218,9 @@ describe('many at once', () => {
     const other = await base.again(4)
     const appender = createAppender(other.db, { onAppended: () => undefined })
     const [name] = (await other.pool.query('select database() as name'))[0] as { name: string }[]
-    let killing = true
+    const killing = new AbortController()
     const kills = (async () => {
-      while (killing) {
+      while (!killing.signal.aborted) {
         const [threads] = await killer.pool.query(
           'select id from information_schema.processlist where db = ?',
           [name?.name],
@@ -234,7 +234,7 @@ describe('many at once', () => {
     const entries = Array.from({ length: 60 }, (_, index) => weighed(resident(index % 3), 60))
     const outcomes: PromiseSettledResult<Receipt>[] = []
     for (const entry of entries) outcomes.push(...(await Promise.allSettled([appender.append(entry)])))
-    killing = false
+    killing.abort()
     await kills
     await killer.close()
     await other.close()

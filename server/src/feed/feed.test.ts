@@ -61,7 +61,7 @@ function read(app: FastifyInstance, after: number, headers: Record<string, strin
     })
     let rest = ''
     for await (const chunk of response.body ?? []) {
-      rest += new TextDecoder().decode(chunk as Uint8Array)
+      rest += new TextDecoder().decode(chunk)
       const events = rest.split('\n\n')
       rest = events.pop() ?? ''
       for (const event of events) {
