@@ -13,9 +13,10 @@ function plain(text: string): string {
 
 function score(word: string, { resident, species, latin, place }: Findable): number {
   const name = plain(resident.name)
-  if (name === word || resident.accession === word) return 5
+  const number = resident.accession.replace(/^0+/, '')
+  if (name === word || resident.accession === word || number === word) return 5
   if (name.startsWith(word)) return 4
-  if (resident.accession.startsWith(word) || resident.accession.replace(/^0+/, '') === word) return 3
+  if (resident.accession.startsWith(word) || number.startsWith(word)) return 3
   if (
     plain(species)
       .split(/\s/)

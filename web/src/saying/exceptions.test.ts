@@ -1,0 +1,151 @@
+import type { Draft, SheetGroup } from '@kobrin/core'
+import { payloads, residentDay, SheetGroup as Groups } from '@kobrin/core'
+import { describe, expect, it } from 'vitest'
+import { KEYS } from '../walk/keys.ts'
+import { dutyOf, entryOn, FEED, planOf, stateOf, TODAY } from '../testing/residents.ts'
+import type { Ask } from './ask.ts'
+import { exceptionsFor } from './exceptions.ts'
+import { readAnswers } from './readAnswers.ts'
+
+const DUTIES = [
+  FEED,
+  ...(['water', 'clean', 'weigh', 'look', 'dampen'] as const).map((does) =>
+    dutyOf({ id: does, does, litres: 0.2 }),
+  ),
+]
+const FREE = [{ id: '01900000-0000-7000-8000-0000000000ff', label: 'Tar Room, shelf 1' }]
+
+function exceptionsOf(
+  group: SheetGroup = 'lizard',
+  entries = [entryOn(TODAY - 5, { kind: 'sighted', payload: { seen: true } })],
+) {
+  const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state: stateOf(...entries) })
+  return exceptionsFor({ residentId: 'tamsin', group, day, today: TODAY, free: FREE })
+}
+
+/** Every entry an ask can lead to, with its fields as they stand. */
+function draftsOf(ask: Ask): Draft[] {
+  switch (ask.type) {
+    case 'nothing':
+      return [ask.draft]
+    case 'choice':
+      return ask.options.flatMap((option) => draftsOf(option.then))
+    case 'number':
+      return [ask.draft(61.5)]
+    case 'text':
+      return [ask.draft('Something')]
+    case 'graded':
+      return [ask.draft('Something', 'watch')]
+    case 'form': {
+      const typed = Object.fromEntries(
+        ask.fields.map((field) => [
+          field.name,
+          field.value || (field.type === 'text' ? 'Because' : field.value),
+        ]),
+      )
+      const read = readAnswers(ask.fields, typed)
+      if ('complaint' in read) throw new Error(read.complaint)
+      return [ask.draft(read)]
+    }
+  }
+}
+
+function keyed(key: string) {
+  const found = exceptionsOf().find((exception) => exception.key === key)
+  if (!found) throw new Error(`Nothing on ${key}.`)
+  return found
+}
+
+describe('what can be said besides "as planned"', () => {
+  it.each(Groups.options)('every entry it can make about a %s would be taken by the server', (group) => {
+    for (const { id, ask } of exceptionsOf(group)) {
+      for (const { kind, payload } of draftsOf(ask)) {
+        const schema = payloads[kind as keyof typeof payloads]
+        expect(schema.safeParse(payload).error, id).toBeUndefined()
+      }
+    }
+  })
+
+  it('has a key of its own for each, and the help names it', () => {
+    const keys = exceptionsOf('snake', [
+      entryOn(TODAY - 2, { kind: 'held', payload: { hold: 'gravid', reason: 'Felt' } }),
+    ]).map(({ key }) => key)
+    const walk = ['j', 'f', 'u', 'i', 'b', '[', ']', '?', '/']
+    expect(new Set([...keys, ...walk]).size).toBe(keys.length + walk.length)
+    const helped = KEYS.flatMap(([shown]) => shown.split(' '))
+    for (const key of keys) expect(helped).toContain(key)
+  })
+
+  it('a refusal is one touch and says what was offered', () => {
+    expect(draftsOf(keyed('r').ask)).toEqual([
+      {
+        residentId: 'tamsin',
+        kind: 'fed',
+        payload: {
+          duty: 'feed',
+          item: 'crickets',
+          size: 'M',
+          count: 5,
+          supplements: ['calcium'],
+          outcome: 'refused',
+        },
+      },
+    ])
+  })
+
+  it('another food is said with its amount, dust and outcome', () => {
+    const { ask } = keyed('a')
+    if (ask.type !== 'form') throw new Error('Not a form.')
+    const typed = {
+      item: '…',
+      other: 'silkworms',
+      size: 'L',
+      count: '3',
+      'dust calcium': '',
+      outcome: 'part',
+    }
+    const read = readAnswers(ask.fields, typed)
+    if ('complaint' in read) throw new Error(read.complaint)
+    expect(ask.draft(read).payload).toEqual({
+      duty: 'feed',
+      item: 'silkworms',
+      size: 'L',
+      count: 3,
+      outcome: 'part',
+    })
+  })
+
+  it('a hold carries its reason and its expected end', () => {
+    const { ask } = keyed('h')
+    const gravid =
+      ask.type === 'choice' ? ask.options.find(({ label }) => label === 'Gravid')?.then : undefined
+    if (gravid?.type !== 'form') throw new Error('Not a form.')
+    const read = readAnswers(gravid.fields, { reason: 'Follicles felt', days: '30' })
+    if ('complaint' in read) throw new Error(read.complaint)
+    expect(gravid.draft(read).payload).toEqual({
+      hold: 'gravid',
+      reason: 'Follicles felt',
+      until: TODAY + 30,
+    })
+  })
+
+  it('offers to lift only what a fact must end', () => {
+    expect(exceptionsOf().map(({ id }) => id)).not.toContain('lift')
+    const inBlue = exceptionsOf('snake', [
+      entryOn(TODAY - 2, { kind: 'ecdysis', payload: { stage: 'inBlue' } }),
+    ])
+    expect(inBlue.map(({ id }) => id)).toContain('lift')
+  })
+
+  it('speaks of sheds to those that shed and of molts to those that molt', () => {
+    const stages = (group: SheetGroup) =>
+      exceptionsOf(group)
+        .filter(({ id }) => id === 'skin')
+        .flatMap(({ ask }) => draftsOf(ask))
+        .map(({ payload }) => ('stage' in payload ? payload.stage : ''))
+    expect(stages('snake')).toContain('inBlue')
+    expect(stages('snake')).not.toContain('molted')
+    expect(stages('tarantula')).toContain('molted')
+    expect(stages('tarantula')).not.toContain('inBlue')
+  })
+})

@@ -1,0 +1,66 @@
+import type { Duty, Entry, Plan, ResidentState, Task } from '@kobrin/core'
+import { emptyState, replay } from '@kobrin/core'
+
+/** 2026-05-12, a Tuesday. */
+export const TODAY = 20_585
+
+export const teller = {
+  today: TODAY,
+  who: (id: string) => ({ lotte: 'Lotte', priya: 'Priya' })[id] ?? id,
+  clock: (iso: string) => iso.slice(11, 16),
+}
+
+const source = { from: 'sheet', sheet: 'gecko', stage: 'adult' } as const
+
+export function dutyOf(duty: Partial<Duty> & Pick<Duty, 'id' | 'does'>): Duty {
+  return { cadence: { type: 'every', days: 1, tolerance: 0 }, people: 1, minutes: 1, source, ...duty }
+}
+
+export const FEED = dutyOf({
+  id: 'feed',
+  does: 'feed',
+  cadence: { type: 'every', days: 3, tolerance: 1 },
+  amount: { by: 'count', count: [4, 6] },
+  foods: [
+    { item: 'crickets', sizes: [{ size: 'M' }, { size: 'L' }] },
+    { item: 'roaches', sizes: [{ size: 'S' }] },
+  ],
+  supplements: [{ name: 'calcium', everyMeals: 1 }],
+})
+
+export function planOf(duties: Duty[] = [FEED, dutyOf({ id: 'water', does: 'water', litres: 0.2 })]): Plan {
+  return {
+    sheet: 'gecko',
+    stage: 'adult',
+    duties,
+    holds: [
+      { hold: 'inBlue', suppresses: ['feed', 'weigh'], days: 8, worryAfter: 14, endsBy: 'event', source },
+    ],
+    targets: [],
+    cautions: [],
+    weighing: { r: 0.03, q: 1e-7 },
+    refusalsToWorry: 3,
+  }
+}
+
+export function taskOf(task: Partial<Task> & Pick<Task, 'status'>, duty: Duty = FEED): Task {
+  return { duty, dueOn: TODAY, daysOver: 0, lateness: 0, because: [], ...task }
+}
+
+let made = 0
+
+/** An entry made on a day at a minute past eight, UTC. */
+export function entryOn(
+  day: number,
+  fact: Pick<Entry, 'kind' | 'payload'>,
+  { residentId = 'tamsin', author = 'lotte' } = {},
+): Entry {
+  made += 1
+  const occurredAt = new Date(day * 86_400_000 + (480 + made) * 60_000).toISOString()
+  const uid = `01900000-0000-7000-8000-${made.toString(16).padStart(12, '0')}`
+  return { ...fact, uid, residentId, occurredAt, day, author } as Entry
+}
+
+export function stateOf(...entries: Entry[]): ResidentState {
+  return entries.length > 0 ? replay(entries) : emptyState()
+}
