@@ -169,10 +169,10 @@ function mealOn(task: Task, due: Dueness, today: Today): void {
     const ahead = offeringOn(duty, Math.ceil(due.dueOn), today)
     if (ahead) task.ahead = ahead
   }
-  if (status === 'notYet' || status === 'done' || status === 'held') return
+  if (status === 'notYet' || status === 'held') return
   const offering = offeringOn(duty, day, today)
   if (offering) task.offering = offering
-  else task.nothingToOffer = true
+  else if (status !== 'done') task.nothingToOffer = true
 }
 
 function statusOf(

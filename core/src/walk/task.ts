@@ -26,7 +26,7 @@ export interface Task {
   emptySince?: Day
   /** Due today, but not before this minute of the day. */
   opensAtMinute?: number
-  /** What to give today. */
+  /** What to give today; when it was given, what to give if somebody insists on more. */
   offering?: Offering
   /** What the next meal will be, when it falls due within the days food is prepared ahead. */
   ahead?: Offering

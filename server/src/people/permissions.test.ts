@@ -20,7 +20,6 @@ const clients = new Map<Role, Client>()
 beforeAll(async () => {
   site = smallSite()
   base = await scratch(site)
-  // One sign-in for each role is more than the limit on guessing allows in one minute from one place.
   app = await buildApp({ connection: base, heartbeatMs: 50 })
   for (const role of ROLES) clients.set(role, await signedIn(app, role))
 })

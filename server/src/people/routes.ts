@@ -12,9 +12,15 @@ import type { Device } from './sessions.ts'
 
 const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
 const DEVICE_COOKIE_SECONDS = 400 * 86_400
-const SIGN_IN_TRIES = { max: 10, timeWindow: '1 minute' }
+/** Guessing is limited for each name from each place: a whole shift may sign in from one address. */
+function tries(max: number, timeWindow: string, whose: (body: unknown) => string) {
+  const keyGenerator = ({ ip, body }: FastifyRequest) => `${ip} ${whose(body)}`
+  return { config: { rateLimit: { max, timeWindow, hook: 'preHandler' as const, keyGenerator } } }
+}
+
+const SIGN_IN_TRIES = tries(10, '1 minute', (body) => (body as SignIn).login.toLowerCase())
 /** Four digits are soon guessed by somebody who may go on guessing. */
-const PIN_TRIES = { max: 6, timeWindow: '5 minutes' }
+const PIN_TRIES = tries(6, '5 minutes', (body) => (body as SwitchPerson).personId)
 
 function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>): Me {
   const { id, name, initials, role } = person
@@ -50,7 +56,7 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
   return async (app) => {
     app.post<{ Body: SignIn }>(
       ROUTES.signIn.url,
-      { schema: schemaOf(ROUTES.signIn), config: { rateLimit: SIGN_IN_TRIES } },
+      { schema: schemaOf(ROUTES.signIn), ...SIGN_IN_TRIES },
       async (request, reply) => {
         const { login, passphrase } = request.body
         const person = await byLogin(db, login)
@@ -62,7 +68,7 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
 
     app.post<{ Body: SwitchPerson }>(
       ROUTES.switchPerson.url,
-      { schema: schemaOf(ROUTES.switchPerson), config: { rateLimit: PIN_TRIES } },
+      { schema: schemaOf(ROUTES.switchPerson), ...PIN_TRIES },
       async (request, reply) => {
         const device = await deviceOf(request)
         if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')

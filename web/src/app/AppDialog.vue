@@ -22,10 +22,10 @@ function onBackdrop(event: MouseEvent): void {
     @keydown.stop
   >
     <div class="inside">
-      <header>
+      <div class="title">
         <h2>{{ title }}</h2>
         <button type="button" class="plain" aria-label="Close" @click="emit('close')">✕</button>
-      </header>
+      </div>
       <slot />
     </div>
   </dialog>
@@ -52,7 +52,7 @@ function onBackdrop(event: MouseEvent): void {
   padding: 16px;
 }
 
-header {
+.title {
   display: flex;
   align-items: center;
   justify-content: space-between;

@@ -88,16 +88,18 @@ const geometry = computed(() => {
               <div v-if="box.residents.length === 0" class="empty" role="gridcell">Empty</div>
             </div>
           </div>
-          <div class="plank">
-            <button
-              v-if="planks[row] && planks[row].count > 1"
-              type="button"
-              :aria-label="`Whole shelf ${row + 1} of ${face.bay.name} as planned: ${planks[row].count}`"
-              @click="emit('shelf', planks[row].residents)"
-            >
-              Whole shelf as planned · {{ planks[row].count }}
-            </button>
+          <div v-if="planks[row] && planks[row].count > 1" class="plank" role="row">
+            <span role="gridcell">
+              <button
+                type="button"
+                :aria-label="`Whole shelf ${row + 1} of ${face.bay.name} as planned: ${planks[row].count}`"
+                @click="emit('shelf', planks[row].residents)"
+              >
+                Whole shelf as planned · {{ planks[row].count }}
+              </button>
+            </span>
           </div>
+          <div v-else class="plank" />
         </template>
       </div>
     </div>
@@ -171,9 +173,12 @@ header {
   box-shadow: 0 1px 0 var(--edge);
 }
 
-.plank button {
+.plank span {
   position: sticky;
   left: 4px;
+}
+
+.plank button {
   min-height: 30px;
   padding: 0 10px;
   border: 0;

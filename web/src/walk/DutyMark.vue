@@ -26,7 +26,7 @@ const SHAPES: Record<DutyKind, string> = {
 }
 const says = computed(() => {
   const late = status === 'late' ? `, ${Math.floor(daysOver)} over` : ''
-  return `${name ?? words.duty[does]}: ${words.status[status]}${late}`
+  return `${name || words.duty[does]}: ${words.status[status]}${late}`
 })
 </script>
 

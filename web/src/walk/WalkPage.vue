@@ -171,7 +171,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       @pointerdown="press.down"
       @pointermove="press.move"
       @pointerup="press.up"
-      @pointercancel="press.cancel"
+      @pointercancel="press.up"
       @contextmenu="press.menu"
       @click="press.click"
     >

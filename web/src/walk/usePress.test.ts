@@ -36,13 +36,19 @@ describe('a finger on the board', () => {
     expect(said).toEqual(['tap tamsin'])
   })
 
-  it('holds: the exceptions open, and letting go logs nothing', () => {
+  it('holds: the exceptions open, and letting go chooses nothing of what opened under it', () => {
     press.down(event('pointerdown', cell))
     vi.advanceTimersByTime(600)
     press.menu(event('contextmenu', cell))
     press.up()
-    press.click(event('click', cell))
-    expect(said).toEqual(['hold tamsin'])
+    const opened = document.querySelector('p') as HTMLElement
+    const clicks: string[] = []
+    opened.addEventListener('click', () => clicks.push('chosen'))
+    opened.click()
+    expect([said, clicks]).toEqual([['hold tamsin'], []])
+    vi.advanceTimersByTime(400)
+    opened.click()
+    expect(clicks).toEqual(['chosen'])
   })
 
   it('scrolls: a finger that slips is not holding', () => {

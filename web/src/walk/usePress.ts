@@ -4,55 +4,74 @@ export interface PressOptions {
   onLabel: (residentId: string) => void
   onHold: (residentId: string) => void
   holdMs?: number
+  /** Where clicks are caught that belong to a hold. */
+  page?: EventTarget
 }
 
 const SLIP_PX = 12
+/** How long after a finger lifts the browser may still make a click of it. */
+const AFTER_LIFT_MS = 350
 
 function residentAt(target: EventTarget | null): string | null {
   if (!(target instanceof Element)) return null
   return target.closest<HTMLElement>('[data-resident]')?.dataset['resident'] ?? null
 }
 
+function swallow(event: Event): void {
+  event.preventDefault()
+  event.stopPropagation()
+}
+
 /** Tells a tap from a press-and-hold from the start of a scroll, for a whole board at once. */
-export function usePress({ onTap, onLabel, onHold, holdMs = 480 }: PressOptions) {
+export function usePress({ onTap, onLabel, onHold, holdMs = 480, page = globalThis }: PressOptions) {
   let timer: ReturnType<typeof setTimeout> | undefined
   let start: { x: number; y: number } | null = null
-  let wasHeld = false
+  let isHeld = false
+
+  function hold(residentId: string): void {
+    isHeld = true
+    // What the hold opened lies under the finger now: letting go must not choose anything there.
+    page.addEventListener('click', swallow, { capture: true })
+    onHold(residentId)
+  }
 
   function cancel(): void {
     clearTimeout(timer)
     start = null
   }
 
+  function release(): void {
+    cancel()
+    if (!isHeld) return
+    isHeld = false
+    setTimeout(() => page.removeEventListener('click', swallow, { capture: true }), AFTER_LIFT_MS)
+  }
+
   return {
-    cancel,
     down(event: PointerEvent): void {
-      wasHeld = false
       const residentId = residentAt(event.target)
       if (residentId === null || event.pointerType === 'mouse') return
       start = { x: event.clientX, y: event.clientY }
-      timer = setTimeout(() => {
-        wasHeld = true
-        onHold(residentId)
-      }, holdMs)
+      timer = setTimeout(() => hold(residentId), holdMs)
     },
     move(event: PointerEvent): void {
       if (start && Math.hypot(event.clientX - start.x, event.clientY - start.y) > SLIP_PX) cancel()
     },
-    up: cancel,
+    up: release,
+    /** A right click; or what the browser makes of a long press, which was a hold already. */
     menu(event: MouseEvent): void {
       const residentId = residentAt(event.target)
       if (residentId === null) return
       event.preventDefault()
-      cancel()
-      if (!wasHeld) onHold(residentId)
-      wasHeld = true
+      if (isHeld) return
+      if (start) {
+        cancel()
+        hold(residentId)
+      } else onHold(residentId)
     },
     click(event: MouseEvent): void {
       const residentId = residentAt(event.target)
-      const held = wasHeld
-      wasHeld = false
-      if (residentId === null || held || event.button !== 0) return
+      if (residentId === null || event.button !== 0) return
       const onLabelPart =
         event.target instanceof Element && event.target.closest('[data-part="label"]') !== null
       if (onLabelPart) onLabel(residentId)

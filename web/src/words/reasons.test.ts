@@ -1,5 +1,5 @@
-import type { Duty, Entry, Reason } from '@kobrin/core'
-import { payloads, residentDay } from '@kobrin/core'
+import type { Duty, Entry, payloads, Reason } from '@kobrin/core'
+import { residentDay } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { dutyOf, entryOn, FEED, planOf, stateOf, teller, TODAY } from '../testing/residents.ts'
 import { sayDoubt } from './doubts.ts'

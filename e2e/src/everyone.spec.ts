@@ -1,0 +1,91 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+import { expect, test } from './keeper.ts'
+
+const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
+
+async function expectAccessible(page: Page, where: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(RULES).analyze()
+  const said = violations.map(({ id, nodes }) => `${where}: ${id} at ${nodes[0]?.target.join(' ')}`)
+  expect(said).toEqual([])
+}
+
+for (const theme of ['day', 'dim'] as const) {
+  test(`nothing stands in anybody's way, ${theme} theme`, async ({ keeper }) => {
+    const { page, walkTo, cells } = await keeper('maren')
+    await page.evaluate((name) => localStorage.setItem('kobrin.theme', name), theme)
+    await page.reload()
+    await walkTo('Tar Room')
+    await cells.first().locator('.tape').click()
+    await page.keyboard.press('b')
+    await expectAccessible(page, 'walk')
+    await page.keyboard.press('h')
+    await expectAccessible(page, 'holds')
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('a')
+    await expectAccessible(page, 'form')
+    await page.keyboard.press('Escape')
+    await page.keyboard.press('?')
+    await expectAccessible(page, 'keys')
+    await page.keyboard.press('Escape')
+    await page.locator('.carry').click()
+    await expectAccessible(page, 'carry')
+    await page.keyboard.press('Escape')
+    await page
+      .getByRole('navigation', { name: "Today's round" })
+      .getByRole('button', { name: 'Gatehouse' })
+      .last()
+      .click()
+    await expectAccessible(page, 'gate')
+    await page.getByRole('link', { name: 'Residents' }).click()
+    await expect(page.getByRole('row').nth(3)).toBeVisible()
+    await expectAccessible(page, 'residents')
+    await page.getByRole('row').nth(1).getByRole('link').click()
+    await expect(page.locator('.lifeline canvas').first()).toBeVisible()
+    await expectAccessible(page, 'record')
+    await page.getByRole('button', { name: 'Correct', exact: true }).first().click()
+    await expectAccessible(page, 'correct')
+    await page.keyboard.press('Escape')
+    await page.getByRole('button', { name: 'Maren O.' }).click()
+    await expectAccessible(page, 'person')
+    await page.getByRole('button', { name: /Sign out/ }).click()
+    await expect(page.getByLabel('Passphrase')).toBeVisible()
+    await expectAccessible(page, 'sign in')
+  })
+}
+
+const SCREENS = [
+  { name: 'a phone', viewport: { width: 360, height: 740 }, hasTouch: true },
+  { name: 'a tablet upright', viewport: { width: 820, height: 1180 }, hasTouch: true },
+  { name: 'a tablet flat', viewport: { width: 1180, height: 820 }, hasTouch: true },
+  { name: 'a desktop', viewport: { width: 1280, height: 800 }, hasTouch: false },
+]
+
+for (const { name, viewport, hasTouch } of SCREENS) {
+  test(`the round works on ${name}`, async ({ keeper }) => {
+    const { page, walkTo, cells, allSent } = await keeper('lotte', { viewport, hasTouch })
+    await walkTo('Spinning Hall')
+    const act = async (target: ReturnType<typeof page.locator>) => (hasTouch ? target.tap() : target.click())
+    const sideways = () =>
+      page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth)
+    expect(await sideways()).toBe(0)
+    const size = await cells.first().boundingBox()
+    expect(Math.min(size?.width ?? 0, size?.height ?? 0)).toBeGreaterThanOrEqual(44)
+
+    await act(cells.first().locator('.tape'))
+    const note = page.getByRole('button', { name: /^Note for the next shift/ })
+    await note.scrollIntoViewIfNeeded()
+    await act(note)
+    await page.getByLabel('Note').fill(`Said on ${name}`)
+    await act(page.getByRole('button', { name: 'Keep' }))
+    await expect(cells.first()).toContainText(`Said on ${name}`)
+    await allSent()
+
+    await act(page.getByRole('link', { name: 'Residents' }))
+    await expect(page.getByRole('row').nth(1)).toBeVisible()
+    expect(await sideways()).toBe(0)
+    await act(page.getByRole('row').nth(1).getByRole('link'))
+    await expect(page.locator('.lifeline canvas').first()).toBeVisible()
+    expect(await sideways()).toBe(0)
+  })
+}

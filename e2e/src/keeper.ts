@@ -1,0 +1,100 @@
+import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from '@playwright/test'
+import { test as base, expect } from '@playwright/test'
+
+export type Login = 'maren' | 'kelechi' | 'tomas' | 'lotte' | 'priya' | 'sam' | 'ines' | 'joss'
+
+export interface Keeper {
+  page: Page
+  /** Goes to a stop of the round by its name, acknowledging whatever barrier lies before it. */
+  walkTo: (stop: string) => Promise<void>
+  /** The cells of the stop in front of us. */
+  cells: Locator
+  cell: (name: string) => Locator
+  /** Names of the residents here that one touch would do something for. */
+  toDo: () => Promise<string[]>
+  /** Waits until the server has everything. */
+  allSent: () => Promise<void>
+}
+
+type Stored = Awaited<ReturnType<BrowserContext['storageState']>>['cookies']
+
+/** Cookies of those who signed in before: the server lets nobody try names and phrases all day. */
+const cookies = new Map<Login, Stored>()
+
+async function signIn(page: Page, login: Login): Promise<void> {
+  const walk = page.getByRole('link', { name: 'Walk' })
+  const passphrase = page.getByLabel('Passphrase')
+  await page.context().addCookies(cookies.get(login) ?? [])
+  await page.goto('/')
+  await expect(walk.or(passphrase)).toBeVisible()
+  if (await walk.isVisible()) return
+  await page.getByLabel('Name').fill(login)
+  await passphrase.fill(`ropewalk ${login}`)
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(walk).toBeVisible()
+  cookies.set(login, await page.context().cookies())
+}
+
+function keeperAt(page: Page): Keeper {
+  const cells = page.locator('[data-resident]')
+  const state = page.locator('header.top button.state')
+  return {
+    page,
+    cells,
+    cell: (name) => cells.filter({ has: page.locator('.tape', { hasText: new RegExp(`^${name}$`) }) }),
+    async walkTo(stop) {
+      const rail = page.getByRole('navigation', { name: "Today's round" })
+      const named = page.locator('.name', { hasText: new RegExp(`^${stop}$`) })
+      await rail.getByRole('button').filter({ has: named }).click()
+      const gate = page.locator('.gate button')
+      await expect(cells.first().or(gate)).toBeVisible()
+      if (await gate.isVisible()) await gate.click()
+      await expect(cells.first()).toBeVisible()
+    },
+    async toDo() {
+      const some = cells.filter({
+        has: page.locator('.mark.due, .mark.late').and(page.getByRole('img', { name: /^(?!Weigh|Measure)/ })),
+      })
+      return some.locator('.tape').allTextContents()
+    },
+    allSent: () => expect(state).toHaveText('All sent', { timeout: 10_000 }),
+  }
+}
+
+interface Fixtures {
+  /** Somebody at a screen, signed in. Errors in the page fail the test. */
+  keeper: (login: Login, options?: BrowserContextOptions) => Promise<Keeper>
+}
+
+async function screen(browser: Browser, options: BrowserContextOptions, errors: string[]): Promise<Page> {
+  const context = await browser.newContext({
+    baseURL: process.env['KOBRIN_E2E_URL'] ?? '',
+    viewport: { width: 1280, height: 800 },
+    ...options,
+  })
+  const page = await context.newPage()
+  page.on('pageerror', (error) => errors.push(error.message))
+  page.on('console', (message) => {
+    // What the network says while it is cut is no error of ours.
+    if (message.type() === 'error' && !/net::ERR_|status of (4|5)\d\d/.test(message.text()))
+      errors.push(message.text())
+  })
+  return page
+}
+
+export const test = base.extend<Fixtures>({
+  keeper: async ({ browser }, use) => {
+    const errors: string[] = []
+    const pages: Page[] = []
+    await use(async (login, options = {}) => {
+      const page = await screen(browser, options, errors)
+      pages.push(page)
+      await signIn(page, login)
+      return keeperAt(page)
+    })
+    for (const page of pages) await page.context().close()
+    expect(errors).toEqual([])
+  },
+})
+
+export { expect }

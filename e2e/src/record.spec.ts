@@ -1,0 +1,90 @@
+import type { Page } from '@playwright/test'
+import { expect, test } from './keeper.ts'
+
+async function openRecord(page: Page, name: string): Promise<void> {
+  await page.keyboard.press('/')
+  await page.getByRole('combobox').fill(name)
+  await page.getByRole('option', { name }).first().click()
+  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
+}
+
+test('a resident is found by number, species and place, and opened', async ({ keeper }) => {
+  const { page } = await keeper('joss')
+  await page.getByRole('link', { name: 'Residents' }).click()
+  const search = page.getByRole('searchbox')
+  await search.fill('0001')
+  await expect(page.getByRole('status').first()).toHaveText(/^1 of \d+$/)
+  await search.fill('royal python tar room')
+  await expect(page.getByRole('row').nth(1)).toContainText('Royal python')
+  await page.getByRole('row').nth(1).getByRole('link').click()
+  await expect(page.getByRole('heading', { name: 'Plan in force' })).toBeVisible()
+  await expect(page.locator('.lifeline canvas').first()).toBeVisible()
+})
+
+test('a correction and a take-back show both, struck, with who and why', async ({ keeper }) => {
+  const { page, walkTo, cells, allSent } = await keeper('lotte')
+  await walkTo('Hemp Cellar')
+  const name = (await cells.first().locator('.tape').textContent()) ?? ''
+  await cells.first().locator('.tape').click()
+  await page.keyboard.press('t')
+  await page.keyboard.type('Sat in the bowll')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await allSent()
+  await openRecord(page, name)
+  const line = page.locator('ol > li').filter({ hasText: 'Sat in the bowll' }).first()
+  await line.getByRole('button', { name: 'Correct' }).click()
+  await page.getByLabel('Should read').fill('Sat in the bowl')
+  await page.getByRole('button', { name: 'Correct it' }).click()
+  await expect(page.getByRole('alert')).toContainText('Say why')
+  await page.getByLabel('Why').fill('Spelling')
+  await page.getByRole('button', { name: 'Correct it' }).click()
+  await expect(line.locator('.struck')).toContainText('Sat in the bowll')
+  await expect(line).toContainText('Corrected to: Sat in the bowl. Spelling')
+  await expect(line).toContainText('Lotte Verhaege')
+  await line.getByRole('button', { name: 'Correct' }).click()
+  await page.getByLabel('Why').fill('Another frog')
+  await page.getByRole('button', { name: /take it back/ }).click()
+  await expect(line).toContainText('Took back an entry: Another frog')
+  await allSent()
+})
+
+test('a keeper corrects their own entries, a senior anyone’s, a reader nobody’s', async ({ keeper }) => {
+  const counts: number[] = []
+  for (const login of ['joss', 'kelechi'] as const) {
+    const { page } = await keeper(login)
+    await openRecord(page, 'Tamsin')
+    await expect(page.locator('ol > li').first()).toBeVisible()
+    counts.push(await page.getByRole('button', { name: 'Correct', exact: true }).count())
+  }
+  expect(counts[0]).toBe(0)
+  expect(counts[1]).toBeGreaterThan(10)
+})
+
+test('a move is told with its reason and takes the resident along on the walk', async ({ keeper }) => {
+  const { page, walkTo, cells, cell, allSent } = await keeper('kelechi')
+  await walkTo('Hemp Cellar')
+  const name = (await cells.first().locator('.tape').textContent()) ?? ''
+  await cells.first().locator('.tape').click()
+  await page.keyboard.press('g')
+  const into = page.getByLabel('Into')
+  const place = await into.locator('option').filter({ hasText: 'Cold bench' }).first().getAttribute('value')
+  await into.selectOption(place)
+  await page.getByLabel('Why').fill('Needs it cooler')
+  await page.keyboard.press('Enter')
+  await allSent()
+  await expect(
+    page.getByRole('region', { name: 'Cold bench' }).locator('.tape', { hasText: name }),
+  ).toBeVisible()
+  await cell(name).locator('.tape').click()
+  await page.keyboard.press('i')
+  await expect(page.locator('ol > li').first()).toContainText('Moved: Needs it cooler')
+})
+
+test('a reader sees everything and can enter nothing', async ({ keeper }) => {
+  const { page, cells } = await keeper('joss')
+  await expect(cells.first()).toBeVisible()
+  await cells.first().click()
+  await expect(page.locator('.undo')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'As planned' })).toHaveCount(0)
+  await expect(page.getByRole('button', { name: /Whole shelf/ })).toHaveCount(0)
+})

@@ -1,0 +1,113 @@
+import { expect, test } from './keeper.ts'
+
+test('what one enters is on the other screen within a second', async ({ keeper }) => {
+  const lotte = await keeper('lotte')
+  const priya = await keeper('priya')
+  await lotte.walkTo('Hemp Cellar')
+  await priya.walkTo('Hemp Cellar')
+  const [name = ''] = await priya.toDo()
+  await lotte.cell(name).click()
+  await expect(priya.cell(name).locator('.who')).toContainText('LV', { timeout: 1000 })
+  await expect(priya.cell(name).locator('.mark.due, .mark.late')).toHaveCount(0)
+})
+
+test('feeding what a colleague just fed is shown before the tap and after it, and both are kept', async ({
+  keeper,
+}) => {
+  const lotte = await keeper('lotte')
+  const priya = await keeper('priya')
+  for (const one of [lotte, priya]) await one.walkTo('Yarn Loft')
+  const fed = lotte.cells.filter({ has: lotte.page.locator('.mark:is(.due, .late)', { hasText: 'F' }) })
+  const name = (await fed.first().locator('.tape').textContent()) ?? ''
+  await lotte.cell(name).click()
+  await lotte.allSent()
+  await expect(priya.cell(name).locator('.who')).toContainText('LV')
+
+  // The tap does not log it again: it shows who did, and asks to insist.
+  await priya.cell(name).click()
+  const meal = priya.page
+    .locator('.side .tasks li')
+    .filter({ has: priya.page.locator('.mark', { hasText: 'F' }), hasText: 'by Lotte Verhaege' })
+  await expect(meal).toBeVisible()
+  await expect(priya.page.locator('.undo')).toHaveCount(0)
+  await meal.getByRole('button', { name: 'Again' }).click()
+  await priya.allSent()
+  await expect(priya.page.locator('.verdicts')).toContainText(
+    'Fed twice today: Lotte Verhaege and Priya Ramanathan',
+  )
+  await lotte.cell(name).locator('.tape').click()
+  await expect(lotte.page.locator('.verdicts')).toContainText('Fed twice today')
+})
+
+test('a network that is cut in the middle and comes back loses and doubles nothing', async ({ keeper }) => {
+  const lotte = await keeper('lotte')
+  const priya = await keeper('priya')
+  for (const one of [lotte, priya]) await one.walkTo('Knot Room')
+  const [first = '', second = '', third = ''] = await lotte.toDo()
+  const state = lotte.page.locator('header.top button.state')
+
+  // The request arrives, the answer does not: it will be sent again and must count once.
+  await lotte.page.route('**/api/entries', async (route) => {
+    await route.fetch()
+    await route.abort()
+  })
+  await lotte.cell(first).click()
+  await expect(priya.cell(first).locator('.who')).toContainText('LV')
+  await lotte.page.unroute('**/api/entries')
+  await lotte.page.context().setOffline(true)
+  await lotte.cell(second).click()
+  await lotte.cell(third).click()
+  await expect(state).toContainText('waiting to send')
+  await expect(lotte.cell(third).locator('.mark.due, .mark.late')).toHaveCount(0)
+  await lotte.page.context().setOffline(false)
+  await lotte.allSent()
+  for (const name of [second, third]) await expect(priya.cell(name).locator('.who')).toContainText('LV')
+
+  await priya.cell(first).locator('.tape').click()
+  const lately = priya.page.locator('.side section').filter({ hasText: 'Just now' }).locator('li')
+  const said = await lately.allTextContents()
+  expect(said.filter((line, index) => said.indexOf(line) !== index)).toEqual([])
+})
+
+test('what waits outlives a reload and is then sent', async ({ keeper }) => {
+  const { page, walkTo, toDo, cell, allSent } = await keeper('lotte')
+  await walkTo('Knot Room')
+  const name = (await toDo()).at(-1) ?? ''
+  await page.route('**/api/entries', (route) =>
+    route.request().method() === 'POST' ? route.abort() : route.continue(),
+  )
+  await cell(name).click()
+  await expect(page.locator('header.top button.state')).toContainText('waiting to send')
+  await page.reload()
+  await expect(page.locator('header.top button.state')).toContainText('waiting to send')
+  await walkTo('Knot Room')
+  await expect(cell(name).locator('.mark.due, .mark.late')).toHaveCount(0)
+  await page.unroute('**/api/entries')
+  await page.reload()
+  await allSent()
+})
+
+test('what the server will not keep is shown with its reason, not thrown away', async ({ keeper }) => {
+  const { page, walkTo, cells } = await keeper('lotte')
+  await walkTo('Spinning Hall')
+  await page.route('**/api/entries', async (route) => {
+    const { entries } = route.request().postDataJSON() as { entries: { uid: string }[] }
+    const receipts = entries.map(({ uid }) => ({
+      uid,
+      status: 'refused',
+      code: 'not_allowed',
+      message: 'Your role does not allow this.',
+    }))
+    await route.fulfill({ json: { receipts } })
+  })
+  await cells.first().locator('.tape').click()
+  await page.keyboard.press('t')
+  await page.keyboard.type('Not for you to say')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await page.getByRole('button', { name: '1 could not be kept' }).click()
+  const dialog = page.getByRole('dialog', { name: 'On its way' })
+  await expect(dialog).toContainText('Not for you to say')
+  await expect(dialog).toContainText('Your role does not allow this.')
+  await dialog.getByRole('button', { name: 'I have dealt with it' }).click()
+  await expect(dialog).not.toContainText('Not for you to say')
+})

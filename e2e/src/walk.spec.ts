@@ -1,0 +1,183 @@
+import { expect, test } from './keeper.ts'
+
+const TABLET = { viewport: { width: 820, height: 1180 }, hasTouch: true }
+
+test('a whole shelf by touch, and taken back', async ({ keeper }) => {
+  const { page, walkTo, allSent } = await keeper('lotte', TABLET)
+  await walkTo('Knot Room')
+  const whole = page.getByRole('button', { name: /^Whole shelf \d+ of Rack A as planned/ }).first()
+  const shelf = page.locator('.shelf').filter({ has: page.locator('.cell') })
+  const done = shelf.locator('.mark.done')
+  const before = await done.count()
+  const says = (await whole.textContent()) ?? ''
+  const residents = Number(/(\d+)\s*$/.exec(says)?.[1])
+  expect(residents).toBeGreaterThan(1)
+  await whole.tap()
+  await expect.poll(() => done.count()).toBeGreaterThanOrEqual(before + residents)
+  await expect(page.locator('.undo')).toContainText(`Shelf: ${residents} as planned`)
+  await allSent()
+  await page.getByRole('button', { name: 'Take back' }).tap()
+  await expect.poll(() => done.count()).toBe(before)
+  await allSent()
+})
+
+test('one touch is as planned; press and hold is an exception, then one choice', async ({ keeper }) => {
+  const { page, walkTo, toDo, cell, allSent } = await keeper('lotte', TABLET)
+  await walkTo('Hemp Cellar')
+  const [first = '', second = ''] = await toDo()
+  await cell(first).tap()
+  await expect(page.locator('.undo')).toContainText(`${first}:`)
+  await expect(cell(first).locator('.mark.due, .mark.late')).toHaveCount(0)
+  await expect(cell(first).locator('.who')).toContainText('LV')
+
+  const box = await cell(second).boundingBox()
+  if (!box) throw new Error('No cell.')
+  const touch = await page.context().newCDPSession(page)
+  const point = { x: box.x + box.width / 2, y: box.y + box.height / 2 }
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchStart', touchPoints: [point] })
+  await page.waitForTimeout(650)
+  await touch.send('Input.dispatchTouchEvent', { type: 'touchEnd', touchPoints: [] })
+  // Lifting the finger chose nothing of what opened under it.
+  await page.waitForTimeout(400)
+  await expect(page.locator('.say .head')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Looked, not seen' }).tap()
+  await expect(page.locator('.undo')).toContainText(`${second}: Looked, not seen`)
+  await allSent()
+})
+
+test('the round by keys alone', async ({ keeper }) => {
+  const { page, walkTo, cells, allSent } = await keeper('priya')
+  await walkTo('Tar Room')
+  const focused = page.locator('[data-resident][aria-selected="true"]')
+  const name = () => focused.locator('.tape').textContent()
+  await cells.first().focus()
+  const first = await name()
+  await page.keyboard.press('ArrowRight')
+  const second = await name()
+  expect(second).not.toBe(first)
+  await page.keyboard.press('ArrowDown')
+  expect(await name()).not.toBe(second)
+
+  await page.keyboard.press('j')
+  const due = await name()
+  await expect(focused.locator('.mark.due, .mark.late').first()).toBeVisible()
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.undo')).toContainText(`${due ?? ''}:`)
+  await page.keyboard.press('u')
+  await expect(page.locator('.undo')).toHaveCount(0)
+
+  // A weight: w, digits, Enter.
+  const grams = /([\d\u202f]+(\.\d)?) g/.exec((await page.locator('.side header').textContent()) ?? '')?.[1]
+  if (grams) {
+    const typed = grams.replace('\u202f', '')
+    await page.keyboard.press('w')
+    await page.keyboard.type(typed)
+    await page.keyboard.press('Enter')
+    await expect(page.locator('.undo')).toContainText(`Weighed ${grams} g`)
+    await page.keyboard.press('u')
+  }
+
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: /Keys/i })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+
+  await page.keyboard.press('/')
+  await page.keyboard.type('tamsin')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Tamsin' })).toBeVisible()
+  await allSent()
+})
+
+test('every mark opens to its because', async ({ keeper }) => {
+  const { page, walkTo, cells } = await keeper('lotte')
+  await walkTo('Spinning Hall')
+  await cells.first().locator('.tape').click()
+  await page.keyboard.press('b')
+  const reasons = page.locator('.side .tasks details[open] li')
+  await expect(reasons.filter({ hasText: /^The plan: / }).first()).toBeVisible()
+  await expect(reasons.filter({ hasText: /^Care sheet / }).first()).toBeVisible()
+})
+
+test('a stricter barrier is acknowledged before it is crossed, and there is no way back unasked', async ({
+  keeper,
+}) => {
+  const { page, cells } = await keeper('tomas')
+  const rail = page.getByRole('navigation', { name: "Today's round" })
+  await rail.getByRole('button', { name: 'Gatehouse' }).first().click()
+  await expect(page.getByRole('heading', { name: /Before you cross: quarantine/ })).toBeVisible()
+  await expect(cells).toHaveCount(0)
+  await page.getByRole('button', { name: 'Done: cross' }).click()
+  await expect(cells.first()).toBeVisible()
+
+  await page.reload()
+  await expect(cells.first()).toBeVisible()
+  await rail.getByRole('button', { name: 'Spinning Hall' }).click()
+  await expect(page.getByRole('heading', { name: 'The round does not go back' })).toBeVisible()
+  await expect(cells).toHaveCount(0)
+})
+
+test('all of one duty in a bay at once', async ({ keeper }) => {
+  const { page, walkTo, allSent } = await keeper('lotte')
+  await walkTo('Larder')
+  const all = page.getByRole('button', { name: /for all \d+ in Feeder tubs$/ }).first()
+  const label = (await all.getAttribute('aria-label')) ?? ''
+  const count = Number(/all (\d+) in/.exec(label)?.[1])
+  await all.click()
+  await expect(page.locator('.undo')).toContainText(`Feeder tubs: ${count} as planned`)
+  await allSent()
+})
+
+test('another food is said with its amount', async ({ keeper }) => {
+  const { page, walkTo, cells, allSent } = await keeper('kelechi')
+  await walkTo('Tar Room')
+  await cells.nth(2).locator('.tape').click()
+  await page.keyboard.press('a')
+  await page.getByLabel('Food').selectOption('Something else')
+  await page.getByLabel('If something else, what').fill('quail chick')
+  await page.getByLabel('How many, pieces').fill('two')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('alert')).toHaveText('How many: "two" is not a number of pieces.')
+  await page.getByLabel('How many, pieces').fill('2')
+  await page.getByLabel('Outcome').selectOption('part taken')
+  await page.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.locator('.undo')).toContainText('2 quail chick')
+  await allSent()
+})
+
+test('a slipped decimal is questioned in place, and nothing typed is lost', async ({ keeper }) => {
+  const { page, walkTo, cells, allSent } = await keeper('lotte')
+  await walkTo('Tar Room')
+  await cells.nth(1).locator('.tape').click()
+  const weight = Number(
+    /· ([\d\u202f.]+) g/
+      .exec((await page.locator('.side header').textContent()) ?? '')?.[1]
+      ?.replace('\u202f', ''),
+  )
+  const slipped = String(Math.round(weight) / 10)
+  await page.keyboard.press('w')
+  await page.keyboard.type(slipped)
+  await page.keyboard.press('Enter')
+  const question = page.getByRole('alertdialog', { name: 'Is this right?' })
+  await expect(question).toContainText('Perhaps the decimal slipped.')
+  await question.getByRole('button', { name: 'Type it again' }).click()
+  await expect(page.getByLabel('Weight, g')).toHaveValue(slipped)
+  await page.keyboard.press('Enter')
+  await question.getByRole('button', { name: /^Looked again/ }).click()
+  await expect(page.locator('.undo')).toContainText('looked at twice')
+  await expect(page.locator('.side')).not.toContainText('weigh again')
+  await page.keyboard.press('u')
+  await allSent()
+})
+
+test('what was typed is there again after looking at another animal', async ({ keeper }) => {
+  const { page, walkTo, cells } = await keeper('lotte')
+  await walkTo('Yarn Loft')
+  await cells.nth(0).locator('.tape').click()
+  await page.keyboard.press('t')
+  await page.getByLabel('Note').fill('Two eggs under the left leaf')
+  await cells.nth(1).locator('.tape').click()
+  await cells.nth(0).locator('.tape').click()
+  await page.keyboard.press('t')
+  await expect(page.getByLabel('Note')).toHaveValue('Two eggs under the left leaf')
+})
