@@ -25,6 +25,7 @@ function precompressed(): Plugin {
 export default defineConfig({
   root: import.meta.dirname,
   plugins: [vue(), precompressed()],
+  logLevel: 'warn',
   build: {
     target: 'es2023',
     manifest: true,
@@ -32,6 +33,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     // The framework changes seldom and is asked for by every page: one file of its own.
     rolldownOptions: {
+      checks: { pluginTimings: false },
       output: {
         codeSplitting: {
           groups: [{ name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ }],

@@ -1,0 +1,91 @@
+import type { PostedEntry } from '@kobrin/contract'
+import { PATHS } from '@kobrin/contract'
+import { isoDay } from '@kobrin/core'
+import type { House } from '@kobrin/server'
+import { connect } from '@kobrin/server'
+import { v7 as uuidv7 } from 'uuid'
+import type { Figure } from './figures.ts'
+import { inTurn, median } from './figures.ts'
+import { openSession } from './session.ts'
+
+const CLIENTS = 32
+const EACH = 40
+const ROUNDS = 7
+
+/** So many at once, each going on to the next as soon as it is answered. */
+async function byMany(work: (client: number) => Promise<unknown>): Promise<void> {
+  await Promise.all(
+    Array.from({ length: CLIENTS }, async (_, client) => {
+      for (let count = 0; count < EACH; count += 1) await work(client)
+    }),
+  )
+}
+
+/** Entries over HTTP, one a request, each acknowledged durable, against durable INSERTs of the same
+ * rows, one a statement. */
+export async function appendFigures(house: House): Promise<Figure[]> {
+  const session = await openSession(house.url, CLIENTS)
+  const { pool, close } = await connect(house.database, CLIENTS)
+  const [durable] = (await pool.query('select @@innodb_flush_log_at_trx_commit as flush'))[0] as {
+    flush: number
+  }[]
+  if (durable?.flush !== 1) throw new Error('The database is not set to be durable.')
+  await pool.query('create table bare like entry')
+  const { residents, people } = session.site
+  const author = people[0]?.id ?? ''
+  let made = 0
+  const entry = (): PostedEntry => {
+    made += 1
+    const residentId = residents[made % residents.length]?.id ?? ''
+    const occurredAt = new Date().toISOString()
+    return {
+      uid: uuidv7(),
+      residentId,
+      kind: 'watered',
+      occurredAt,
+      author,
+      payload: { duty: 'water', litres: 0.2 },
+    }
+  }
+  const overHttp = () =>
+    byMany(async () => {
+      const { status, text } = await session.call('POST', PATHS.entries, { entries: [entry()] })
+      if (status !== 200 || !text.includes('accepted')) throw new Error(text)
+    })
+  let seq = 0
+  const bare = () =>
+    byMany(async () => {
+      const { uid, residentId, kind, occurredAt, payload } = entry()
+      const at = occurredAt.replace('T', ' ').replace('Z', '')
+      seq += 1
+      const row = [
+        residentId,
+        at,
+        seq,
+        uid,
+        kind,
+        isoDay(Math.floor(Date.now() / 86_400_000)),
+        at,
+        author,
+        JSON.stringify(payload),
+      ]
+      await pool.query(
+        'insert into bare (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values (?)',
+        [row],
+      )
+    })
+  const times = await inTurn(ROUNDS, overHttp, bare)
+  session.close()
+  await close()
+  const count = CLIENTS * EACH
+  const perSecond = (elapsed: number) => Math.round((count / elapsed) * 1000)
+  return [
+    {
+      name: 'append-http-over-bare-insert',
+      value: median(times.other) / median(times.one),
+      limit: 0.7,
+      atLeast: true,
+      about: `${perSecond(median(times.one))} entries/s over HTTP, ${perSecond(median(times.other))} bare rows/s, ${CLIENTS} clients`,
+    },
+  ]
+}

@@ -1,0 +1,39 @@
+import { recordPath } from '@kobrin/contract'
+import type { House } from '@kobrin/server'
+import { connect } from '@kobrin/server'
+import type { Figure } from './figures.ts'
+import { inTurn, median, ms } from './figures.ts'
+import { openSession } from './session.ts'
+import { LONG_RECORD } from './sizes.ts'
+
+const ROUNDS = 41
+
+/** A long record over HTTP against the query that fetches its rows. */
+export async function recordFigures(house: House): Promise<Figure[]> {
+  const session = await openSession(house.url, 1)
+  const { pool, close } = await connect(house.database, 1)
+  const residentId = session.site.residents[0]?.id ?? ''
+  const overHttp = async () => {
+    const { text } = await session.call('GET', recordPath(residentId))
+    const { entries } = JSON.parse(text) as { entries: unknown[] }
+    if (entries.length < LONG_RECORD) throw new Error(`Only ${entries.length} entries came.`)
+  }
+  const bare = async () => {
+    const [rows] = await pool.query(
+      'select seq, uid, resident_id, kind, occurred_at, day, recorded_at, author_id, payload from entry where resident_id = ? order by occurred_at, seq',
+      [residentId],
+    )
+    if ((rows as unknown[]).length < LONG_RECORD) throw new Error('Rows are missing.')
+  }
+  const { one, other } = await inTurn(ROUNDS, overHttp, bare)
+  session.close()
+  await close()
+  return [
+    {
+      name: 'record-2000-http-over-query',
+      value: median(one) / median(other),
+      limit: 2,
+      about: `${ms(median(one))} over HTTP with its JSON read, ${ms(median(other))} for the query`,
+    },
+  ]
+}

@@ -1,0 +1,107 @@
+import type { House } from '@kobrin/server'
+import { demoPassphrase } from '@kobrin/demo'
+import type { Browser, Page } from '@playwright/test'
+import { chromium } from '@playwright/test'
+import { BROWSER } from '@kobrin/e2e/browser'
+import type { Figure } from './figures.ts'
+import { ms, quantile } from './figures.ts'
+import { RESIDENTS } from './sizes.ts'
+
+const ROUNDS = 5
+const TAPS = 40
+const THROTTLE = 4
+
+/** From the moment the browser has the click to the frame that shows what came of it. */
+function watchTaps(): void {
+  const samples: number[] = []
+  Reflect.set(globalThis, 'samples', samples)
+  addEventListener(
+    'click',
+    ({ timeStamp }) => {
+      requestAnimationFrame(() => {
+        const { port1, port2 } = new MessageChannel()
+        port1.onmessage = () => samples.push(performance.now() - timeStamp)
+        port2.postMessage(null)
+      })
+    },
+    { capture: true },
+  )
+}
+
+async function throttled(browser: Browser): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  const page = await context.newPage()
+  await page.addInitScript(watchTaps)
+  const session = await context.newCDPSession(page)
+  await session.send('Emulation.setCPUThrottlingRate', { rate: THROTTLE })
+  return page
+}
+
+async function openBay(browser: Browser, url: string): Promise<Page> {
+  const page = await throttled(browser)
+  await page.goto(url)
+  await page.getByLabel('Name').fill('keeper')
+  await page.getByLabel('Passphrase').fill(demoPassphrase('keeper'))
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  const gate = page.locator('.gate button')
+  await gate.click()
+  await page
+    .locator('[data-resident]')
+    .nth(RESIDENTS - 1)
+    .waitFor({ state: 'attached' })
+  return page
+}
+
+async function openBare(browser: Browser): Promise<Page> {
+  const page = await throttled(browser)
+  await page.goto('about:blank')
+  await page.evaluate(watchTaps)
+  await page.evaluate((count) => {
+    for (let index = 0; index < count; index += 1) {
+      const button = document.createElement('button')
+      button.textContent = `Resident ${index}`
+      button.addEventListener('click', () => (button.textContent = `Resident ${index}: done`))
+      document.body.append(button)
+    }
+  }, RESIDENTS)
+  return page
+}
+
+async function tap(page: Page, selector: string, from: number): Promise<number[]> {
+  await page.evaluate(() => ((Reflect.get(globalThis, 'samples') as number[]).length = 0))
+  for (let index = from; index < from + TAPS; index += 1) {
+    const target = page.locator(selector).nth(index)
+    const box = await target.boundingBox()
+    if (!box || box.y < 0 || box.y + box.height > 700) await target.scrollIntoViewIfNeeded()
+    const at = await target.boundingBox()
+    if (!at) throw new Error(`${selector} ${index} is not on the screen.`)
+    await page.mouse.click(at.x + at.width / 2, at.y + at.height * 0.55)
+    await page.waitForTimeout(60)
+  }
+  return page.evaluate(() => Reflect.get(globalThis, 'samples') as number[])
+}
+
+/** Tapping a cell "as planned" on a bay of 300, against tapping one of 300 bare buttons. */
+export async function tapFigures(house: House): Promise<Figure[]> {
+  const browser = await chromium.launch(BROWSER.launchOptions)
+  try {
+    const bay = await openBay(browser, house.url)
+    const bare = await openBare(browser)
+    const times = { bay: [] as number[], bare: [] as number[] }
+    for (let round = 0; round < ROUNDS; round += 1) {
+      times.bay.push(...(await tap(bay, '[data-resident]', round * TAPS)))
+      times.bare.push(...(await tap(bare, 'button', round * TAPS)))
+    }
+    const [inBay, onBare] = [quantile(times.bay, 0.95), quantile(times.bare, 0.95)]
+    return [
+      {
+        name: 'tap-to-paint-p95-over-bare',
+        value: inBay / onBare,
+        limit: 2,
+        about: `p95 at ${THROTTLE}× ${ms(inBay)} on a bay of ${RESIDENTS} (median ${ms(quantile(times.bay, 0.5))}), ${ms(onBare)} on bare buttons; ${times.bay.length} taps`,
+      },
+    ]
+  } finally {
+    await browser.close()
+  }
+}
