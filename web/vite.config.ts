@@ -33,7 +33,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     // The framework changes seldom and is asked for by every page: one file of its own.
     rolldownOptions: {
-      checks: { pluginTimings: false },
+      checks: { bundlerTimings: false },
       output: {
         codeSplitting: {
           groups: [{ name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ }],

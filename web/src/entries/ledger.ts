@@ -9,6 +9,8 @@ interface Page {
   seq: number
   /** Entries after it: our own, waiting or kept, and everyone else's. */
   since: Entry[]
+  /** False when only the server can tell what they add up to. */
+  complete: boolean
 }
 
 export interface Ledger {
@@ -34,12 +36,13 @@ export function createLedger(): Ledger {
 
   function refold(residentId: string, page: Page): boolean {
     const { state, complete } = continueFrom(page.base, page.since)
+    page.complete = complete
     believed.set(residentId, state)
     return complete
   }
 
   function pageOf(residentId: string): Page {
-    const page = pages.get(residentId) ?? { base: NOTHING, seq: 0, since: [] }
+    const page = pages.get(residentId) ?? { base: NOTHING, seq: 0, since: [], complete: true }
     pages.set(residentId, page)
     return page
   }
@@ -52,7 +55,7 @@ export function createLedger(): Ledger {
       const since = (before?.since ?? []).filter(
         (entry) => !('seq' in entry) || (entry as KeptEntry).seq > seq,
       )
-      const page = { base: state, seq, since }
+      const page = { base: state, seq, since, complete: true }
       pages.set(residentId, page)
       refold(residentId, page)
     },
@@ -71,8 +74,12 @@ export function createLedger(): Ledger {
         return !refold(entry.residentId, page)
       }
       const at = page.since.findIndex(({ uid }) => uid === entry.uid)
-      if (at === -1) page.since.push(entry)
-      else page.since[at] = entry
+      if (at !== -1) {
+        // Our own, now kept: it says what it said, so nothing has to be drawn again.
+        page.since[at] = entry
+        return !page.complete
+      }
+      page.since.push(entry)
       return !refold(entry.residentId, page)
     },
     drop({ residentId, uid }) {

@@ -7,7 +7,7 @@ const {
   does,
   status,
   daysOver = 0,
-  name,
+  name = '',
 } = defineProps<{
   does: DutyKind
   status: TaskStatus
@@ -15,111 +15,96 @@ const {
   name?: string
 }>()
 
-const SHAPES: Record<DutyKind, string> = {
-  feed: 'M13 1a12 12 0 1 0 .01 0Z',
-  water: 'M1 13A12 12 0 0 1 13 1H13A12 12 0 0 1 25 13A12 12 0 0 1 13 25H1Z',
-  clean: 'M2 2H24V24H2Z',
-  weigh: 'M1 25V11C1 5 6 1 13 1S25 5 25 11V25Z',
-  measure: 'M13 1 25 13 13 25 1 13Z',
-  look: 'M1 13C1 5 5 3 13 3S25 5 25 13 21 23 13 23 1 21 1 13Z',
-  dampen: 'M2 2H24V13C24 20 20 25 13 25S2 20 2 13Z',
-}
+const over = computed(() => (status === 'late' ? Math.floor(daysOver) : 0))
 const says = computed(() => {
-  const late = status === 'late' ? `, ${Math.floor(daysOver)} over` : ''
+  const late = status === 'late' ? `, ${over.value} over` : ''
   return `${name || words.duty[does]}: ${words.status[status]}${late}`
 })
 </script>
 
 <template>
-  <span class="mark" :class="status" role="img" :aria-label="says" :title="says">
-    <svg viewBox="0 0 26 26" aria-hidden="true">
-      <path v-if="status !== 'done'" :d="SHAPES[does]" />
-      <text x="13" y="18">{{ words.dutyLetter[does] }}</text>
-      <path v-if="status === 'done'" class="under" d="M6 23.5H20" />
-    </svg>
-    <span v-if="status === 'late' && daysOver >= 1" class="count" aria-hidden="true">{{
-      Math.floor(daysOver)
-    }}</span>
-  </span>
+  <span class="mark" :class="[does, status]" role="img" :aria-label="says" :title="says"
+    >{{ words.dutyLetter[does]
+    }}<span v-if="over >= 1" class="count" aria-hidden="true">{{ over }}</span></span
+  >
 </template>
 
 <style scoped>
+/* The outline says which duty, the fill says the state. Plain boxes: a bay of 300 carries a thousand. */
 .mark {
-  position: relative;
   display: inline-block;
+  flex: none;
   width: 26px;
   height: 26px;
-  flex: none;
+  border: 2px solid var(--ink);
+  font: 700 13px/22px var(--sans);
+  text-align: center;
 }
 
-svg {
-  display: block;
-  width: 100%;
-  height: 100%;
-  overflow: visible;
+.feed {
+  border-radius: 50%;
 }
 
-text {
-  font: 700 13px var(--sans);
-  text-anchor: middle;
-  fill: var(--ink);
+.water {
+  border-radius: 50% 50% 50% 3px;
 }
 
-path {
-  fill: none;
-  stroke: var(--ink);
-  stroke-width: 2;
+.weigh {
+  border-radius: 50% 50% 0 0;
 }
 
-.due path {
-  fill: var(--ink);
+.measure {
+  border-radius: 0 60% 0 60%;
 }
 
-.due text {
-  fill: var(--paper);
+.look {
+  width: 28px;
+  border-radius: 45% / 50%;
 }
 
-.late path {
-  fill: var(--late);
-  stroke: var(--late);
+.dampen {
+  border-radius: 0 0 50% 50%;
 }
 
-.late text {
-  fill: var(--on-late);
+.due {
+  background: var(--ink);
+  color: var(--paper);
 }
 
-.held path {
-  stroke: var(--held);
-  stroke-dasharray: 4 3;
+.late {
+  position: relative;
+  border-color: var(--late);
+  background: var(--late);
+  color: var(--on-late);
 }
 
-.held text {
-  fill: var(--held);
+.held {
+  border-color: var(--held);
+  border-style: dashed;
+  color: var(--held);
 }
 
-.done text,
-.done .under {
-  fill: var(--done);
-  stroke: var(--done);
+.done {
+  height: 24px;
+  margin-inline: 3px;
+  width: 20px;
+  border-width: 0 0 2px;
+  border-radius: 0;
+  border-color: var(--done);
+  color: var(--done);
 }
 
-.done text {
-  stroke: none;
-}
-
-.notYet path {
-  stroke: var(--edge);
-  stroke-width: 1;
-}
-
-.notYet text {
-  fill: var(--soft);
+.notYet {
+  border-width: 1px;
+  border-color: var(--edge);
+  color: var(--soft);
+  line-height: 24px;
 }
 
 .count {
   position: absolute;
-  top: -7px;
-  right: -7px;
+  top: -9px;
+  right: -9px;
   min-width: 15px;
   padding: 0 2px;
   border: 1.5px solid var(--late);
@@ -127,6 +112,5 @@ path {
   background: var(--glass);
   color: var(--late);
   font: 700 11px/12px var(--sans);
-  text-align: center;
 }
 </style>

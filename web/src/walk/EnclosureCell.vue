@@ -9,7 +9,7 @@ import { useTeller } from '../words/useTeller.ts'
 import DutyMark from './DutyMark.vue'
 import { useRound } from './useRound.ts'
 
-const { residentId, selected } = defineProps<{ residentId: string; selected: boolean }>()
+const { residentId } = defineProps<{ residentId: string }>()
 
 const site = useSite()
 const record = useRecord()
@@ -17,6 +17,7 @@ const round = useRound()
 const today = useToday()
 const teller = useTeller()
 
+const selected = computed(() => round.focused === residentId)
 const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => round.dayOf(residentId))
@@ -39,7 +40,7 @@ const note = computed(() => {
     class="cell"
     :class="{ 'is-held': held, 'is-selected': selected }"
     role="gridcell"
-    :tabindex="selected ? 0 : -1"
+    tabindex="-1"
     :data-resident="residentId"
     :aria-selected="selected"
     :aria-label="`${resident?.name}, ${species?.common}. ${sentence.text}`"
@@ -79,8 +80,8 @@ const note = computed(() => {
   user-select: none;
   -webkit-touch-callout: none;
   touch-action: manipulation;
-  overflow: hidden;
   container-type: inline-size;
+  contain: content;
 }
 
 .is-held {

@@ -10,14 +10,14 @@ const record = useRecord()
 
 const SHOWN = 4
 
-const rest = usePrep()
+const prep = usePrep()
 const items = computed(() =>
-  rest.value.carry.slice(0, SHOWN).map(({ item, size, count, grams }) => ({
+  prep.rest.carry.slice(0, SHOWN).map(({ item, size, count, grams }) => ({
     amount: count[1] > 0 ? sayRange(count) : `${spaced(Math.round(grams[1]))} g`,
     name: `${item}${size ? ` ${size}` : ''}`,
   })),
 )
-const more = computed(() => Math.max(0, rest.value.carry.length - SHOWN))
+const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { useToday } from '../time/useToday.ts'
 import { sayDay, sayMinutes, sayRange, spaced } from '../words/numbers.ts'
@@ -6,7 +7,8 @@ import { usePrep } from './usePrep.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const today = useToday()
-const prep = usePrep()
+const store = usePrep()
+const prep = computed(() => store.rest)
 
 function grams(range: readonly [number, number]): string {
   return `${sayRange([Math.round(range[0]), Math.round(range[1])], spaced)} g`

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import { sayMinutes } from '../words/numbers.ts'
 import type { RoundStop } from './useRound.ts'
@@ -10,9 +11,9 @@ const emit = defineEmits<{ go: [stop: RoundStop] }>()
 const round = useRound()
 
 const everyone = computed(() => round.stops.flatMap(({ residents }) => residents))
-const overall = computed(() => round.progress(everyone.value))
+const overall = useAfterPaint(() => round.progress(everyone.value))
 const prep = usePrep()
-const legs = computed(() =>
+const legs = useAfterPaint(() =>
   round.stops.map((stop, index) => {
     const before = round.stops[index - 1]
     const tally = round.progress(stop.residents)
@@ -29,7 +30,7 @@ const legs = computed(() =>
 <template>
   <nav class="rail" aria-label="Today's round">
     <p class="total">
-      {{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(prep.minutes) }} left
+      {{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(prep.rest.minutes) }} left
     </p>
     <ol>
       <template v-for="{ stop, tally, crossing, state } in legs" :key="stop.key">

@@ -14,6 +14,7 @@ import {
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
+import { afterNextPaint } from '../app/useAfterPaint.ts'
 import BayFace from './BayFace.vue'
 import type { RoundStop } from './useRound.ts'
 import { useRound } from './useRound.ts'
@@ -36,6 +37,19 @@ const face = useFaceFocus(board)
 const dialog = shallowRef<'keys' | 'prep' | null>(null)
 /** On a narrow screen the sheet covers the board, so it opens only when asked for. */
 const sheetOpen = shallowRef(false)
+
+/** Whom the sheet beside the board speaks of. After a touch it follows a frame later: the cell comes first. */
+const inSheet = shallowRef(round.focused)
+
+function settle(): Promise<void> {
+  inSheet.value = round.focused
+  return nextTick()
+}
+
+watch(
+  () => round.focused,
+  () => afterNextPaint(() => (inSheet.value = round.focused)),
+)
 
 const sheet = useTemplateRef<{ press: (key: string) => boolean }>('sheet')
 
@@ -68,15 +82,28 @@ function select(residentId: string): void {
   round.focused = residentId
 }
 
+function openSheet(): void {
+  inSheet.value = round.focused
+  sheetOpen.value = true
+}
+
+/** The Tab key came to a bay: on to the cell that was last looked at there, or the first. */
+function enter(residents: readonly string[]): void {
+  const at = round.focused !== null && residents.includes(round.focused) ? round.focused : residents[0]
+  if (at === undefined) return
+  select(at)
+  void nextTick(() => face.focus(at))
+}
+
 function planned(residentId: string): void {
   select(residentId)
   if (round.mayWrite && round.touch(residentId)) sheetOpen.value = false
-  else sheetOpen.value = true
+  else openSheet()
 }
 
 function exceptions(residentId: string): void {
   select(residentId)
-  sheetOpen.value = true
+  openSheet()
 }
 
 function again(task: Task): void {
@@ -109,7 +136,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
   u: () => record.takeBack(),
   i: () => round.focused && void router.push({ name: 'record', params: { id: round.focused } }),
   b: () => {
-    sheetOpen.value = true
+    openSheet()
     void nextTick(() => {
       for (const one of document.querySelectorAll<HTMLDetailsElement>('.side details')) one.open = true
     })
@@ -146,7 +173,9 @@ function onKey(event: KeyboardEvent): void {
     return
   const action = ACTIONS[event.key]
   if (action) action()
-  else if (!sheet.value?.press(event.key)) return
+  else if (event.key.length === 1) void settle().then(() => sheet.value?.press(event.key))
+  else return
+  // A letter that opens a field is not to be typed into it.
   event.preventDefault()
 }
 
@@ -188,17 +217,18 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
           :key="one.bay.id"
           :face="one"
           @all="(does) => round.touchAll(one.residents, one.bay.name, does)"
+          @enter="enter(one.residents)"
           @shelf="(residents) => round.touchAll(residents, 'Shelf')"
         />
       </template>
       <p v-else class="quiet">Nobody lives here yet.</p>
     </main>
     <SideSheet
-      v-if="round.focused && !gate"
+      v-if="inSheet && !gate"
       ref="sheet"
       class="sheet"
-      :resident-id="round.focused"
-      @planned="planned(round.focused)"
+      :resident-id="inSheet"
+      @planned="planned(inSheet)"
       @again="again"
       @said="said"
       @asks="sheetOpen = true"

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { DutyKind } from '@kobrin/core'
+import { useAfterPaint } from '../app/useAfterPaint.ts'
+import { words } from '../words/en.ts'
+import DutyMark from './DutyMark.vue'
+import type { Face } from './useRound.ts'
+import { useRound } from './useRound.ts'
+
+const { face } = defineProps<{ face: Face }>()
+const emit = defineEmits<{ all: [does: DutyKind | undefined] }>()
+const round = useRound()
+
+const sums = useAfterPaint(() => {
+  const due = new Map<DutyKind, number>()
+  for (const id of face.residents) {
+    for (const { duty, status } of round.dayOf(id).tasks) {
+      if (duty.does === 'weigh' || duty.does === 'measure') continue
+      if (status === 'due' || status === 'late') due.set(duty.does, (due.get(duty.does) ?? 0) + 1)
+    }
+  }
+  const { all, done } = round.progress(face.residents)
+  return { due: [...due], toDo: all - done }
+})
+</script>
+
+<template>
+  <header>
+    <h2>{{ face.bay.name }}</h2>
+    <p class="quiet">{{ face.residents.length }} residents · {{ sums.toDo }} to see to</p>
+    <p v-if="round.mayWrite && sums.due.length > 0" class="all">
+      <span class="quiet">All of:</span>
+      <button
+        v-for="[does, count] in sums.due"
+        :key="does"
+        type="button"
+        class="one-duty"
+        :aria-label="`${words.duty[does]} for all ${count} in ${face.bay.name}`"
+        @click="emit('all', does)"
+      >
+        <DutyMark :does="does" status="due" />{{ count }}
+      </button>
+      <button type="button" class="one-duty" @click="emit('all', undefined)">Everything</button>
+    </p>
+  </header>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+  margin-bottom: 8px;
+}
+
+.all {
+  display: flex;
+  align-items: center;
+  gap: 4px;
+  margin-left: auto;
+}
+
+.one-duty {
+  display: inline-flex;
+  align-items: center;
+  gap: 5px;
+  min-height: 40px;
+  padding: 2px 8px;
+  border: 1px solid var(--control-line);
+  border-radius: 4px;
+  background: var(--glass);
+  font-size: 14px;
+}
+
+.one-duty .mark {
+  transform: scale(0.8);
+}
+</style>

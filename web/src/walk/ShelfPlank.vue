@@ -1,0 +1,62 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Box } from './useRound.ts'
+import { useRound } from './useRound.ts'
+
+const { shelf, name } = defineProps<{ shelf: readonly Box[]; name: string }>()
+const emit = defineEmits<{ planned: [residents: string[]] }>()
+const round = useRound()
+
+const residents = computed(() => shelf.flatMap((box) => box.residents))
+/** For how many of them one touch would do. */
+const count = computed(() => (round.mayWrite ? residents.value.filter(round.canTouch).length : 0))
+</script>
+
+<template>
+  <div v-if="count > 1" class="plank" role="row">
+    <span role="gridcell">
+      <button
+        type="button"
+        :aria-label="`Whole ${name} as planned: ${count}`"
+        @click="emit('planned', residents)"
+      >
+        Whole shelf as planned · {{ count }}
+      </button>
+    </span>
+  </div>
+  <div v-else class="plank" />
+</template>
+
+<style scoped>
+.plank {
+  display: flex;
+  min-height: 8px;
+  background: var(--board);
+  box-shadow: 0 1px 0 var(--edge);
+}
+
+span {
+  position: sticky;
+  left: 4px;
+}
+
+button {
+  min-height: 30px;
+  padding: 0 10px;
+  border: 0;
+  background: none;
+  color: var(--on-board);
+  font-size: 13px;
+  font-weight: 600;
+  text-decoration: underline;
+  text-decoration-color: var(--control-line);
+  text-underline-offset: 3px;
+}
+
+@media (pointer: coarse) {
+  button {
+    min-height: 44px;
+    font-size: 14px;
+  }
+}
+</style>
