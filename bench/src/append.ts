@@ -48,9 +48,9 @@ export async function appendFigures(house: House): Promise<Figure[]> {
     }
   }
   const overHttp = () =>
-    byMany(async () => {
-      const { status, text } = await session.call('POST', PATHS.entries, { entries: [entry()] })
-      if (status !== 200 || !text.includes('accepted')) throw new Error(text)
+    byMany(async (client) => {
+      const text = await session.call('POST', PATHS.entries, { entries: [entry()] }, client)
+      if (!text.includes('accepted')) throw new Error(text)
     })
   let seq = 0
   const bare = () =>

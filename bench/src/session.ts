@@ -1,54 +1,85 @@
-import { Agent, request } from 'node:http'
+import { connect } from 'node:net'
+import type { Socket } from 'node:net'
 import type { Site } from '@kobrin/contract'
 import { PATHS } from '@kobrin/contract'
 import { demoPassphrase } from '@kobrin/demo'
 
-export interface Answer {
-  status: number
-  text: string
-  cookies: string[]
-}
-
 export interface Session {
-  call: (method: string, path: string, body?: unknown) => Promise<Answer>
+  /** Sends over one of the session's connections and answers the body; throws unless the status is 200. */
+  call: (method: string, path: string, body?: unknown, line?: number) => Promise<string>
   site: Site
   close: () => void
 }
 
-/** A keeper signed in over HTTP, on as many connections as are asked for. */
-export async function openSession(base: string, connections: number): Promise<Session> {
-  const agent = new Agent({ keepAlive: true, maxSockets: connections })
-  let cookie = ''
+const HEAD_END = '\r\n\r\n'
 
-  function call(method: string, path: string, body?: unknown): Promise<Answer> {
-    const text = body === undefined ? '' : JSON.stringify(body)
+/** One kept-alive HTTP/1.1 connection, as lean as a client can be: what is measured is the server. */
+class Line {
+  readonly #socket: Socket
+  #chunks: Buffer[] = []
+  #answer: ((body: string) => void) | null = null
+  #fail: ((error: Error) => void) | null = null
+
+  constructor(socket: Socket) {
+    this.#socket = socket
+    socket.setNoDelay(true)
+    socket.on('data', (chunk) => this.#hear(chunk))
+    socket.on('error', (error) => this.#fail?.(error))
+  }
+
+  send(head: string, body: string): Promise<{ head: string; body: string }> {
     return new Promise((resolve, reject) => {
-      const headers = {
-        cookie,
-        ...(text && { 'content-type': 'application/json', 'content-length': Buffer.byteLength(text) }),
+      this.#fail = reject
+      this.#answer = (text) => {
+        const at = text.indexOf(HEAD_END)
+        resolve({ head: text.slice(0, at), body: text.slice(at + HEAD_END.length) })
       }
-      const sent = request(`${base}${path}`, { method, agent, headers }, (response) => {
-        const chunks: Buffer[] = []
-        response.on('data', (chunk: Buffer) => chunks.push(chunk))
-        response.on('end', () =>
-          resolve({
-            status: response.statusCode ?? 0,
-            text: Buffer.concat(chunks).toString(),
-            cookies: response.headers['set-cookie'] ?? [],
-          }),
-        )
-      })
-      sent.on('error', reject)
-      sent.end(text)
+      this.#socket.write(`${head}content-length: ${Buffer.byteLength(body)}${HEAD_END}${body}`)
     })
   }
 
-  const signedIn = await call('POST', PATHS.session, {
-    login: 'keeper',
-    passphrase: demoPassphrase('keeper'),
-  })
-  if (signedIn.status !== 200) throw new Error(`The keeper could not sign in: ${signedIn.text}`)
-  cookie = signedIn.cookies.map((one) => one.split(';')[0]).join('; ')
-  const site = JSON.parse((await call('GET', PATHS.site)).text) as Site
-  return { call, site, close: () => agent.destroy() }
+  close(): void {
+    this.#socket.destroy()
+  }
+
+  #hear(chunk: Buffer): void {
+    this.#chunks.push(chunk)
+    const all = this.#chunks.length === 1 ? chunk : Buffer.concat(this.#chunks)
+    const headEnd = all.indexOf(HEAD_END)
+    if (headEnd === -1) return
+    const length = Number(/content-length: (\d+)/i.exec(all.toString('latin1', 0, headEnd))?.[1])
+    if (all.length < headEnd + HEAD_END.length + length) {
+      this.#chunks = [all]
+      return
+    }
+    this.#chunks = []
+    this.#answer?.(all.toString())
+  }
+}
+
+/** A keeper signed in over HTTP, on as many connections as are asked for. */
+export async function openSession(base: string, connections: number): Promise<Session> {
+  const { hostname, port, host } = new URL(base)
+  const lines = Array.from({ length: connections }, () => new Line(connect(Number(port), hostname)))
+  let cookie = ''
+
+  async function exchange(method: string, path: string, body: unknown, line: number) {
+    const text = body === undefined ? '' : JSON.stringify(body)
+    const type = text ? 'content-type: application/json\r\n' : ''
+    const head = `${method} ${path} HTTP/1.1\r\nhost: ${host}\r\ncookie: ${cookie}\r\n${type}`
+    const answer = await lines[line]?.send(head, text)
+    if (!answer?.head.startsWith('HTTP/1.1 200'))
+      throw new Error(`${path}: ${answer?.head ?? ''} ${answer?.body ?? ''}`)
+    return answer
+  }
+
+  const who = { login: 'keeper', passphrase: demoPassphrase('keeper') }
+  const { head } = await exchange('POST', PATHS.session, who, 0)
+  cookie = [...head.matchAll(/^set-cookie: ([^;]+)/gim)].map(([, pair]) => pair).join('; ')
+  const site = JSON.parse((await exchange('GET', PATHS.site, undefined, 0)).body) as Site
+  return {
+    site,
+    call: async (method, path, body, line = 0) => (await exchange(method, path, body, line)).body,
+    close: () => lines.forEach((line) => line.close()),
+  }
 }

@@ -36,7 +36,6 @@ const BODY_LIMIT = 2 * 1024 * 1024
 
 async function protect(app: FastifyInstance): Promise<void> {
   await app.register(helmet, {
-    enableCSPNonces: true,
     contentSecurityPolicy: {
       directives: {
         'default-src': ["'self'"],

@@ -7,13 +7,14 @@ const facts = Fact.options.map((option) => option.omit({ day: true }))
 const amendments = Amendment.options.map((option) => option.omit({ day: true }))
 
 /** One entry as a browser posts it. */
-export const PostedEntry = z.union([...facts, ...amendments] as unknown as [
-  z.ZodType<PostedEntry>,
-  ...z.ZodType<PostedEntry>[],
-])
+export const PostedEntry = z.discriminatedUnion('kind', [
+  ...facts,
+  ...amendments,
+] as unknown as typeof Fact.options) as unknown as z.ZodType<PostedEntry>
 export type PostedEntry = Entry extends infer E ? (E extends Entry ? Omit<E, 'day'> : never) : never
 
 const Unreadable = z.looseObject({ uid: z.string() }).describe('Answered with a refusal of its own.')
+export type Unreadable = z.infer<typeof Unreadable>
 
 /** At most this many entries in one post. */
 export const BATCH_LIMIT = 200
@@ -24,6 +25,9 @@ export const EntryBatch = z.strictObject({
     .min(1)
     .max(BATCH_LIMIT),
 })
+
+/** What has to be right for a batch to be looked at; each entry in it is then judged for itself. */
+export const EntryEnvelope = z.strictObject({ entries: z.array(Unreadable).min(1).max(BATCH_LIMIT) })
 
 export const Receipt = z.discriminatedUnion('status', [
   z.strictObject({ uid: z.string(), status: z.literal('accepted'), seq: z.int() }),

@@ -26,12 +26,29 @@ function formatterFor(zone: string): Intl.DateTimeFormat {
   return formatter
 }
 
-/** The civil day and wall-clock minute of an instant (milliseconds since 1970 UTC) in an IANA zone.
- * Throws RangeError on an unknown zone: the zone is site configuration, not keeper input. */
-export function civil(instantMs: number, zone: string): Civil {
+const QUARTER_MS = 900_000
+
+/** The last quarter of an hour that was asked about in each zone. */
+const quarters = new Map<string, { startMs: number; civil: Civil }>()
+
+function civilAt(instantMs: number, zone: string): Civil {
   const part: Partial<Record<Intl.DateTimeFormatPartTypes, number>> = {}
   for (const { type, value } of formatterFor(zone).formatToParts(instantMs)) part[type] = Number(value)
   // A local day is 23 or 25 hours long at a clock change: take the civil date, never divide hours.
   const midnight = Date.UTC(part.year ?? 0, (part.month ?? 1) - 1, part.day ?? 1)
   return { day: midnight / 86_400_000, minute: (part.hour ?? 0) * 60 + (part.minute ?? 0) }
+}
+
+/** The civil day and wall-clock minute of an instant (milliseconds since 1970 UTC) in an IANA zone.
+ * Throws RangeError on an unknown zone: the zone is site configuration, not keeper input. */
+export function civil(instantMs: number, zone: string): Civil {
+  // Zones change their clocks on quarters of an hour, so within one the clock just runs.
+  const startMs = Math.floor(instantMs / QUARTER_MS) * QUARTER_MS
+  let quarter = quarters.get(zone)
+  if (quarter?.startMs !== startMs) {
+    quarter = { startMs, civil: civilAt(startMs, zone) }
+    quarters.set(zone, quarter)
+  }
+  const { day, minute } = quarter.civil
+  return { day, minute: minute + Math.floor((instantMs - startMs) / 60_000) }
 }

@@ -12,7 +12,7 @@ import { historyOf } from './queries.ts'
 /** Entries appended in one transaction at most. */
 const BATCH_MAX = 400
 const TRIES = 5
-/** Deadlock, lock wait, and a uid that another server was writing at the same moment. */
+/** Deadlock, lock wait, and a uid that was kept before or that another server is writing. */
 const RETRYABLE = new Set([1213, 1205, 1062])
 
 export interface Appender {
@@ -93,20 +93,32 @@ async function folded(tx: Transaction, fold: Fold, entry: Entry): Promise<void> 
 async function takePlaces(tx: Transaction, count: number): Promise<number> {
   // Locking the counter is the last lock taken and is held until the commit, so that commits are in
   // the order of the numbers: nobody reading the feed can pass over a row that appears later.
-  await tx.execute(sql`update feed_counter set seq = seq + ${count} where id = 1`)
-  const [row] = await rowsOf<{ seq: number }>(tx, sql`select seq from feed_counter where id = 1`)
-  if (!row) throw new Error('The feed counter is missing.')
-  return row.seq - count + 1
+  const [{ insertId, affectedRows }] = await tx.execute(
+    sql`update feed_counter set seq = last_insert_id(seq + ${count}) where id = 1`,
+  )
+  if (affectedRows !== 1) throw new Error('The feed counter is missing.')
+  return insertId - count + 1
 }
 
 async function insertEntries(tx: Transaction, entries: readonly Entry[], firstSeq: number, now: string) {
-  const recordedAt = sqlInstant(now)
-  const rows = entries.map(
-    (entry, index) =>
-      sql`(${entry.residentId}, ${sqlInstant(entry.occurredAt)}, ${firstSeq + index}, ${entry.uid}, ${entry.kind}, ${isoDay(entry.day)}, ${recordedAt}, ${entry.author}, ${JSON.stringify(entry.payload)})`,
-  )
+  const rows = entries.map(({ residentId, occurredAt, uid, kind, day, author, payload }, index) => [
+    residentId,
+    sqlInstant(occurredAt),
+    firstSeq + index,
+    uid,
+    kind,
+    isoDay(day),
+    author,
+    JSON.stringify(payload),
+  ])
+  // One parameter, whatever the number of rows: building a statement of thousands costs more than running it.
   await tx.execute(
-    sql`insert into entry (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values ${sql.join(rows, sql`, `)}`,
+    sql`insert into entry (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload)
+        select resident_id, occurred_at, seq, uid, kind, day, ${sqlInstant(now)}, author_id, payload
+        from json_table(${JSON.stringify(rows)}, '$[*]' columns (
+          resident_id varchar(36) path '$[0]', occurred_at datetime(3) path '$[1]', seq bigint path '$[2]',
+          uid varchar(36) path '$[3]', kind varchar(20) path '$[4]', day date path '$[5]',
+          author_id varchar(36) path '$[6]', payload longtext path '$[7]')) as made`,
   )
 }
 
@@ -124,20 +136,21 @@ function residentsOf(entries: readonly Entry[]): string[] {
   return [...new Set(entries.map(({ residentId }) => residentId))].sort()
 }
 
-/** Appends entries and their residents' folds in one transaction; answers in the order given. */
+/** Appends entries and their residents' folds in one transaction; answers in the order given.
+ * Unless `careful`, none is expected to have been kept before; should one have been, nothing is written
+ * and the error is a duplicate key. */
 export async function appendTogether(
   db: Database,
   entries: readonly Entry[],
   now: string,
+  { careful = true } = {},
 ): Promise<Receipt[]> {
   return db.transaction(async (tx) => {
     const receipts = new Map<string, Receipt>()
     // States first: a resident's entries are written from one transaction at a time.
     const folds = await lockedFolds(tx, residentsOf(entries))
-    const before = await alreadyKept(
-      tx,
-      entries.map(({ uid }) => uid),
-    )
+    const uids = entries.map(({ uid }) => uid)
+    const before = careful ? await alreadyKept(tx, uids) : new Map<string, number>()
     const targets = await targetsOf(tx, entries)
     const fresh: Entry[] = []
     for (const entry of entries) {
@@ -178,7 +191,7 @@ export function createAppender(
   async function attempt(entries: readonly Entry[]): Promise<Receipt[]> {
     for (let tries = 1; ; tries += 1) {
       try {
-        return await appendTogether(db, entries, now())
+        return await appendTogether(db, entries, now(), { careful: tries > 1 })
       } catch (error) {
         if (tries >= TRIES || !RETRYABLE.has(errnoOf(error) ?? 0)) throw error
       }

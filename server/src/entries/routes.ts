@@ -1,7 +1,8 @@
 import type { BatchAnswer, Receipt } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
+import { EntryEnvelope, ROUTES } from '@kobrin/contract'
 import { eq } from 'drizzle-orm'
 import type { FastifyPluginAsync } from 'fastify'
+import { validatorCompiler } from 'fastify-type-provider-zod'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { Floor } from '../floor.ts'
 import { schemaOf, schemaOfJoined } from '../interface/schemaOf.ts'
@@ -40,7 +41,14 @@ export function entryRoutes({
   return async (app) => {
     app.post<{ Body: { entries: { uid: string }[] } }>(
       ROUTES.append.url,
-      { ...guard(ROUTES.append), schema: schemaOf(ROUTES.append) },
+      // The documented schema says what an entry may be; here only the envelope is checked, because
+      // `checked` judges each entry for itself.
+      {
+        ...guard(ROUTES.append),
+        schema: schemaOf(ROUTES.append),
+        validatorCompiler: (part) => validatorCompiler({ ...part, schema: EntryEnvelope }),
+        serializerCompiler: () => JSON.stringify,
+      },
       async (request): Promise<BatchAnswer> => {
         const who = signedInOn(request)
         const context: PostingContext = {

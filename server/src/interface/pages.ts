@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fastifyStatic from '@fastify/static'
@@ -25,7 +26,9 @@ export async function servePages(app: FastifyInstance, folder: string): Promise<
     if (/^\/(api|assets)\b/.test(request.url) || request.method !== 'GET' || !existsSync(page)) {
       throw new KobrinProblem('not_found')
     }
-    const nonce = reply.cspNonce.style
+    const nonce = randomBytes(16).toString('hex')
+    const policy = String(reply.getHeader('content-security-policy'))
+    reply.header('content-security-policy', policy.replace("style-src 'self'", `$& 'nonce-${nonce}'`))
     const html = readFileSync(page, 'utf8').replace('%STYLE_NONCE%', nonce)
     return reply.type('text/html; charset=utf-8').header('cache-control', 'no-cache').send(html)
   })
