@@ -12,6 +12,7 @@ import { entryBy, smallSite } from '../testing/smallSite.ts'
 import { appendTogether, createAppender } from './appender.ts'
 import { headOf, historyOf, rowsAfter, stateRows } from './queries.ts'
 import { rebuild } from './rebuild.ts'
+import { entryOf } from './rows.ts'
 
 const NOW = '2026-06-01T12:00:00.000Z'
 
@@ -240,7 +241,7 @@ describe('many at once', () => {
     await other.close()
 
     const survivor = await base.again(2)
-    const kept = new Set((await rowsAfter(survivor.db, 0, 100_000)).map(({ uid }) => uid))
+    const kept = new Set((await rowsAfter(survivor.db, 0, 100_000)).map((row) => entryOf(row).uid))
     const acknowledged = entries.filter((_, index) => outcomes[index]?.status === 'fulfilled')
     expect(acknowledged.filter(({ uid }) => !kept.has(uid))).toEqual([])
     // What failed can be sent again and is then there once.

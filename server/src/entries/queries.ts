@@ -3,15 +3,13 @@ import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
-import { ENTRY_COLUMNS, entryOf } from './rows.ts'
-
-const columns = sql.raw(ENTRY_COLUMNS)
+import { ENTRY_ROW, entryOf } from './rows.ts'
 
 /** The history of one resident: one clustered range. */
 export function recordRows(db: Database | Transaction, residentId: string): Promise<EntryRow[]> {
   return rowsOf(
     db,
-    sql`select ${columns} from entry where resident_id = ${residentId} order by occurred_at, seq`,
+    sql`select ${ENTRY_ROW} from entry where resident_id = ${residentId} order by occurred_at, seq`,
   )
 }
 
@@ -25,7 +23,7 @@ export async function historyOf(db: Database | Transaction, residentId: string):
 }
 
 export function rowsAfter(db: Database, after: number, limit: number): Promise<EntryRow[]> {
-  return rowsOf(db, sql`select ${columns} from entry where seq > ${after} order by seq limit ${limit}`)
+  return rowsOf(db, sql`select ${ENTRY_ROW} from entry where seq > ${after} order by seq limit ${limit}`)
 }
 
 export async function headOf(db: Database): Promise<number> {

@@ -1,37 +1,30 @@
 import type { KeptEntry } from '@kobrin/contract'
-import { dayFromIso } from '@kobrin/core'
-import { isoInstant } from '../database/columns.ts'
+import { sql } from 'drizzle-orm'
 
-/** An entry as the driver hands it over. */
+/** An entry as it goes over the wire, with its place in the feed beside it. */
 export interface EntryRow {
   seq: number
-  uid: string
-  resident_id: string
-  kind: string
-  occurred_at: string
-  day: string
-  recorded_at: string
-  author_id: string
-  payload: string
+  /** JSON text of the whole entry. */
+  json: string
 }
 
-export const ENTRY_COLUMNS = 'seq, uid, resident_id, kind, occurred_at, day, recorded_at, author_id, payload'
+// 1970-01-01 is day 719528 of MariaDB's calendar.
+const EPOCH_DAY = 719_528
 
-/** JSON text of an entry, the payload passed through as it was stored: a record of thousands of
- * entries is joined, not parsed and printed again. Every other column is free of quotes by its type. */
-export function entryJson(row: EntryRow): string {
-  return (
-    `{"seq":${row.seq},"uid":"${row.uid}","residentId":"${row.resident_id}","kind":"${row.kind}",` +
-    `"occurredAt":"${isoInstant(row.occurred_at)}","day":${dayFromIso(row.day)},` +
-    `"recordedAt":"${isoInstant(row.recorded_at)}","author":"${row.author_id}","payload":${row.payload}}`
-  )
-}
+/** The database itself writes the JSON, the payload passed through as it was stored: a record of
+ * thousands of entries is joined, not parsed and printed again. Every other column is free of quotes
+ * by its type. */
+export const ENTRY_ROW = sql.raw(`seq, concat(
+  '{"seq":', seq, ',"uid":"', uid, '","residentId":"', resident_id, '","kind":"', kind,
+  '","occurredAt":"', replace(occurred_at, ' ', 'T'), 'Z","day":', to_days(day) - ${EPOCH_DAY},
+  ',"recordedAt":"', replace(recorded_at, ' ', 'T'), 'Z","author":"', author_id,
+  '","payload":', payload, '}') as json`)
 
 export function entriesJson(rows: readonly EntryRow[]): string {
-  return `{"entries":[${rows.map(entryJson).join(',')}]}`
+  return `{"entries":[${rows.map(({ json }) => json).join(',')}]}`
 }
 
 /** The entry of a row. It was validated when it was appended. */
-export function entryOf(row: EntryRow): KeptEntry {
-  return JSON.parse(entryJson(row)) as KeptEntry
+export function entryOf({ json }: EntryRow): KeptEntry {
+  return JSON.parse(json) as KeptEntry
 }

@@ -58,8 +58,8 @@ const says = computed(() => {
 }
 
 .look {
-  width: 28px;
-  border-radius: 45% / 50%;
+  width: 30px;
+  border-radius: 9px / 12px;
 }
 
 .dampen {
