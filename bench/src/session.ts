@@ -17,6 +17,8 @@ const HEAD_END = '\r\n\r\n'
 class Line {
   readonly #socket: Socket
   #chunks: Buffer[] = []
+  #heard = 0
+  #expected = 0
   #answer: ((body: string) => void) | null = null
   #fail: ((error: Error) => void) | null = null
 
@@ -44,15 +46,17 @@ class Line {
 
   #hear(chunk: Buffer): void {
     this.#chunks.push(chunk)
-    const all = this.#chunks.length === 1 ? chunk : Buffer.concat(this.#chunks)
-    const headEnd = all.indexOf(HEAD_END)
-    if (headEnd === -1) return
-    const length = Number(/content-length: (\d+)/i.exec(all.toString('latin1', 0, headEnd))?.[1])
-    if (all.length < headEnd + HEAD_END.length + length) {
-      this.#chunks = [all]
-      return
+    this.#heard += chunk.length
+    if (this.#expected === 0) {
+      const headEnd = chunk.indexOf(HEAD_END)
+      const length = /content-length: (\d+)/i.exec(chunk.toString('latin1', 0, headEnd))?.[1]
+      this.#expected = headEnd + HEAD_END.length + Number(length)
     }
+    if (this.#heard < this.#expected) return
+    const all = Buffer.concat(this.#chunks)
     this.#chunks = []
+    this.#heard = 0
+    this.#expected = 0
     this.#answer?.(all.toString())
   }
 }

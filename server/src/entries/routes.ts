@@ -11,7 +11,7 @@ import { roleOf } from '../people/queries.ts'
 import { enclosureExists, siteSettings } from '../site/queries.ts'
 import type { PostingContext } from './posted.ts'
 import { checked, isReceipt } from './posted.ts'
-import { hasRecord, headOf, recordRows, rowsAfter, stateRows, statesJson } from './queries.ts'
+import { hasRecord, headOf, recordJson, rowsAfter, stateRows, statesJson } from './queries.ts'
 import { entriesJson } from './rows.ts'
 import { entry } from './tables.ts'
 
@@ -82,11 +82,9 @@ export function entryRoutes({
       ROUTES.record.url,
       { ...guard(ROUTES.record), schema: schemaOfJoined(ROUTES.record) },
       async (request, reply) => {
-        const rows = await recordRows(db, request.params.residentId)
-        if (rows.length === 0 && !(await hasRecord(db, request.params.residentId))) {
-          throw new KobrinProblem('unknown_resident')
-        }
-        return reply.type(JSON_TYPE).send(entriesJson(rows))
+        const { residentId } = request.params
+        if (!(await hasRecord(db, residentId))) throw new KobrinProblem('unknown_resident')
+        return reply.type(JSON_TYPE).send(await recordJson(db, residentId))
       },
     )
 

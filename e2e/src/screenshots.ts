@@ -1,0 +1,66 @@
+import { fileURLToPath } from 'node:url'
+import type { Page } from '@playwright/test'
+import { expect, test } from './keeper.ts'
+
+const FOLDER = fileURLToPath(new URL('../../docs/screenshots', import.meta.url))
+
+async function picture(page: Page, name: string): Promise<void> {
+  await page.waitForTimeout(400)
+  await page.screenshot({ path: `${FOLDER}/${name}.png` })
+}
+
+async function dim(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^Theme/ }).click()
+}
+
+test('signing in', async ({ browser }) => {
+  const page = await browser.newPage({ baseURL: process.env['KOBRIN_E2E_URL'] ?? '' })
+  await page.goto('/')
+  await expect(page.getByLabel('Passphrase')).toBeVisible()
+  await picture(page, 'sign-in')
+  await page.close()
+})
+
+test('the walk', async ({ keeper }) => {
+  const { page, walkTo, cells, toDo, cell } = await keeper('lotte')
+  await walkTo('Tar Room')
+  const [name = ''] = await toDo()
+  await cell(name).click()
+  await picture(page, 'walk-day')
+  await page.keyboard.press('w')
+  await page.keyboard.type('16')
+  await page.keyboard.press('Enter')
+  await picture(page, 'walk-exception')
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('Escape')
+  await page.locator('.carry').click()
+  await picture(page, 'carry')
+  await page.keyboard.press('Escape')
+  await dim(page)
+  await cells.nth(2).locator('.tape').click()
+  await picture(page, 'walk-dim')
+  await dim(page)
+  const rail = page.getByRole('navigation', { name: "Today's round" })
+  await rail.getByRole('button', { name: 'Gatehouse' }).first().click()
+  await picture(page, 'barrier')
+})
+
+test('the walk on a phone', async ({ keeper }) => {
+  const { page, walkTo } = await keeper('lotte', { viewport: { width: 360, height: 740 }, hasTouch: true })
+  await walkTo('Spinning Hall')
+  await picture(page, 'walk-phone')
+})
+
+test('residents and a record', async ({ keeper }) => {
+  const { page } = await keeper('priya')
+  await page.getByRole('link', { name: 'Residents' }).click()
+  await expect(page.getByRole('row').nth(5)).toBeVisible()
+  await picture(page, 'residents')
+  await page.getByRole('searchbox').fill('royal python gatehouse')
+  await page.getByRole('row').nth(1).getByRole('link').click()
+  await expect(page.locator('.lifeline canvas').first()).toBeVisible()
+  await page.mouse.move(0, 0)
+  await picture(page, 'record-day')
+  await dim(page)
+  await picture(page, 'record-dim')
+})
