@@ -189,7 +189,7 @@ describe('many at once', () => {
           const appender = appenders[writer % 2]
           // Everyone writes about the same few residents, so that they get in each other's way.
           const entry = weighed(resident((writer + count) % 4), 60 + count / 10)
-          if (appender) mine.push(await appender.append(entry))
+          if (appender) mine.push(...(await appender.append([entry])))
         }
         return mine
       }),
@@ -233,8 +233,8 @@ describe('many at once', () => {
       }
     })()
     const entries = Array.from({ length: 60 }, (_, index) => weighed(resident(index % 3), 60))
-    const outcomes: PromiseSettledResult<Receipt>[] = []
-    for (const entry of entries) outcomes.push(...(await Promise.allSettled([appender.append(entry)])))
+    const outcomes: PromiseSettledResult<Receipt[]>[] = []
+    for (const entry of entries) outcomes.push(...(await Promise.allSettled([appender.append([entry])])))
     killing.abort()
     await kills
     await killer.close()

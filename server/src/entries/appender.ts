@@ -11,19 +11,22 @@ import { historyOf } from './queries.ts'
 
 /** Entries appended in one transaction at most. */
 const BATCH_MAX = 400
+/** Transactions on their way at once. */
+const LANES = 2
 const TRIES = 5
 /** Deadlock, lock wait, and a uid that was kept before or that another server is writing. */
 const RETRYABLE = new Set([1213, 1205, 1062])
 
 export interface Appender {
-  append: (entry: Entry) => Promise<Receipt>
+  /** Appends what was posted together; receipts come in the order given. */
+  append: (entries: readonly Entry[]) => Promise<Receipt[]>
   /** Resolves when everything handed over so far is answered. */
   drained: () => Promise<void>
 }
 
 interface Waiting {
-  entry: Entry
-  answer: (receipt: Receipt) => void
+  entries: readonly Entry[]
+  answer: (receipts: Receipt[]) => void
   fail: (error: unknown) => void
 }
 
@@ -178,15 +181,17 @@ export async function appendTogether(
   })
 }
 
-/** Gathers what arrives while a transaction is on its way and appends it in the next: one durable
- * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot,
- * every caller hears why, and nobody is told that something was kept when it was not. */
+/** Gathers what arrives while transactions are on their way and appends it in the next: one durable
+ * commit serves everyone who waits. Two may be on their way at once, so that the database writes while
+ * the next is made up; the folds' locks keep one resident's entries apart. A batch that cannot be
+ * written is retried; if it still cannot, every caller hears why, and nobody is told that something
+ * was kept when it was not. */
 export function createAppender(
   db: Database,
   { onAppended, now = () => new Date().toISOString() }: { onAppended: () => void; now?: () => string },
 ): Appender {
-  let waiting: Waiting[] = []
-  let running: Promise<void> | null = null
+  const waiting: Waiting[] = []
+  const lanes = new Set<Promise<void>>()
 
   async function attempt(entries: readonly Entry[]): Promise<Receipt[]> {
     for (let tries = 1; ; tries += 1) {
@@ -198,31 +203,44 @@ export function createAppender(
     }
   }
 
+  /** The posts at the head of the queue that fit one transaction; a post is never torn apart. */
+  function nextBatch(): Waiting[] {
+    let count = 0
+    const fitting = waiting.findIndex(({ entries }, index) => {
+      count += entries.length
+      return index > 0 && count > BATCH_MAX
+    })
+    return waiting.splice(0, fitting === -1 ? waiting.length : fitting)
+  }
+
   async function run(): Promise<void> {
     // Let requests that arrived in the same moment in.
     await new Promise((resolve) => setImmediate(resolve))
-    while (waiting.length > 0) {
-      const batch = waiting.slice(0, BATCH_MAX)
-      waiting = waiting.slice(BATCH_MAX)
+    for (let batch = nextBatch(); batch.length > 0; batch = nextBatch()) {
       try {
-        const receipts = await attempt(batch.map(({ entry }) => entry))
-        batch.forEach(({ answer }, index) => answer(receipts[index] as Receipt))
+        const receipts = await attempt(batch.flatMap(({ entries }) => entries))
+        for (const { entries, answer } of batch) answer(receipts.splice(0, entries.length))
         onAppended()
       } catch (error) {
         for (const { fail } of batch) fail(error)
       }
     }
-    running = null
+  }
+
+  function start(): void {
+    if (lanes.size >= LANES) return
+    const lane = run().finally(() => lanes.delete(lane))
+    lanes.add(lane)
   }
 
   return {
-    append: (entry) =>
+    append: (entries) =>
       new Promise((answer, fail) => {
-        waiting.push({ entry, answer, fail })
-        running ??= run()
+        waiting.push({ entries, answer, fail })
+        start()
       }),
     drained: async () => {
-      while (running) await running
+      while (lanes.size > 0) await Promise.all(lanes)
     },
   }
 }

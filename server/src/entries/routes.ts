@@ -1,5 +1,6 @@
 import type { BatchAnswer, Receipt } from '@kobrin/contract'
 import { EntryEnvelope, ROUTES } from '@kobrin/contract'
+import type { Entry } from '@kobrin/core'
 import { eq } from 'drizzle-orm'
 import type { FastifyPluginAsync } from 'fastify'
 import { validatorCompiler } from 'fastify-type-provider-zod'
@@ -60,12 +61,11 @@ export function entryRoutes({
           enclosureExists: (id) => enclosureExists(db, id),
           roleOf: (id) => roleOf(db, id),
         }
-        const receipts: Promise<Receipt>[] = []
-        for (const posted of request.body.entries) {
-          const result = await checked(posted, context)
-          receipts.push(isReceipt(result) ? Promise.resolve(result) : appender.append(result))
-        }
-        return { receipts: await Promise.all(receipts) }
+        const results: (Entry | Receipt)[] = []
+        for (const posted of request.body.entries) results.push(await checked(posted, context))
+        const good = results.filter((result): result is Entry => !isReceipt(result))
+        const kept = good.length > 0 ? await appender.append(good) : []
+        return { receipts: results.flatMap((result) => (isReceipt(result) ? result : (kept.shift() ?? []))) }
       },
     )
 

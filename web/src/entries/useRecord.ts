@@ -2,7 +2,7 @@ import type { Receipt } from '@kobrin/contract'
 import type { Draft, Entry, ResidentState } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { v7 as uuidv7 } from 'uuid'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowReactive, shallowRef } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -35,7 +35,8 @@ export const useRecord = defineStore('record', () => {
   const site = useSite()
   const today = useToday()
   const ledger = createLedger()
-  const waiting = shallowRef<ReadonlySet<string>>(new Set())
+  /** Reactive entry by entry: a box wakes only for its own. */
+  const waiting = shallowReactive(new Set<string>())
   const refused = shallowRef<readonly Refused[]>([])
   const linked = shallowRef(true)
   const needsSignIn = shallowRef(false)
@@ -45,12 +46,6 @@ export const useRecord = defineStore('record', () => {
   let outbox: Outbox | null = null
   let shelf: Shelf | null = null
   let stopFeed: (() => void) | null = null
-
-  function stillWaiting(change: (uids: Set<string>) => void): void {
-    const next = new Set(waiting.value)
-    change(next)
-    waiting.value = next
-  }
 
   async function reload(residentId: string): Promise<void> {
     try {
@@ -63,7 +58,7 @@ export const useRecord = defineStore('record', () => {
   }
 
   function onReceipt(receipt: Receipt, entry: Entry): void {
-    stillWaiting((uids) => uids.delete(entry.uid))
+    waiting.delete(entry.uid)
     if (receipt.status === 'accepted') {
       if (ledger.heard({ ...entry, seq: receipt.seq, recordedAt: entry.occurredAt }))
         void reload(entry.residentId)
@@ -86,7 +81,7 @@ export const useRecord = defineStore('record', () => {
     const left = await shelf.all()
     const unsent = left.filter(({ refusal }) => refusal === undefined).map(({ entry }) => entry)
     ledger.add(unsent)
-    stillWaiting((uids) => unsent.forEach(({ uid }) => uids.add(uid)))
+    for (const { uid } of unsent) waiting.add(uid)
     refused.value = left.flatMap(({ entry, refusal }) =>
       refusal === undefined ? [] : [{ entry, why: refusal }],
     )
@@ -103,7 +98,7 @@ export const useRecord = defineStore('record', () => {
       },
       onEntry: (entry) => {
         heardCount.value += 1
-        stillWaiting((uids) => uids.delete(entry.uid))
+        waiting.delete(entry.uid)
         if (ledger.heard(entry)) void reload(entry.residentId)
       },
     })
@@ -138,7 +133,7 @@ export const useRecord = defineStore('record', () => {
       return { ...draft, uid: uuidv7(), occurredAt: at, day, author }
     })
     ledger.add(entries)
-    stillWaiting((uids) => entries.forEach(({ uid }) => uids.add(uid)))
+    for (const { uid } of entries) waiting.add(uid)
     lastAct.value = { entries, says }
     void outbox?.add(entries)
     return entries
@@ -161,7 +156,7 @@ export const useRecord = defineStore('record', () => {
     refused.value = refused.value.filter(({ entry }) => entry.uid !== uid)
   }
 
-  const waitingCount = computed(() => waiting.value.size)
+  const waitingCount = computed(() => waiting.size)
   const stateOf = (residentId: string): ResidentState => ledger.stateOf(residentId)
   const recent = (residentId: string): readonly Entry[] => ledger.recent(residentId)
 

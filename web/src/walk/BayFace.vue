@@ -21,15 +21,19 @@ function left({ currentTarget, relatedTarget }: FocusEvent): void {
 /** Narrower than this a box cannot carry a name. */
 const NARROWEST_PX = 86
 const GAP_PX = 7
+/** More boxes than this on a shelf, and their labels are written small. */
+const ROOMY = 6
 
 const geometry = computed(() => {
   const boxes = face.shelves.flat()
   const lengths = face.shelves.map((shelf) => shelf.reduce((sum, { widthMm }) => sum + widthMm, 0))
   const shares = boxes.map(({ widthMm, residents }) => widthMm / Math.max(1, residents.length))
+  const most = Math.max(...face.shelves.map((shelf) => shelf.length))
   return {
+    '--label': most > ROOMY ? '13px' : '16px',
     '--longest': Math.max(...lengths),
     '--narrowest': Math.min(...shares),
-    '--gaps': `${(Math.max(...face.shelves.map((shelf) => shelf.length)) - 1) * GAP_PX}px`,
+    '--gaps': `${(most - 1) * GAP_PX}px`,
     '--least': `${NARROWEST_PX}px`,
   }
 })

@@ -17,7 +17,7 @@ const round = useRound()
 const today = useToday()
 const teller = useTeller()
 
-const selected = computed(() => round.focused === residentId)
+const selected = computed(() => round.isFocused(residentId))
 const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => round.dayOf(residentId))
@@ -80,7 +80,6 @@ const note = computed(() => {
   user-select: none;
   -webkit-touch-callout: none;
   touch-action: manipulation;
-  container-type: inline-size;
   contain: content;
 }
 
@@ -98,7 +97,7 @@ const note = computed(() => {
   align-self: flex-start;
   max-width: 100%;
   overflow: hidden;
-  font-size: clamp(13px, 15cqi, 16px);
+  font-size: var(--label);
   text-overflow: ellipsis;
   white-space: nowrap;
 }

@@ -4,7 +4,7 @@ import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
 import { asPlanned, canBeAsPlanned, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import type { ComputedRef } from 'vue'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowReactive, shallowRef, watch } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -56,6 +56,16 @@ export const useRound = defineStore('round', () => {
   const days = new Map<string, ComputedRef<ResidentDay>>()
   const homes = new Map<string, ComputedRef<string | undefined>>()
   const focused = shallowRef<string | null>(null)
+  /** The focused one again, reactive box by box: only the two that change are drawn anew. */
+  const lit = shallowReactive(new Set<string>())
+  watch(
+    focused,
+    (now, before) => {
+      if (before) lit.delete(before)
+      if (now) lit.add(now)
+    },
+    { flush: 'sync' },
+  )
   const { stopKey, crossedTo } = useWhereabouts(() => `${people.person?.id ?? ''} ${today.day}`)
 
   function dayOf(residentId: string): ResidentDay {
@@ -237,6 +247,7 @@ export const useRound = defineStore('round', () => {
   }
 
   return {
+    isFocused: (residentId: string) => lit.has(residentId),
     stops,
     stop,
     stopKey,
