@@ -5,6 +5,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
+import { useAfterPaint } from './useAfterPaint.ts'
 import { useTheme } from './useTheme.ts'
 
 const SignInPage = defineAsyncComponent(() => import('../people/SignInPage.vue'))
@@ -30,12 +31,12 @@ const dateLine = computed(() =>
     timeZone: 'UTC',
   }).format(today.day * 86_400_000),
 )
-const sendState = computed(() => {
+const sendState = useAfterPaint(() => {
   if (record.refused.length > 0) return `${record.refused.length} could not be kept`
   if (record.waitingCount > 0) return words.waiting(record.waitingCount)
   return record.linked ? words.allSent : words.cutOff
 })
-const troubled = computed(() => record.waitingCount > 0 || record.refused.length > 0 || !record.linked)
+const troubled = useAfterPaint(() => record.waitingCount > 0 || record.refused.length > 0 || !record.linked)
 
 async function enter(): Promise<void> {
   complaint.value = ''

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { sayRange, spaced } from '../words/numbers.ts'
@@ -9,6 +10,8 @@ const emit = defineEmits<{ keys: []; prep: [] }>()
 const record = useRecord()
 
 const SHOWN = 4
+
+const last = useAfterPaint(() => record.lastAct)
 
 const prep = usePrep()
 const items = computed(() =>
@@ -22,8 +25,8 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 
 <template>
   <footer class="foot">
-    <div v-if="record.lastAct" class="undo" role="status">
-      <span>{{ record.lastAct.says }}</span>
+    <div v-if="last" class="undo" role="status">
+      <span>{{ last.says }}</span>
       <button type="button" @click="record.takeBack()">{{ words.takeBack }}</button>
     </div>
     <button type="button" class="carry" @click="emit('prep')">

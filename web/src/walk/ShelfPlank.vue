@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { useAfterPaint } from '../app/useAfterPaint.ts'
 import type { Box } from './useRound.ts'
 import { useRound } from './useRound.ts'
 
@@ -9,7 +10,7 @@ const round = useRound()
 
 const residents = computed(() => shelf.flatMap((box) => box.residents))
 /** For how many of them one touch would do. */
-const count = computed(() => (round.mayWrite ? residents.value.filter(round.canTouch).length : 0))
+const count = useAfterPaint(() => (round.mayWrite ? residents.value.filter(round.canTouch).length : 0))
 </script>
 
 <template>
