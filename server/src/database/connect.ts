@@ -6,9 +6,6 @@ import { KobrinFault } from '../errors/fault.ts'
 export type Database = MySql2Database
 export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 
-/** The longest text one group may be put together to; a longer one arrives cut off at this length. */
-export const GROUP_CONCAT_BYTES = 8 * 1024 * 1024
-
 export interface Connection {
   db: Database
   pool: mysql.Pool
@@ -37,9 +34,7 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
   })
   // The callback interface underneath is the one that tells of new connections.
   pool.pool.on('connection', (raw) => {
-    raw.query(
-      `set time_zone = '+00:00', innodb_lock_wait_timeout = 10, group_concat_max_len = ${GROUP_CONCAT_BYTES}`,
-    )
+    raw.query("set time_zone = '+00:00', innodb_lock_wait_timeout = 10")
   })
   try {
     await pool.query('select 1')

@@ -12,7 +12,7 @@ import { roleOf } from '../people/queries.ts'
 import { enclosureExists, siteSettings } from '../site/queries.ts'
 import type { PostingContext } from './posted.ts'
 import { checked, isReceipt } from './posted.ts'
-import { hasRecord, headOf, recordJson, rowsAfter, stateRows, statesJson } from './queries.ts'
+import { hasRecord, headOf, recordRows, rowsAfter, stateRows, statesJson } from './queries.ts'
 import { entriesJson } from './rows.ts'
 import { entry } from './tables.ts'
 
@@ -83,8 +83,10 @@ export function entryRoutes({
       { ...guard(ROUTES.record), schema: schemaOfJoined(ROUTES.record) },
       async (request, reply) => {
         const { residentId } = request.params
-        if (!(await hasRecord(db, residentId))) throw new KobrinProblem('unknown_resident')
-        return reply.type(JSON_TYPE).send(await recordJson(db, residentId))
+        const rows = await recordRows(db, residentId)
+        if (rows.length === 0 && !(await hasRecord(db, residentId)))
+          throw new KobrinProblem('unknown_resident')
+        return reply.type(JSON_TYPE).send(entriesJson(rows))
       },
     )
 

@@ -1,33 +1,44 @@
 import type { KeptEntry } from '@kobrin/contract'
 import { sql } from 'drizzle-orm'
 
-/** An entry as it goes over the wire, with its place in the feed beside it. */
+/** An entry as the driver hands it over. */
 export interface EntryRow {
   seq: number
-  /** JSON text of the whole entry. */
-  json: string
+  uid: string
+  resident_id: string
+  kind: string
+  occurred_at: string
+  /** Days since 1970-01-01. */
+  day: number
+  recorded_at: string
+  author_id: string
+  payload: string
 }
 
 // 1970-01-01 is day 719528 of MariaDB's calendar.
-const EPOCH_DAY = 719_528
+export const ENTRY_COLUMNS = sql.raw(
+  'seq, uid, resident_id, kind, occurred_at, to_days(day) - 719528 as day, recorded_at, author_id, payload',
+)
 
-/** The database itself writes the JSON, the payload passed through as it was stored: a record of
- * thousands of entries is joined, not parsed and printed again. Every other column is free of quotes
- * by its type. */
-export const ENTRY_JSON = sql.raw(`concat(
-  '{"seq":', seq, ',"uid":"', uid, '","residentId":"', resident_id, '","kind":"', kind,
-  '","occurredAt":"', replace(occurred_at, ' ', 'T'), 'Z","day":', to_days(day) - ${EPOCH_DAY},
-  ',"recordedAt":"', replace(recorded_at, ' ', 'T'), 'Z","author":"', author_id,
-  '","payload":', payload, '}')`)
+function iso(at: string): string {
+  return `${at.slice(0, 10)}T${at.slice(11)}Z`
+}
 
-/** The columns of an EntryRow. */
-export const ENTRY_ROW = sql`seq, ${ENTRY_JSON} as json`
+/** JSON text of an entry, the payload passed through as it was stored: a record of thousands of
+ * entries is joined, not parsed and printed again. Every other column is free of quotes by its type. */
+export function entryJson(row: EntryRow): string {
+  return (
+    `{"seq":${row.seq},"uid":"${row.uid}","residentId":"${row.resident_id}","kind":"${row.kind}",` +
+    `"occurredAt":"${iso(row.occurred_at)}","day":${row.day},` +
+    `"recordedAt":"${iso(row.recorded_at)}","author":"${row.author_id}","payload":${row.payload}}`
+  )
+}
 
 export function entriesJson(rows: readonly EntryRow[]): string {
-  return `{"entries":[${rows.map(({ json }) => json).join(',')}]}`
+  return `{"entries":[${rows.map(entryJson).join(',')}]}`
 }
 
 /** The entry of a row. It was validated when it was appended. */
-export function entryOf({ json }: EntryRow): KeptEntry {
-  return JSON.parse(json) as KeptEntry
+export function entryOf(row: EntryRow): KeptEntry {
+  return JSON.parse(entryJson(row)) as KeptEntry
 }

@@ -2,6 +2,7 @@ import { PATHS, ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { rowsAfter } from '../entries/queries.ts'
 import type { EntryRow } from '../entries/rows.ts'
+import { entryJson } from '../entries/rows.ts'
 import type { Floor } from '../floor.ts'
 import { signedInOn } from '../people/guard.ts'
 
@@ -10,7 +11,7 @@ const PAGE = 500
 const BACKLOG_BYTES = 4 * 1024 * 1024
 
 function eventOf(row: EntryRow): string {
-  return `id: ${row.seq}\ndata: ${row.json}\n\n`
+  return `id: ${row.seq}\ndata: ${entryJson(row)}\n\n`
 }
 
 /** Where a reader wants to go on: the browser names the last event it saw when it reconnects. */
