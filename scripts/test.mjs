@@ -4,6 +4,5 @@ import { readyBrowser, readyDatabase, readyInterface, readyPackages, run } from 
 readyDatabase()
 readyBrowser()
 readyPackages()
-for (const script of ['lint', 'types', 'test:unit']) run('npm', ['run', '--silent', script])
 readyInterface()
-run('npm', ['run', '--silent', 'test:browser'])
+for (const script of ['lint', 'types', 'test:unit', 'test:browser']) run('npm', ['run', '--silent', script])

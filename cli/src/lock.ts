@@ -1,15 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { KobrinFault } from '@kobrin/server'
-
-function isAlive(pid: number): boolean {
-  try {
-    process.kill(pid, 0)
-    return true
-  } catch {
-    return false
-  }
-}
+import { isAlive, KobrinFault } from '@kobrin/server'
 
 /** One Kobrin at a time on a data directory. A lock left by one that was killed is taken over. */
 export function lockData(dataDir: string): () => void {

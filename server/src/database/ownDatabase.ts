@@ -136,7 +136,8 @@ function answers(socketPath: string): Promise<boolean> {
   })
 }
 
-function isAlive(pid: number): boolean {
+/** Whether a process of that number runs. */
+export function isAlive(pid: number): boolean {
   try {
     process.kill(pid, 0)
     return true

@@ -1,0 +1,77 @@
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { PATHS } from '@kobrin/contract'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+
+const KOBRIN = fileURLToPath(new URL('../bin/kobrin.js', import.meta.url))
+
+let dataDir: string
+
+beforeAll(() => {
+  dataDir = mkdtempSync(join(tmpdir(), 'kobrin-demo-'))
+})
+afterAll(() => rmSync(dataDir, { recursive: true, force: true }))
+
+interface Running {
+  said: () => string
+  url: string
+  /** What Ctrl-C does, pressed as often as asked. Answers the exit code. */
+  interrupt: (times?: number) => Promise<number | null>
+  kill: () => Promise<unknown>
+}
+
+async function demo(): Promise<Running> {
+  const child = spawn('node', [KOBRIN, 'demo', '--days', '5'], {
+    env: { ...process.env, KOBRIN_DATA_DIR: dataDir, KOBRIN_PORT: '0' },
+  })
+  let said = ''
+  child.stderr.on('data', (chunk: Buffer) => (said += String(chunk)))
+  const ended = new Promise<number | null>((resolve) => child.once('exit', resolve))
+  const url = await new Promise<string>((resolve, reject) => {
+    child.once('exit', () => reject(new Error(said)))
+    child.stdout.on('data', (chunk: Buffer) => {
+      said += String(chunk)
+      const found = /Kobrin is at (\S+)/.exec(said)?.[1]
+      if (found) resolve(found)
+    })
+  })
+  return {
+    said: () => said,
+    url,
+    interrupt: (times = 1) => {
+      for (let press = 0; press < times; press += 1) child.kill('SIGINT')
+      return ended
+    },
+    kill: () => {
+      child.kill('SIGKILL')
+      return ended
+    },
+  }
+}
+
+async function headAt(url: string): Promise<unknown> {
+  return ((await (await fetch(`${url}${PATHS.health}`)).json()) as { head: number }).head
+}
+
+describe('the demonstration', () => {
+  it('loads once, says who can sign in, and keeps its data over Ctrl-C and over a kill', async () => {
+    const first = await demo()
+    expect(first.said()).toContain('Loading')
+    expect(first.said()).toMatch(/lotte +ropewalk lotte +1804 +keeper/)
+    const head = await headAt(first.url)
+    expect(head).toBeGreaterThan(1000)
+    expect(await first.interrupt(3)).toBe(0)
+
+    const second = await demo()
+    expect(second.said()).not.toContain('Loading')
+    expect(await headAt(second.url)).toBe(head)
+    await second.kill()
+
+    const third = await demo()
+    expect(await headAt(third.url)).toBe(head)
+    expect(await third.interrupt()).toBe(0)
+  })
+})
