@@ -35,6 +35,8 @@ export default defineConfig({
     rolldownOptions: {
       checks: { bundlerTimings: false },
       output: {
+        // The page carries the names of all its parts: short ones.
+        chunkFileNames: 'assets/[hash].js',
         codeSplitting: {
           groups: [{ name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ }],
         },

@@ -3,6 +3,7 @@ import { computed, defineAsyncComponent, onMounted, onUnmounted, shallowRef, wat
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { useAfterPaint } from './useAfterPaint.ts'
@@ -16,6 +17,7 @@ const WaitingDialog = defineAsyncComponent(() => import('../entries/WaitingDialo
 const people = usePeople()
 const record = useRecord()
 const today = useToday()
+const site = useSite()
 const route = useRoute()
 const { theme, set } = useTheme()
 const finding = shallowRef(false)
@@ -64,6 +66,11 @@ function onKey(event: KeyboardEvent): void {
 }
 
 watch(() => people.signIns, enter)
+// Plans are those of a day. Cut off, yesterday's go on until the line is back and the page is opened anew.
+watch(
+  () => today.day,
+  () => record.ready && void site.load().catch(() => undefined),
+)
 onMounted(() => {
   globalThis.addEventListener('keydown', onKey)
   void begin()

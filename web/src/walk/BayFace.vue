@@ -4,7 +4,7 @@ import { computed, shallowRef } from 'vue'
 import BayHeader from './BayHeader.vue'
 import EnclosureCell from './EnclosureCell.vue'
 import ShelfPlank from './ShelfPlank.vue'
-import type { Face } from './useRound.ts'
+import type { Box, Face } from './useRound.ts'
 
 // What changes with every tap lives in the parts: this one draws the furniture.
 const { face } = defineProps<{ face: Face }>()
@@ -21,22 +21,28 @@ function left({ currentTarget, relatedTarget }: FocusEvent): void {
 /** Narrower than this a box cannot carry a name. */
 const NARROWEST_PX = 86
 const GAP_PX = 7
-/** More boxes than this on a shelf, and their labels are written small. */
-const ROOMY = 6
+/** A box with a smaller share of the longest shelf has its label written small. */
+const ROOMY_SHARE = 0.16
 
+const longest = computed(() =>
+  Math.max(...face.shelves.map((shelf) => shelf.reduce((sum, { widthMm }) => sum + widthMm, 0))),
+)
 const geometry = computed(() => {
   const boxes = face.shelves.flat()
-  const lengths = face.shelves.map((shelf) => shelf.reduce((sum, { widthMm }) => sum + widthMm, 0))
   const shares = boxes.map(({ widthMm, residents }) => widthMm / Math.max(1, residents.length))
   const most = Math.max(...face.shelves.map((shelf) => shelf.length))
   return {
-    '--label': most > ROOMY ? '13px' : '16px',
-    '--longest': Math.max(...lengths),
+    '--longest': longest.value,
     '--narrowest': Math.min(...shares),
     '--gaps': `${(most - 1) * GAP_PX}px`,
     '--least': `${NARROWEST_PX}px`,
   }
 })
+
+function styleOf({ widthMm, residents }: Box) {
+  const share = widthMm / Math.max(1, residents.length) / longest.value
+  return { '--w': widthMm, '--label': share < ROOMY_SHARE ? '13px' : '16px' }
+}
 </script>
 
 <template>
@@ -55,13 +61,7 @@ const geometry = computed(() => {
       >
         <template v-for="(shelf, row) in face.shelves" :key="row">
           <div class="shelf" role="row">
-            <div
-              v-for="box in shelf"
-              :key="box.enclosureId"
-              class="box"
-              role="none"
-              :style="{ '--w': box.widthMm }"
-            >
+            <div v-for="box in shelf" :key="box.enclosureId" class="box" role="none" :style="styleOf(box)">
               <EnclosureCell v-for="id in box.residents" :key="id" :resident-id="id" />
               <div v-if="box.residents.length === 0" class="empty" role="gridcell">Empty</div>
             </div>

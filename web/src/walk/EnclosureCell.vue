@@ -89,7 +89,7 @@ const note = computed(() => {
 
 .is-selected {
   outline: 4px solid var(--focus);
-  outline-offset: -2px;
+  outline-offset: -4px;
   z-index: 1;
 }
 
