@@ -1,5 +1,6 @@
 import type { Day } from '../time/day.ts'
 import type { Offering, Task } from './task.ts'
+import { isToDo } from './task.ts'
 
 export interface CarryItem {
   item: string
@@ -99,7 +100,7 @@ export function prepFor(day: Day, visits: readonly HasTasks[]): Prep {
   let dusting: Readonly<Record<string, number>> = {}
   for (const { tasks } of visits) {
     for (const task of tasks) {
-      if (task.status === 'due' || task.status === 'late') {
+      if (isToDo(task)) {
         minutes += task.duty.minutes * task.duty.people
         litres += task.duty.litres ?? 0
         if (task.offering) {

@@ -35,3 +35,8 @@ export interface Task {
   done?: { at: string; by: string; uid: string; outcome?: FeedOutcome }
   because: Reason[]
 }
+
+/** A task that is still to do today. */
+export function isToDo(task: Task): boolean {
+  return task.status === 'due' || task.status === 'late'
+}

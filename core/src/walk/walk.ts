@@ -6,7 +6,6 @@ import type { Prep } from './prep.ts'
 import { prepFor } from './prep.ts'
 import type { ResidentDay } from './residentDay.ts'
 import { residentDay } from './residentDay.ts'
-import type { Task } from './task.ts'
 
 export interface WalkResident {
   id: string
@@ -82,9 +81,4 @@ export function walk({ day, minute, residents }: WalkInput): Walk {
   }))
   visits.sort(compareVisits)
   return { stops: stopsOf(visits), prep: prepFor(day, visits) }
-}
-
-/** A task that is still to do today. */
-export function isToDo(task: Task): boolean {
-  return task.status === 'due' || task.status === 'late'
 }

@@ -1,5 +1,6 @@
 import type { KeptEntry } from '@kobrin/contract'
 import { sql } from 'drizzle-orm'
+import { isoInstant } from '../database/columns.ts'
 
 /** An entry as the driver hands it over. */
 export interface EntryRow {
@@ -20,17 +21,13 @@ export const ENTRY_COLUMNS = sql.raw(
   'seq, uid, resident_id, kind, occurred_at, to_days(day) - 719528 as day, recorded_at, author_id, payload',
 )
 
-function iso(at: string): string {
-  return `${at.slice(0, 10)}T${at.slice(11)}Z`
-}
-
 /** JSON text of an entry, the payload passed through as it was stored: a record of thousands of
  * entries is joined, not parsed and printed again. Every other column is free of quotes by its type. */
 export function entryJson(row: EntryRow): string {
   return (
     `{"seq":${row.seq},"uid":"${row.uid}","residentId":"${row.resident_id}","kind":"${row.kind}",` +
-    `"occurredAt":"${iso(row.occurred_at)}","day":${row.day},` +
-    `"recordedAt":"${iso(row.recorded_at)}","author":"${row.author_id}","payload":${row.payload}}`
+    `"occurredAt":"${isoInstant(row.occurred_at)}","day":${row.day},` +
+    `"recordedAt":"${isoInstant(row.recorded_at)}","author":"${row.author_id}","payload":${row.payload}}`
   )
 }
 

@@ -24,7 +24,6 @@ export interface Ledger {
   /** The server would not keep it. */
   drop: (entry: Entry) => void
   recent: (residentId: string) => readonly Entry[]
-  known: (residentId: string) => boolean
 }
 
 const NOTHING = emptyState()
@@ -88,6 +87,5 @@ export function createLedger(): Ledger {
       refold(residentId, page)
     },
     recent: (residentId) => pages.get(residentId)?.since ?? [],
-    known: (residentId) => pages.has(residentId),
   }
 }

@@ -42,7 +42,6 @@ export const useRecord = defineStore('record', () => {
   const needsSignIn = shallowRef(false)
   const lastAct = shallowRef<LastAct | null>(null)
   const ready = shallowRef(false)
-  const heardCount = shallowRef(0)
   let outbox: Outbox | null = null
   let shelf: Shelf | null = null
   let stopFeed: (() => void) | null = null
@@ -97,7 +96,6 @@ export const useRecord = defineStore('record', () => {
         if (is) void outbox?.send()
       },
       onEntry: (entry) => {
-        heardCount.value += 1
         waiting.delete(entry.uid)
         if (ledger.heard(entry)) void reload(entry.residentId)
       },
@@ -168,7 +166,6 @@ export const useRecord = defineStore('record', () => {
     needsSignIn,
     lastAct,
     ready,
-    heardCount,
     open,
     close,
     keep,

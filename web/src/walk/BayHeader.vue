@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { DutyKind } from '@kobrin/core'
+import { isToDo } from '@kobrin/core'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import DutyMark from './DutyMark.vue'
@@ -13,9 +14,10 @@ const round = useRound()
 const sums = useAfterPaint(() => {
   const due = new Map<DutyKind, number>()
   for (const id of face.residents) {
-    for (const { duty, status } of round.dayOf(id).tasks) {
-      if (duty.does === 'weigh' || duty.does === 'measure') continue
-      if (status === 'due' || status === 'late') due.set(duty.does, (due.get(duty.does) ?? 0) + 1)
+    for (const task of round.dayOf(id).tasks) {
+      const { does } = task.duty
+      if (does === 'weigh' || does === 'measure') continue
+      if (isToDo(task)) due.set(does, (due.get(does) ?? 0) + 1)
     }
   }
   const { all, done } = round.progress(face.residents)

@@ -10,8 +10,6 @@ import { useRound } from './useRound.ts'
 const emit = defineEmits<{ go: [stop: RoundStop] }>()
 const round = useRound()
 
-const everyone = computed(() => round.stops.flatMap(({ residents }) => residents))
-const overall = useAfterPaint(() => round.progress(everyone.value))
 const prep = usePrep()
 const legs = useAfterPaint(() =>
   round.stops.map((stop, index) => {
@@ -23,6 +21,12 @@ const legs = useAfterPaint(() =>
       crossing: before && before.barrier < stop.barrier ? words.crossing[stop.barrier] : '',
       state: tally.done === tally.all ? 'done' : 'open',
     }
+  }),
+)
+const overall = computed(() =>
+  legs.value.reduce((sum, { tally }) => ({ done: sum.done + tally.done, all: sum.all + tally.all }), {
+    done: 0,
+    all: 0,
   }),
 )
 </script>

@@ -58,11 +58,7 @@ const shown = computed(() =>
 const coming = computed(() =>
   day.value.tasks.filter(({ status, dueOn }) => status === 'notYet' && dueOn !== null),
 )
-const canTouch = computed(
-  () =>
-    round.mayWrite &&
-    shown.value.some((task) => (task.status === 'due' || task.status === 'late') && canBeAsPlanned(task)),
-)
+const canTouch = computed(() => round.mayWrite && round.canTouch(residentId))
 const lately = computed(() => [...record.recent(residentId)].reverse().slice(0, LATELY))
 const about = computed(() => {
   const one = resident.value

@@ -61,8 +61,7 @@ function said(): void {
 const gate = computed<{ barrier: Barrier; back: boolean } | null>(() => {
   const at = round.stop?.barrier
   if (at === undefined || at === round.crossedTo) return null
-  if (at > round.crossedTo) return { barrier: at, back: false }
-  return { barrier: at, back: true }
+  return { barrier: at, back: at < round.crossedTo }
 })
 
 function go(stop: RoundStop): void {

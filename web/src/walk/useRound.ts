@@ -1,7 +1,7 @@
 import type { Bay, Resident, Room } from '@kobrin/contract'
 import { may, mayRecord } from '@kobrin/contract'
 import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
-import { asPlanned, canBeAsPlanned, residentDay } from '@kobrin/core'
+import { asPlanned, canBeAsPlanned, isToDo, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import type { ComputedRef } from 'vue'
 import { computed, shallowReactive, shallowRef, watch } from 'vue'
@@ -41,10 +41,6 @@ interface Placed {
   resident: Resident
   place: Place
   enclosureId: string
-}
-
-function isToDo({ status }: Task): boolean {
-  return status === 'due' || status === 'late'
 }
 
 /** Today's round: every resident's day, the stops in walking order, and what a touch does. */
