@@ -3,14 +3,16 @@ import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
-import { ENTRY_COLUMNS, entryOf } from './rows.ts'
+import { ENTRY_COLUMNS, RECORD_COLUMNS, entryOf } from './rows.ts'
 
 /** The history of one resident: one clustered range. */
-export function recordRows(db: Database | Transaction, residentId: string): Promise<EntryRow[]> {
-  return rowsOf(
+export async function recordRows(db: Database | Transaction, residentId: string): Promise<EntryRow[]> {
+  const rows = await rowsOf<EntryRow>(
     db,
-    sql`select ${ENTRY_COLUMNS} from entry where resident_id = ${residentId} order by occurred_at, seq`,
+    sql`select ${RECORD_COLUMNS} from entry where resident_id = ${residentId} order by occurred_at, seq`,
   )
+  for (const row of rows) row.resident_id = residentId
+  return rows
 }
 
 export async function hasRecord(db: Database, residentId: string): Promise<boolean> {

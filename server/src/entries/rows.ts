@@ -17,9 +17,12 @@ export interface EntryRow {
 }
 
 // 1970-01-01 is day 719528 of MariaDB's calendar.
-export const ENTRY_COLUMNS = sql.raw(
-  'seq, uid, resident_id, kind, occurred_at, to_days(day) - 719528 as day, recorded_at, author_id, payload',
-)
+const COLUMNS = 'seq, uid, kind, occurred_at, to_days(day) - 719528 as day, recorded_at, author_id, payload'
+
+export const ENTRY_COLUMNS = sql.raw(`${COLUMNS}, resident_id`)
+
+/** For the entries of one resident: fetching the same identifier with every row is a tenth of the time. */
+export const RECORD_COLUMNS = sql.raw(COLUMNS)
 
 /** JSON text of an entry, the payload passed through as it was stored: a record of thousands of
  * entries is joined, not parsed and printed again. Every other column is free of quotes by its type. */
