@@ -50,7 +50,7 @@ function racks(residents: number, sheets: readonly Sheet[]): RoomPlan[] {
 export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: CollectionOptions): SiteSeed {
   const chance = createChance(seed)
   const { day: today } = civil(nowMs, ZONE)
-  const start = { day: today - days, ms: nowMs - days * 86_400_000 }
+  const start = { day: today - days, ms: nowMs - days * 86_400_000, today }
   const bySheet = new Map(sheets.map((sheet) => [sheet.id, sheet]))
   const keeper = chance.uid(start.ms)
   const { homes, ...settled } = settle(racks(residents, sheets), bySheet, NAMES, start, chance)
@@ -75,6 +75,7 @@ export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: Co
     role: 'curator' as const,
     passphrase: demoPassphrase('keeper'),
     pin: null,
+    competences: [],
   }
   return {
     name: 'Large collection',

@@ -1,6 +1,7 @@
 import type { Bay, Enclosure, Room, SeedResident } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
 import type { Chance } from './chance.ts'
+import { furnish } from './furnish.ts'
 import type { RoomPlan, Stand } from './ropewalk/building.ts'
 
 export interface Settled {
@@ -43,7 +44,7 @@ export function settle(
   building: readonly RoomPlan[],
   sheets: ReadonlyMap<string, Sheet>,
   names: readonly string[],
-  start: { day: number; ms: number },
+  start: { day: number; ms: number; today: number },
   chance: Chance,
 ): Settled {
   const settled: Settled = { rooms: [], bays: [], enclosures: [], residents: [], homes: new Map() }
@@ -82,6 +83,7 @@ export function settle(
       name: plan.name,
       order: roomOrder + 1,
       barrier: plan.barrier,
+      celsius: plan.celsius ?? null,
     }
     settled.rooms.push(room)
     for (const [bayOrder, bayPlan] of plan.bays.entries()) {
@@ -94,11 +96,13 @@ export function settle(
           const sheet = sheets.get(stand.sheet)
           if (!sheet) throw new Error(`No sheet ${stand.sheet} in the library.`)
           const { boxes, ready = 0, widthMm } = stand
-          for (let box = 0; box < boxes + ready; box += 1) {
+          for (let slot = 0; slot < boxes + ready; slot += 1) {
             const id = chance.uid(start.ms)
-            settled.enclosures.push({ id, bayId: bay.id, row, column, widthMm, heightMm, depthMm })
+            const box = { widthMm, heightMm, depthMm }
+            const build = furnish(sheet, stand.stage, box, start.today, chance)
+            settled.enclosures.push({ id, bayId: bay.id, row, column, ...box, build })
             column += 1
-            if (box >= boxes) continue
+            if (slot >= boxes) continue
             const resident = newResident(stand, sheet)
             settled.residents.push(resident)
             settled.homes.set(resident.id, id)

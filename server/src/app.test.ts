@@ -64,7 +64,7 @@ describe('the OpenAPI', () => {
   it('describes every route of the table with its answer', async () => {
     const { paths } = (await get(PATHS.openapi)).json<{ paths: Record<string, Record<string, object>> }>()
     for (const { method, url } of Object.values(ROUTES)) {
-      const described = paths[url.replace(':residentId', '{residentId}')]
+      const described = paths[url.replace(/:(\w+)/g, '{$1}')]
       expect(described, url).toHaveProperty(method.toLowerCase())
     }
     expect(paths[PATHS.entries]).toMatchObject({

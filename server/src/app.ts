@@ -3,6 +3,7 @@ import helmet from '@fastify/helmet'
 import rateLimit from '@fastify/rate-limit'
 import swagger from '@fastify/swagger'
 import { PATHS } from '@kobrin/contract'
+import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
@@ -17,9 +18,13 @@ import type { Floor } from './floor.ts'
 import { healthRoutes } from './health/routes.ts'
 import { checkOrigin } from './interface/origin.ts'
 import { servePages } from './interface/pages.ts'
-import { createGuard } from './people/guard.ts'
+import { libraryRoutes } from './library/routes.ts'
+import { createGuard, signedInOn } from './people/guard.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { createSessions } from './people/sessions.ts'
+import { planRoutes } from './plans/routes.ts'
+import { residentRoutes } from './residents/routes.ts'
+import { siteSettings } from './site/queries.ts'
 import { siteRoutes } from './site/routes.ts'
 import { VERSION } from './version.ts'
 
@@ -88,6 +93,7 @@ export async function buildApp({
   )
   const appender = createAppender(db, { onAppended: hub.wake, now: () => now().toISOString() })
   const sessions = createSessions(db, now)
+  const today = async () => civil(now().getTime(), (await siteSettings(db))?.zone ?? 'UTC').day
   const floor: Floor = {
     connection,
     appender,
@@ -96,9 +102,24 @@ export async function buildApp({
     guard: createGuard(sessions),
     log: app.log,
     now,
+    today,
+    authorOn: async (request) => ({
+      by: signedInOn(request).person.id,
+      at: now().toISOString(),
+      day: await today(),
+    }),
     heartbeatMs,
   }
-  for (const routes of [healthRoutes, peopleRoutes, siteRoutes, entryRoutes, feedRoutes])
+  for (const routes of [
+    healthRoutes,
+    peopleRoutes,
+    siteRoutes,
+    libraryRoutes,
+    planRoutes,
+    residentRoutes,
+    entryRoutes,
+    feedRoutes,
+  ])
     await app.register(routes(floor))
   if (pages) await servePages(app, pages)
   app.addHook('onClose', async () => {

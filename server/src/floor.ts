@@ -1,9 +1,9 @@
 import type { Route } from '@kobrin/contract'
-import type { RouteShorthandOptions } from 'fastify'
-import type { FastifyBaseLogger } from 'fastify'
+import type { FastifyBaseLogger, FastifyRequest, RouteShorthandOptions } from 'fastify'
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
+import type { Author } from './plans/commands.ts'
 import type { Sessions } from './people/sessions.ts'
 
 /** What every feature of the server stands on. */
@@ -16,6 +16,10 @@ export interface Floor {
   guard: (route: Route) => Pick<RouteShorthandOptions, 'preHandler'>
   log: FastifyBaseLogger
   now: () => Date
+  /** The site's civil day. */
+  today: () => Promise<number>
+  /** Who asks, and when. Only behind a guard that asks for a sign-in. */
+  authorOn: (request: FastifyRequest) => Promise<Author>
   /** How often a silent feed says that it is there: proxies and tablets drop a silent connection. */
   heartbeatMs: number
 }

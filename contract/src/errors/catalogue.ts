@@ -24,6 +24,14 @@ export const ERRORS = {
     status: 403,
     message: 'This was entered under the name of somebody who was not signed in here.',
   },
+  unknown_sheet: { status: 404, message: 'No such care sheet is in the library.' },
+  unknown_stage: { status: 409, message: 'That stage is not on the care sheet.' },
+  unknown_school: { status: 409, message: 'That school or option is not on the care sheet.' },
+  unknown_override: { status: 409, message: 'That change to the plan is not on record.' },
+  unreadable_plan: {
+    status: 409,
+    message: 'With that change the plan could not be worked out, so it was not made.',
+  },
   too_many: { status: 429, message: 'Too many tries. Wait a minute and try again.' },
   too_large: { status: 413, message: 'That is too much to send at once.' },
   database_away: {

@@ -4,7 +4,18 @@ export const ROLES = ['curator', 'seniorKeeper', 'keeper', 'volunteer', 'vet', '
 export type Role = (typeof ROLES)[number]
 
 /** What a person may do, apart from the kinds of entry they may make. */
-export type Action = 'readSite' | 'readEntries' | 'writeEntries' | 'amendOwn' | 'amendOthers' | 'enrolDevice'
+export type Action =
+  | 'readSite'
+  | 'readEntries'
+  | 'writeEntries'
+  | 'amendOwn'
+  | 'amendOthers'
+  | 'enrolDevice'
+  | 'editSheets'
+  | 'signPlans'
+  | 'setStage'
+  | 'editEnclosures'
+  | 'addResidents'
 
 const everyone: readonly Role[] = ROLES
 const writers: readonly Role[] = ['curator', 'seniorKeeper', 'keeper', 'volunteer', 'vet']
@@ -20,12 +31,26 @@ export const MAY: Readonly<Record<Action, readonly Role[]>> = {
   amendOwn: writers,
   amendOthers: seniors,
   enrolDevice: seniors,
+  editSheets: seniors,
+  signPlans: seniors,
+  setStage: keepers,
+  editEnclosures: keepers,
+  addResidents: keepers,
 }
 
 /** Who may make which kind of entry. */
 export const MAY_RECORD: Readonly<Record<EntryKind, readonly Role[]>> = {
   arrived: keepers,
   moved: keepers,
+  expected: keepers,
+  vacated: keepers,
+  counted: keepers,
+  accounted: keepers,
+  floorHeld: keepers,
+  floorChecked: keepers,
+  floorReleased: keepers,
+  checked: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
+  condition: keepersAndVet,
   fed: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
   bowl: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
   watered: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],

@@ -9,6 +9,8 @@ export const Person = z.strictObject({
   name: z.string(),
   initials: z.string(),
   role: RoleName,
+  /** Work that asks for training: what this person may do. */
+  competences: z.array(z.string()),
 })
 export type Person = z.infer<typeof Person>
 

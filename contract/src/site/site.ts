@@ -1,4 +1,4 @@
-import { Barrier, Plan, SheetGroup } from '@kobrin/core'
+import { Barrier, Build, Plan, SheetGroup } from '@kobrin/core'
 import { z } from 'zod'
 import { Person } from '../people/session.ts'
 
@@ -7,6 +7,8 @@ export const Room = z.strictObject({
   name: z.string(),
   order: z.int(),
   barrier: Barrier,
+  /** Its air through the year, coolest and warmest, °C. */
+  celsius: z.tuple([z.number(), z.number()]).nullable(),
 })
 export type Room = z.infer<typeof Room>
 
@@ -29,6 +31,7 @@ export const Enclosure = z.strictObject({
   widthMm: z.int().positive(),
   depthMm: z.int().positive(),
   heightMm: z.int().positive(),
+  build: Build,
 })
 export type Enclosure = z.infer<typeof Enclosure>
 
@@ -44,6 +47,7 @@ export const Resident = z.strictObject({
   hatchedOn: z.int().nullable(),
   /** Set when the resident is stricter than its place, a sick animal for one. */
   barrier: Barrier.nullable(),
+  stage: z.string(),
   /** Key of its plan in `plans`. */
   plan: z.string(),
 })

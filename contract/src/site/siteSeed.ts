@@ -10,10 +10,10 @@ export interface SeedPerson {
   role: Role
   passphrase: string
   pin: string | null
+  competences: string[]
 }
 
 export interface SeedResident extends Omit<Resident, 'plan' | 'lives'> {
-  stage: string
   schools: Record<string, string>
 }
 

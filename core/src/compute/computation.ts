@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import { z } from 'zod'
 
 /** A computation that answers JSON with JSON. */
 export interface Computation<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
@@ -10,7 +10,5 @@ export interface Computation<I extends z.ZodType = z.ZodType, O extends z.ZodTyp
 }
 
 /** An answer instead of a result, where the question has none. */
-export interface Refused {
-  refused: true
-  reason: string
-}
+export const Refusal = z.strictObject({ refused: z.literal(true), reason: z.string() })
+export type Refused = z.infer<typeof Refusal>

@@ -1,5 +1,19 @@
 import type { Computation } from './computation.ts'
+import { dayLengthComputation } from './dayLengthComputation.ts'
+import { dilutionComputation } from './dilutionComputation.ts'
+import { fitComputation } from './fitComputation.ts'
+import { mixComputation } from './mixComputation.ts'
+import { planComputation } from './planComputation.ts'
+import { preySizeComputation } from './preySizeComputation.ts'
 import { walkComputation } from './walkComputation.ts'
 
 /** Every computation that can be asked for by name. */
-export const computations: readonly Computation[] = [walkComputation]
+export const computations: readonly Computation[] = [
+  walkComputation,
+  planComputation,
+  fitComputation,
+  mixComputation,
+  preySizeComputation,
+  dayLengthComputation,
+  dilutionComputation,
+]

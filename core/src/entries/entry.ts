@@ -5,6 +5,7 @@ import { HoldKind } from '../holds/holdKind.ts'
 const duty = z.string().min(1).max(40).optional()
 const text = z.string().trim().min(1).max(4000)
 const day = z.int()
+const count = z.int().min(0).max(1_000_000)
 const confirmed = z.literal(true).optional().describe('The keeper was asked about this value and kept it.')
 
 export const FeedOutcome = z.enum(['taken', 'part', 'refused', 'left', 'notOffered'])
@@ -46,7 +47,34 @@ export type SkinLeft = z.infer<typeof SkinLeft>
 /** What may be recorded about a resident. Amounts are SI: grams, millimetres, litres. */
 export const payloads = {
   arrived: z.strictObject({ enclosure: z.uuid(), source: text.optional() }),
-  moved: z.strictObject({ to: z.uuid(), why: text.optional() }),
+  expected: z.strictObject({ enclosure: z.uuid(), from: text.optional() }),
+  moved: z.strictObject({
+    to: z.uuid(),
+    why: text.optional(),
+    from: z.uuid().optional(),
+    helpers: z.array(z.uuid()).max(6).optional(),
+    expected: count.optional(),
+    found: count.optional(),
+    /** What becomes of the place it left. */
+    leaves: z.enum(['toClean', 'toHold']).optional(),
+  }),
+  vacated: z.strictObject({ enclosure: z.uuid(), floor: z.enum(['cleaned', 'kept']) }),
+  counted: z.strictObject({ count, expected: count.optional() }),
+  accounted: z.strictObject({ found: count, why: text }),
+  floorHeld: z.strictObject({
+    at: text,
+    from: z.uuid().optional(),
+    litres: z.number().positive().max(5000).optional(),
+  }),
+  floorChecked: z.strictObject({
+    floor: z.uuid().describe('The entry that put it aside.'),
+    found: z.enum(['nothing', 'babies', 'eggs']),
+    count: count.optional(),
+    became: z.enum(['recount', 'resident', 'waiting']).optional(),
+  }),
+  floorReleased: z.strictObject({ floor: z.uuid(), why: text.optional() }),
+  checked: z.strictObject({ duty }),
+  condition: z.strictObject({ score: z.number().min(1).max(5).multipleOf(0.5) }),
   fed: z.strictObject({
     duty,
     item: z.string().min(1).max(60),
@@ -105,6 +133,15 @@ function fact<K extends keyof typeof payloads>(kind: K) {
 export const Fact = z.discriminatedUnion('kind', [
   fact('arrived'),
   fact('moved'),
+  fact('expected'),
+  fact('vacated'),
+  fact('counted'),
+  fact('accounted'),
+  fact('floorHeld'),
+  fact('floorChecked'),
+  fact('floorReleased'),
+  fact('checked'),
+  fact('condition'),
   fact('fed'),
   fact('bowl'),
   fact('watered'),
@@ -132,6 +169,15 @@ function replacement<K extends keyof typeof payloads>(kind: K) {
 export const Replacement = z.discriminatedUnion('kind', [
   replacement('arrived'),
   replacement('moved'),
+  replacement('expected'),
+  replacement('vacated'),
+  replacement('counted'),
+  replacement('accounted'),
+  replacement('floorHeld'),
+  replacement('floorChecked'),
+  replacement('floorReleased'),
+  replacement('checked'),
+  replacement('condition'),
   replacement('fed'),
   replacement('bowl'),
   replacement('watered'),

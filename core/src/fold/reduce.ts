@@ -2,6 +2,8 @@ import type { Fact, Payload } from '../entries/entry.ts'
 import { cursorOf } from '../entries/order.ts'
 import { foldBowl, foldFed } from './foldFeeding.ts'
 import { foldEcdysis } from './foldEcdysis.ts'
+import { foldFloorChecked, foldFloorHeld, withoutFloor } from './foldFloor.ts'
+import { foldAccounted, foldCount, foldMoved, withoutVacated } from './foldMoved.ts'
 import { markOf } from './markOf.ts'
 import type { ResidentState } from './residentState.ts'
 
@@ -40,8 +42,26 @@ function apply(state: ResidentState, fact: Fact): ResidentState {
         arrivedOn: fact.day,
         place: { enclosure: fact.payload.enclosure, since: fact.day },
       }
+    case 'expected':
+      return { ...state, place: { enclosure: fact.payload.enclosure, since: fact.day }, expectedOn: fact.day }
     case 'moved':
-      return { ...state, place: { enclosure: fact.payload.to, since: fact.day } }
+      return foldMoved(state, fact, fact.payload)
+    case 'vacated':
+      return withoutVacated(state, fact.payload.enclosure)
+    case 'counted':
+      return foldCount(state, fact, fact.payload.count, fact.payload.expected)
+    case 'accounted':
+      return foldAccounted(state, fact, fact.payload)
+    case 'floorHeld':
+      return foldFloorHeld(state, fact, fact.payload)
+    case 'floorChecked':
+      return foldFloorChecked(state, fact, fact.payload)
+    case 'floorReleased':
+      return withoutFloor(state, fact.payload.floor)
+    case 'checked':
+      return withDone(state, fact.payload.duty ?? 'check', fact)
+    case 'condition':
+      return { ...seen(state, fact), condition: { ...markOf(fact), score: fact.payload.score } }
     case 'fed':
       return foldFed(state, fact, fact.payload)
     case 'bowl':

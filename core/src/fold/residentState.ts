@@ -69,6 +69,14 @@ export const PersonHold = z.strictObject({
 })
 export type PersonHold = z.infer<typeof PersonHold>
 
+/** Old floor put aside for what may hide in it. */
+export const KeptFloor = z.strictObject({
+  ...Mark.shape,
+  place: z.string(),
+  lastLook: Mark.nullable(),
+})
+export type KeptFloor = z.infer<typeof KeptFloor>
+
 /** The fold of a resident's entries. */
 export const ResidentState = z.strictObject({
   cursor: z.strictObject({ at: z.string(), uid: z.string() }).nullable(),
@@ -100,5 +108,15 @@ export const ResidentState = z.strictObject({
   holds: z.partialRecord(HoldKind, PersonHold),
   observations: z.array(z.strictObject({ ...Mark.shape, text: z.string(), severity: Severity })),
   note: z.strictObject({ ...Mark.shape, text: z.string() }).nullable(),
+  // Absent until the first of its kind: most residents never have one.
+  expectedOn: day.optional(),
+  count: z.strictObject({ day, count: z.number() }).optional(),
+  unaccounted: z.strictObject({ ...Mark.shape, expected: z.number(), found: z.number() }).optional(),
+  /** Places it left that wait to be cleaned or emptied. */
+  vacated: z
+    .array(z.strictObject({ ...Mark.shape, enclosure: z.string(), leaves: z.enum(['toClean', 'toHold']) }))
+    .optional(),
+  floors: z.array(KeptFloor).optional(),
+  condition: z.strictObject({ ...Mark.shape, score: z.number() }).optional(),
 })
 export type ResidentState = z.infer<typeof ResidentState>

@@ -4,7 +4,7 @@ import { HoldKind } from '../holds/holdKind.ts'
 import { Cadence } from './cadence.ts'
 import { Source } from './source.ts'
 
-export const DutyKind = z.enum(['feed', 'water', 'clean', 'weigh', 'measure', 'look', 'dampen'])
+export const DutyKind = z.enum(['feed', 'water', 'clean', 'weigh', 'measure', 'look', 'dampen', 'check'])
 export type DutyKind = z.infer<typeof DutyKind>
 
 const range = z.tuple([z.number().positive(), z.number().positive()])

@@ -1,16 +1,13 @@
 import { z } from 'zod'
+import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import { HeldFloor } from '../sheet/lifeHistory.ts'
+import { StageEnd } from '../sheet/stage.ts'
 import { Duty } from './duty.ts'
 import { HoldRule } from './holdRule.ts'
+import { Source } from './source.ts'
 
-/** Targets of one zone, °C and % relative humidity. */
-export const ZoneTarget = z.strictObject({
-  zone: z.string(),
-  celsius: z.tuple([z.number(), z.number()]).optional(),
-  nightCelsius: z.tuple([z.number(), z.number()]).optional(),
-  humidity: z.tuple([z.number(), z.number()]).optional(),
-  ceilingCelsius: z.number().optional(),
-})
-export type ZoneTarget = z.infer<typeof ZoneTarget>
+export const PlanTarget = z.strictObject({ ...ZoneTarget.shape, source: Source.optional() })
+export type PlanTarget = z.infer<typeof PlanTarget>
 
 /** What a sheet, a stage, schools and overrides resolve to for one resident. */
 export const Plan = z.strictObject({
@@ -18,7 +15,15 @@ export const Plan = z.strictObject({
   stage: z.string(),
   duties: z.array(Duty),
   holds: z.array(HoldRule),
-  targets: z.array(ZoneTarget).default([]),
+  targets: z.array(PlanTarget).default([]),
+  housing: Housing.optional(),
+  light: Light.optional(),
+  /** Where each line of the housing and the light comes from, by field. */
+  sources: z.record(z.string(), Source).optional(),
+  never: z.array(z.string()).optional(),
+  heldFloor: HeldFloor.optional(),
+  /** What moves it on, and to where. */
+  next: z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd }).optional(),
   cautions: z.array(z.string()).default([]),
   /** Noise of a weighing as the standard deviation of ln grams (gut fill and scale), and the
    * wandering of its growth rate: `r` and `q` of the weight trend. */

@@ -2,8 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PlanChoices } from './resolvePlan.ts'
 import { isPlan, resolvePlan } from './resolvePlan.ts'
-import type { Override } from './sheet.ts'
-import { Sheet } from './sheet.ts'
+import type { Override } from './override.ts'
+import { Sheet } from '../sheet/sheet.ts'
 
 const sheet = Sheet.parse({
   id: 'testling',
@@ -90,7 +90,13 @@ describe('a plan', () => {
     const plan = planOf({ schools: { misting: 'mist' } })
     expect(plan.duty('dampen')?.cadence).toMatchObject({ days: 1 })
     expect(plan.targets).toEqual([
-      { zone: 'warm spot', celsius: [31, 33], ceilingCelsius: 35, humidity: [60, 80] },
+      {
+        zone: 'warm spot',
+        celsius: [31, 33],
+        ceilingCelsius: 35,
+        humidity: [60, 80],
+        source: { from: 'school', sheet: 'testling', school: 'misting', option: 'mist' },
+      },
     ])
   })
 
@@ -139,13 +145,48 @@ describe('a plan', () => {
     })
   })
 
-  it('composes: the last of several changes to the same field stands, whatever stood between', () => {
+  const signed = fc.array(
+    fc.record({ days: fc.integer({ min: 1, max: 60 }), on: fc.integer({ min: 1, max: 100 }) }),
+    { minLength: 1, maxLength: 6 },
+  )
+
+  it('composes: the last signed of several changes to the same field stands', () => {
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 6 }), (intervals) => {
-        const plan = planOf({ residentOverrides: intervals.map((days) => feedEvery(days)) })
-        expect(plan.duty('feed')?.cadence).toMatchObject({ days: intervals.at(-1) })
+      fc.property(signed, (changes) => {
+        const at = (index: number) => `2026-01-01T0${index}:00:00.000Z`
+        const overrides = changes.map(({ days, on }, index) => feedEvery(days, { on, at: at(index) }))
+        const last = changes.reduce((latest, one) => (one.on >= latest.on ? one : latest))
+        expect(planOf({ residentOverrides: overrides }).duty('feed')?.cadence).toMatchObject({
+          days: last.days,
+        })
       }),
     )
+  })
+
+  it('does not depend on the order in which changes are handed over', () => {
+    fc.assert(
+      fc.property(signed, fc.infiniteStream(fc.double({ noNaN: true })), (changes, dice) => {
+        const overrides = changes.map(({ days, on }) => feedEvery(days, { on }))
+        const shuffled = overrides
+          .map((one) => ({ one, lot: dice.next().value as number }))
+          .sort((a, b) => a.lot - b.lot)
+          .map(({ one }) => one)
+        const given = planOf({ residentOverrides: overrides })
+        expect(planOf({ residentOverrides: shuffled }).duties).toEqual(given.duties)
+      }),
+    )
+  })
+
+  it('changes housing, light and targets, each line with its source', () => {
+    const plan = planOf({
+      residentOverrides: [
+        { housing: { hides: 3 }, by: 'maren', on: 5, reason: 'Shy.' },
+        { target: { zone: 'warm spot', celsius: [29, 30] }, by: 'maren', on: 6, reason: 'Overheats.' },
+      ],
+    })
+    expect(plan.housing).toEqual({ hides: 3 })
+    expect(plan.sources?.['hides']).toMatchObject({ from: 'resident', reason: 'Shy.' })
+    expect(plan.targets[0]).toMatchObject({ celsius: [29, 30], ceilingCelsius: 35, source: { on: 6 } })
   })
 
   it('spreads what falls so many times a week by the phase it is given', () => {

@@ -1,12 +1,18 @@
+import type { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import type { SchoolOption } from '../sheet/school.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import type { Stage } from '../sheet/stage.ts'
 import type { Duty, DutyPatch, SheetDuty } from './duty.ts'
-import type { Plan, ZoneTarget } from './plan.ts'
-import type { Override, Sheet } from './sheet.ts'
+import type { Override } from './override.ts'
+import type { Plan, PlanTarget } from './plan.ts'
+import { setupDuties } from './setupDuties.ts'
 import type { Source } from './source.ts'
 
 export interface PlanChoices {
   stage: string
   /** Chosen option by school id; the sheet's default where absent. */
   schools?: Readonly<Record<string, string>>
+  /** In any order: they take effect in the order of their days. */
   siteOverrides?: readonly Override[]
   residentOverrides?: readonly Override[]
   /** The day the plan is for: overrides that have not begun or have run out are left aside. */
@@ -18,6 +24,22 @@ export interface PlanChoices {
 export type PlanRefusal =
   | { code: 'unknown_stage'; stage: string; known: string[] }
   | { code: 'unknown_option'; school: string; option: string; known: string[] }
+
+/** A plan in the making. */
+interface Draft {
+  duties: Duty[]
+  targets: PlanTarget[]
+  housing: Housing
+  light: Light
+  sources: Record<string, Source>
+}
+
+interface Change {
+  duties?: readonly DutyPatch[]
+  targets?: readonly ZoneTarget[]
+  housing?: Partial<Housing> | undefined
+  light?: Partial<Light> | undefined
+}
 
 function patched(duties: readonly Duty[], patch: DutyPatch, source: Source): Duty[] {
   if ('drop' in patch) return duties.filter((duty) => duty.id !== patch.id)
@@ -34,22 +56,55 @@ function patched(duties: readonly Duty[], patch: DutyPatch, source: Source): Dut
   return [...duties, { ...patch, does, cadence, people, minutes, source }]
 }
 
+function aimed(targets: readonly PlanTarget[], change: ZoneTarget, source: Source): PlanTarget[] {
+  const at = targets.findIndex(({ zone }) => zone === change.zone)
+  return at === -1
+    ? [...targets, { ...change, source }]
+    : targets.with(at, { ...targets[at], ...change, source })
+}
+
+function changed(draft: Draft, change: Change, source: Source): Draft {
+  const named = (fields: object = {}) => Object.keys(fields).map((field) => [field, source] as const)
+  return {
+    duties: (change.duties ?? []).reduce((duties, patch) => patched(duties, patch, source), draft.duties),
+    targets: (change.targets ?? []).reduce((targets, one) => aimed(targets, one, source), draft.targets),
+    housing: { ...draft.housing, ...change.housing },
+    light: { ...draft.light, ...change.light },
+    sources: {
+      ...draft.sources,
+      ...Object.fromEntries([...named(change.housing), ...named(change.light)]),
+    },
+  }
+}
+
 function inForce(override: Override, day: number): boolean {
   return override.on <= day && (override.until === undefined || override.until >= day)
 }
 
-function mergedTargets(base: readonly ZoneTarget[], changes: readonly ZoneTarget[]): ZoneTarget[] {
-  const byZone = new Map(base.map((target) => [target.zone, target]))
-  for (const change of changes) byZone.set(change.zone, { ...byZone.get(change.zone), ...change })
-  return [...byZone.values()]
+/** Those in force, the earliest first, whatever order they came in; two signed at one moment stand in an
+ * order of their own. */
+function inOrder(overrides: readonly Override[], day: number): Override[] {
+  return overrides
+    .filter((override) => inForce(override, day))
+    .map((override) => ({ override, text: `${override.at ?? ''} ${JSON.stringify(override)}` }))
+    .sort((a, b) => a.override.on - b.override.on || (a.text < b.text ? -1 : 1))
+    .map(({ override }) => override)
 }
 
-function fromSheet(duty: SheetDuty, sheet: Sheet, stage: string): Duty {
+function changeOf({ patch, target, housing, light }: Override): Change {
+  return { duties: patch ? [patch] : [], targets: target ? [target] : [], housing, light }
+}
+
+function signedOf({ by, on, until, reason }: Override) {
+  return { by, on, reason, ...(until !== undefined && { until }) }
+}
+
+function fromSheet(duty: SheetDuty, sheet: Sheet, source: Source): Duty {
   return {
     ...duty,
     ...(sheet.people && { people: sheet.people }),
     ...(sheet.competence && !duty.competence && { competence: sheet.competence }),
-    source: { from: 'sheet', sheet: sheet.id, stage },
+    source,
   }
 }
 
@@ -58,48 +113,68 @@ function phased(duty: Duty, phase: number): Duty {
   return { ...duty, cadence: { ...duty.cadence, phase } }
 }
 
-/** Sheet × stage × schools × site overrides × resident overrides, each line knowing its source.
- * Later layers win; within a layer the order given is kept. */
-export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefusal {
-  const stage = sheet.stages.find(({ id }) => id === choices.stage)
-  if (!stage) return { code: 'unknown_stage', stage: choices.stage, known: sheet.stages.map(({ id }) => id) }
-  let duties = stage.duties.map((duty) => fromSheet(duty, sheet, stage.id))
-  let targets = sheet.targets
+function begun(sheet: Sheet, stage: Stage, source: Source, day: number): Draft {
+  const duties = [
+    ...stage.duties.map((duty) => fromSheet(duty, sheet, source)),
+    ...setupDuties(sheet.setup, source, day),
+  ]
+  const empty: Draft = { duties, targets: [], housing: {}, light: {}, sources: {} }
+  const { targets, housing, light } = sheet
+  return changed(empty, { targets, housing: { ...housing, ...stage.housing }, light }, source)
+}
+
+function chosenOptions(
+  sheet: Sheet,
+  schools: PlanChoices['schools'] = {},
+): [string, SchoolOption][] | PlanRefusal {
+  const options: [string, SchoolOption][] = []
   for (const school of sheet.schools) {
-    const chosen = choices.schools?.[school.id] ?? school.default
+    const chosen = schools[school.id] ?? school.default
     const option = school.options.find(({ id }) => id === chosen)
     if (!option) {
       const known = school.options.map(({ id }) => id)
       return { code: 'unknown_option', school: school.id, option: chosen, known }
     }
-    const source: Source = { from: 'school', sheet: sheet.id, school: school.id, option: option.id }
-    for (const patch of option.duties) duties = patched(duties, patch, source)
-    targets = mergedTargets(targets, option.targets)
+    options.push([school.id, option])
   }
-  for (const { patch, by, on, reason } of (choices.siteOverrides ?? []).filter((o) =>
-    inForce(o, choices.day),
-  )) {
-    duties = patched(duties, patch, { from: 'site', by, on, reason })
-  }
-  for (const override of (choices.residentOverrides ?? []).filter((o) => inForce(o, choices.day))) {
-    const { patch, by, on, until, reason } = override
-    duties = patched(duties, patch, {
-      from: 'resident',
-      by,
-      on,
-      reason,
-      ...(until !== undefined && { until }),
-    })
-  }
+  return options
+}
+
+function nextOf(sheet: Sheet, stage: Stage): Plan['next'] {
+  const next = sheet.stages[sheet.stages.indexOf(stage) + 1]
+  return next && stage.until && { stage: next.id, name: next.name, until: stage.until }
+}
+
+/** Sheet × stage × schools × site overrides × resident overrides, each line knowing its source.
+ * Later layers win; within a layer the later day. The order in which overrides are given does not matter. */
+export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefusal {
+  const stage = sheet.stages.find(({ id }) => id === choices.stage)
+  if (!stage) return { code: 'unknown_stage', stage: choices.stage, known: sheet.stages.map(({ id }) => id) }
+  const options = chosenOptions(sheet, choices.schools)
+  if ('code' in options) return options
+  const { day } = choices
+  const source: Source = { from: 'sheet', sheet: sheet.id, stage: stage.id }
+  let draft = begun(sheet, stage, source, day)
+  for (const [school, option] of options.filter(([, { stages }]) => !stages || stages.includes(stage.id)))
+    draft = changed(draft, option, { from: 'school', sheet: sheet.id, school, option: option.id })
+  for (const override of inOrder(choices.siteOverrides ?? [], day))
+    draft = changed(draft, changeOf(override), { from: 'site', ...signedOf(override) })
+  for (const override of inOrder(choices.residentOverrides ?? [], day))
+    draft = changed(draft, changeOf(override), { from: 'resident', ...signedOf(override) })
+  const { duties, targets, housing, light, sources } = draft
+  const next = nextOf(sheet, stage)
   return {
     sheet: sheet.id,
     stage: stage.id,
     duties: duties.map((duty) => phased(duty, choices.phase ?? 0)),
-    holds: sheet.holds.map((rule) => ({
-      ...rule,
-      source: { from: 'sheet', sheet: sheet.id, stage: stage.id },
-    })),
+    holds: sheet.holds.map((rule) => ({ ...rule, source })),
     targets,
+    ...(Object.keys(housing).length > 0 && { housing }),
+    ...(Object.keys(light).length > 0 && { light }),
+    ...(Object.keys(sources).length > 0 && { sources }),
+    ...(sheet.never.length > 0 && { never: sheet.never }),
+    ...(sheet.heldFloor && { heldFloor: sheet.heldFloor }),
+    ...(next && { next }),
     cautions: sheet.cautions,
     weighing: sheet.weighing,
     refusalsToWorry: sheet.refusalsToWorry ?? 3,

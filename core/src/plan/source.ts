@@ -4,7 +4,13 @@ import { z } from 'zod'
 export const Source = z.discriminatedUnion('from', [
   z.strictObject({ from: z.literal('sheet'), sheet: z.string(), stage: z.string() }),
   z.strictObject({ from: z.literal('school'), sheet: z.string(), school: z.string(), option: z.string() }),
-  z.strictObject({ from: z.literal('site'), by: z.string(), on: z.number(), reason: z.string() }),
+  z.strictObject({
+    from: z.literal('site'),
+    by: z.string(),
+    on: z.number(),
+    until: z.number().optional(),
+    reason: z.string(),
+  }),
   z.strictObject({
     from: z.literal('resident'),
     by: z.string(),

@@ -2,6 +2,7 @@ import type { AmountRule, SupplementRule } from '../plan/duty.ts'
 import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
 import type { BodyPart, EcdysisStage } from '../entries/entry.ts'
+import type { Trigger } from '../stages/stageReached.ts'
 import type { Source } from '../plan/source.ts'
 
 /** One step of a because: a fact with its day and author, a rule, or where a rule comes from.
@@ -29,6 +30,13 @@ export type Reason =
   | { fact: 'seen'; day: number | null; searches: number }
   | { fact: 'fedBy'; by: string; at: string; duty: string }
   | { fact: 'observed'; by: string; day: number; text: string }
+  | { fact: 'count'; expected: number; found: number; by: string; day: number }
+  | { fact: 'left'; by: string; day: number }
+  | { fact: 'floorHeld'; day: number; by: string; place: string }
+  | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
+  | { fact: 'condition'; score: number; by: string; day: number }
+  | { rule: 'condition'; step: number }
+  | { rule: 'heldFloor'; days: number; checkEvery: number; hides: string }
   | { rule: 'cadence'; cadence: Cadence }
   | { rule: 'offerAgain'; days: number }
   | { rule: 'window'; from: number; until: number }

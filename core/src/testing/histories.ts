@@ -32,6 +32,8 @@ export function retraction(target: Entry, uid = uidOf((made += 1)), hoursLater =
   return { ...target, uid, occurredAt, kind: 'retracted', payload: { target: target.uid, why: 'A slip.' } }
 }
 
+const BOXES = [uidOf(9001), uidOf(9002), uidOf(9003)] as const
+
 const some = <T>(...values: T[]) => fc.constantFrom(...values)
 
 const payload = fc.oneof(
@@ -84,6 +86,38 @@ const payload = fc.oneof(
   fc.record({
     kind: some('held' as const),
     payload: fc.record({ hold: some('gravid', 'settling'), reason: some('So') }),
+  }),
+  fc.record({
+    kind: some('moved' as const),
+    payload: fc.record(
+      {
+        to: some(...BOXES),
+        expected: fc.integer({ min: 0, max: 30 }),
+        found: fc.integer({ min: 0, max: 30 }),
+        leaves: some('toClean', 'toHold'),
+      },
+      { requiredKeys: ['to'] },
+    ),
+  }),
+  fc.record({
+    kind: some('vacated' as const),
+    payload: fc.record({ enclosure: some(...BOXES), floor: some('cleaned', 'kept') }),
+  }),
+  fc.record({
+    kind: some('counted' as const),
+    payload: fc.record(
+      { count: fc.integer({ min: 0, max: 30 }), expected: fc.integer({ min: 0, max: 30 }) },
+      { requiredKeys: ['count'] },
+    ),
+  }),
+  fc.record({
+    kind: some('accounted' as const),
+    payload: fc.record({ found: fc.integer({ min: 0, max: 5 }), why: some('So') }),
+  }),
+  fc.record({ kind: some('floorHeld' as const), payload: fc.record({ at: some('Larder', 'Loft') }) }),
+  fc.record({
+    kind: some('condition' as const),
+    payload: fc.record({ score: some(1, 2.5, 3, 4.5) }),
   }),
   fc.record({ kind: some('released' as const), payload: fc.record({ hold: some('gravid', 'inBlue') }) }),
 )

@@ -1,5 +1,6 @@
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Severity, SkinLeft } from '../entries/entry.ts'
+import type { DutyPatch } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 
 export type VerdictWhat =
@@ -10,6 +11,11 @@ export type VerdictWhat =
   | { code: 'suspectWeight'; grams: number; level: number; uid: string }
   | { code: 'observed'; text: string; uid: string }
   | { code: 'retainedSkin'; parts: SkinLeft[]; day: number | null }
+  | { code: 'unaccounted'; missing: number; expected: number; found: number; day: number }
+  | { code: 'vacated'; enclosure: string; leaves: 'toClean' | 'toHold'; day: number }
+  | { code: 'floorReady'; floor: string; place: string; since: number }
+  | { code: 'stageReached'; stage: string; name: string }
+  | { code: 'condition'; score: number; propose: DutyPatch[] }
 
 /** A computed judgement. */
 export interface Verdict {

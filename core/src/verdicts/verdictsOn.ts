@@ -4,14 +4,18 @@ import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
+import type { About } from '../stages/stageReached.ts'
+import { matters } from './matters.ts'
+import { proposals } from './proposals.ts'
 import type { Verdict } from './verdict.ts'
 
-interface Facts {
+export interface Facts {
   day: Day
   plan: Plan
   state: ResidentState
   holds: readonly Hold[]
   weight: WeightLevel | null
+  about: About
 }
 
 /** How long a reported observation stays in front of the next shifts. */
@@ -137,6 +141,8 @@ export function verdictsOn(facts: Facts): Verdict[] {
     ...suspectWeight(facts),
     ...retainedSkin(facts),
     ...observations(facts),
+    ...matters(facts),
+    ...proposals(facts),
   ]
   return verdicts.sort((a, b) => RANK[a.severity] - RANK[b.severity])
 }

@@ -1,4 +1,5 @@
 import type { Draft, FeedOutcome } from '../entries/entry.ts'
+import { floorOf } from '../heldFloor/floorTasks.ts'
 import type { Offering, Task } from './task.ts'
 
 /** What one touch can say: everything whose outcome needs no number. */
@@ -63,6 +64,12 @@ export function asPlanned(residentId: string, task: Task): Draft | null {
     case 'dampen': {
       const { litres } = task.duty
       return { residentId, kind: 'moistened', payload: { duty, ...(litres !== undefined && { litres }) } }
+    }
+    case 'check': {
+      const floor = floorOf(task.duty)
+      return floor === null
+        ? { residentId, kind: 'checked', payload: { duty } }
+        : { residentId, kind: 'floorChecked', payload: { floor, found: 'nothing' } }
     }
     case 'weigh':
     case 'measure':

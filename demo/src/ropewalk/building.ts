@@ -24,6 +24,8 @@ export interface BayPlan {
 export interface RoomPlan {
   name: string
   barrier: Barrier
+  /** Its air through the year, coolest and warmest, °C. */
+  celsius?: [number, number]
   bays: readonly BayPlan[]
 }
 
@@ -45,6 +47,7 @@ function andReady(one: Stand, ready: number): Stand {
 export const BUILDING: readonly RoomPlan[] = [
   {
     name: 'Spinning Hall',
+    celsius: [19, 26],
     barrier: 1,
     bays: [
       {
@@ -75,6 +78,7 @@ export const BUILDING: readonly RoomPlan[] = [
   },
   {
     name: 'Yarn Loft',
+    celsius: [22, 28],
     barrier: 1,
     bays: [
       {
@@ -99,6 +103,7 @@ export const BUILDING: readonly RoomPlan[] = [
   },
   {
     name: 'Tar Room',
+    celsius: [22, 26],
     barrier: 1,
     bays: [
       {
@@ -114,7 +119,7 @@ export const BUILDING: readonly RoomPlan[] = [
       },
       {
         name: 'Bay 2, north wall',
-        heightMm: 500,
+        heightMm: 600,
         depthMm: 500,
         shelves: [
           [stand('crested-gecko', 'adult', 5, 450)],
@@ -134,6 +139,7 @@ export const BUILDING: readonly RoomPlan[] = [
   },
   {
     name: 'Hemp Cellar',
+    celsius: [12, 20],
     barrier: 1,
     bays: [
       {
@@ -152,6 +158,7 @@ export const BUILDING: readonly RoomPlan[] = [
   },
   {
     name: 'Knot Room',
+    celsius: [21, 27],
     barrier: 1,
     bays: [
       {
@@ -214,6 +221,7 @@ export const BUILDING: readonly RoomPlan[] = [
   },
   {
     name: 'Larder',
+    celsius: [22, 28],
     barrier: 1,
     bays: [
       {
@@ -233,6 +241,7 @@ export const BUILDING: readonly RoomPlan[] = [
   },
   {
     name: 'Gatehouse',
+    celsius: [20, 26],
     barrier: 2,
     bays: [
       {

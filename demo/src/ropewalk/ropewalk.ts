@@ -24,7 +24,7 @@ export interface RopewalkOptions {
 export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOptions): SiteSeed {
   const chance = createChance(seed)
   const { day: today } = civil(nowMs, ROPEWALK_ZONE)
-  const start = { day: today - days, ms: nowMs - days * 86_400_000 }
+  const start = { day: today - days, ms: nowMs - days * 86_400_000, today }
   const bySheet = new Map(sheets.map((sheet) => [sheet.id, sheet]))
   const people: SeedPerson[] = STAFF.map((person) => ({
     ...person,

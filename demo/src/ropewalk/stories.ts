@@ -34,6 +34,10 @@ function held(daysAgo: number, who: string, hold: string, reason: string, until?
   return { daysAgo, who, say: { kind: 'held', payload } as Omit<Draft, 'residentId'> }
 }
 
+function scored(daysAgo: number, who: string, score: number): Beat {
+  return { daysAgo, who, say: { kind: 'condition', payload: { score } } }
+}
+
 /** A handful of matters that a real house has on any day: a rescue brought in thin, mites that came
  * with one untreated handful of leaves, a course at the vet's word, winter rest, a gravid snake. */
 export function storiesOf(residents: readonly SeedResident[], today: number, people: People): Stories {
@@ -111,6 +115,24 @@ export function storiesOf(residents: readonly SeedResident[], today: number, peo
     ),
   )
   tell(of('leaf-insect')[0], noted(1, lotte, 'Two new eggs on the paper, put by with the date.'))
+  tell(of('royal-python', 'adult')[2], scored(6, kelechi, 4.5))
+  tell(of('hermanns-tortoise')[2], scored(4, ines, 3))
+  const cleanedOut = (daysAgo: number, place: string): Beat => ({
+    daysAgo,
+    who: lotte,
+    say: { kind: 'floorHeld', payload: { at: place, litres: 6 } },
+  })
+  tell(
+    of('zebra-isopod')[2],
+    { daysAgo: 60, who: lotte, say: { kind: 'counted', payload: { count: 210, expected: 205 } } },
+    cleanedOut(60, 'Culture rack, lowest shelf'),
+  )
+  tell(of('giant-millipede')[0], cleanedOut(21, 'Under the floor tanks'))
+  tell(of('jungle-nymph')[0], {
+    daysAgo: 5,
+    who: priya,
+    say: { kind: 'counted', payload: { count: 10, expected: 11 } },
+  })
   const twice = of('owl-butterfly', 'caterpillars')[0]
   tell(twice, {
     daysAgo: 0,

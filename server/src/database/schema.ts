@@ -1,3 +1,5 @@
 export * from '../entries/tables.ts'
 export * from '../people/tables.ts'
 export * from '../site/tables.ts'
+export * from '../library/tables.ts'
+export * from '../plans/tables.ts'

@@ -13,6 +13,9 @@ export interface Hub {
   wake: () => void
   /** Follow the feed from where the hub is. Returns that place and how to stop. */
   follow: (listener: Listener) => { from: number; stop: () => void }
+  /** The building, the register or a plan is no longer what it was. */
+  siteChanged: () => void
+  onSiteChanged: (listener: () => void) => () => void
   close: () => Promise<void>
 }
 
@@ -20,6 +23,7 @@ export interface Hub {
  * and in order, whichever server appended it. */
 export function createHub(db: Database, startAt: number, onError: (error: unknown) => void): Hub {
   const listeners = new Set<Listener>()
+  const siteListeners = new Set<() => void>()
   let at = startAt
   let awake = false
   let reading: Promise<void> | null = null
@@ -56,6 +60,13 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
     follow(listener) {
       listeners.add(listener)
       return { from: at, stop: () => listeners.delete(listener) }
+    },
+    siteChanged() {
+      for (const listener of siteListeners) listener()
+    },
+    onSiteChanged(listener) {
+      siteListeners.add(listener)
+      return () => siteListeners.delete(listener)
     },
     async close() {
       closed = true

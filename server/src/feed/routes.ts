@@ -62,9 +62,11 @@ export function feedRoutes({
           else out.write(': here\n\n')
         }
         const heartbeat = setInterval(() => void beat(), heartbeatMs)
+        const stopSite = hub.onSiteChanged(() => out.write('event: site\ndata: changed\n\n'))
         const end = () => {
           clearInterval(heartbeat)
           stop()
+          stopSite()
         }
         out.on('close', end)
         out.write('retry: 1000\n: here\n\n')

@@ -1,7 +1,8 @@
-import { emptyState, isPlan, resolvePlan, walk } from '@kobrin/core'
+import { emptyState, isBefore, isPlan, resolvePlan, sheetFaults, sheetQuestions, walk } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { KobrinFault } from '../errors/fault.ts'
 import { readLibrary, readSheet } from './readLibrary.ts'
+import { readSheetText, writeSheetText } from './sheetText.ts'
 
 const sheets = readLibrary()
 
@@ -69,27 +70,54 @@ describe('the shipped library', () => {
     }
   })
 
+  it('covers at least 36 species', () => {
+    expect(sheets.length).toBeGreaterThanOrEqual(36)
+  })
+
   const stages = sheets.flatMap((sheet) => sheet.stages.map((stage) => [sheet.id, stage.id, sheet] as const))
+  const place = { room: 'a', roomOrder: 1, bay: 'b', bayOrder: 1, row: 0, column: 0, barrier: 1 as const }
 
   it.each(stages)('%s, %s: yields a plan whose every line has a source, and a walk', (_, stage, sheet) => {
     const plan = resolvePlan(sheet, { stage, day: 20_000 })
     if (!isPlan(plan)) throw new Error(JSON.stringify(plan))
-    for (const line of [...plan.duties, ...plan.holds]) expect(line.source).toBeDefined()
-    const place = { room: 'a', roomOrder: 1, bay: 'b', bayOrder: 1, row: 0, column: 0, barrier: 1 as const }
+    for (const line of [...plan.duties, ...plan.holds, ...plan.targets]) expect(line.source).toBeDefined()
+    for (const field of [...Object.keys(plan.housing ?? {}), ...Object.keys(plan.light ?? {})])
+      expect(plan.sources?.[field]).toBeDefined()
     const { stops } = walk({ day: 20_000, residents: [{ id: 'one', plan, state: emptyState(), place }] })
     const tasks = stops.flatMap(({ visits }) => visits.flatMap((visit) => visit.tasks))
-    expect(tasks.map(({ duty }) => duty.id).sort()).toEqual(plan.duties.map(({ id }) => id).sort())
+    const asked = plan.duties.filter((duty) => !isBefore(duty)).map(({ id }) => id)
+    expect(tasks.map(({ duty }) => duty.id).sort()).toEqual(asked.sort())
     expect(tasks.every(({ because }) => because.length > 0)).toBe(true)
   })
 
-  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s: ceilings lie above every target', (_, sheet) => {
-    const targets = [...sheet.targets, ...sheet.schools.flatMap(({ options }) => options.flatMap((o) => o.targets))]
-    for (const { ceilingCelsius = Infinity, celsius, nightCelsius } of targets) {
-      for (const range of [celsius, nightCelsius]) {
-        if (!range) continue
-        expect(range[0]).toBeLessThanOrEqual(range[1])
-        expect(range[1]).toBeLessThan(ceilingCelsius)
-      }
+  const options = sheets.flatMap((sheet) =>
+    sheet.schools.flatMap((school) =>
+      school.options.map((option) => [sheet.id, school.id, option.id, sheet] as const),
+    ),
+  )
+
+  it.each(options)('%s, school %s: %s can be chosen in every stage', (_, school, option, sheet) => {
+    for (const { id: stage } of sheet.stages) {
+      const plan = resolvePlan(sheet, { stage, schools: { [school]: option }, day: 20_000 })
+      expect(isPlan(plan)).toBe(true)
     }
+  })
+
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s stands, and looks like no slip of a unit', (_, sheet) => {
+    expect(sheetFaults(sheet)).toEqual([])
+    expect(sheetQuestions(sheet)).toEqual([])
+  })
+
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s says what a keeper asks first', (_, sheet) => {
+    expect(sheet.targets.some(({ ceilingCelsius }) => ceilingCelsius !== undefined)).toBe(true)
+    for (const part of [sheet.adult, sheet.housing, sheet.breeding, sheet.growth, sheet.together, sheet.setup])
+      expect(part).toBeDefined()
+    expect(sheet.signs.length).toBeGreaterThanOrEqual(2)
+    expect(sheet.never.length).toBeGreaterThanOrEqual(1)
+    for (const school of sheet.schools) expect(school.why).toBeTruthy()
+  })
+
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s reads back from its own YAML', (_, sheet) => {
+    expect(readSheetText(writeSheetText(sheet))).toEqual({ sheet })
   })
 })

@@ -3,7 +3,13 @@ import { and, eq } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
 import { staff } from './tables.ts'
 
-const person = { id: staff.id, name: staff.name, initials: staff.initials, role: staff.role }
+const person = {
+  id: staff.id,
+  name: staff.name,
+  initials: staff.initials,
+  role: staff.role,
+  competences: staff.competences,
+}
 
 export function everyone(db: Database): Promise<Person[]> {
   return db.select(person).from(staff).orderBy(staff.name)
@@ -16,9 +22,7 @@ export async function withPin(db: Database): Promise<Person[]> {
     .from(staff)
     .where(eq(staff.active, true))
     .orderBy(staff.name)
-  return rows
-    .filter(({ pinHash }) => pinHash !== null)
-    .map(({ id, name, initials, role }) => ({ id, name, initials, role }))
+  return rows.filter(({ pinHash }) => pinHash !== null).map(({ pinHash: _secret, ...shown }) => shown)
 }
 
 export async function byLogin(db: Database, login: string) {

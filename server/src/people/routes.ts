@@ -23,8 +23,11 @@ const SIGN_IN_TRIES = tries(10, '1 minute', (body) => (body as SignIn).login.toL
 const PIN_TRIES = tries(6, '5 minutes', (body) => (body as SwitchPerson).personId)
 
 function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>): Me {
-  const { id, name, initials, role } = person
-  return { person: { id, name, initials, role }, device: { name: device.name, enrolled: device.enrolled } }
+  const { id, name, initials, role, competences } = person
+  return {
+    person: { id, name, initials, role, competences },
+    device: { name: device.name, enrolled: device.enrolled },
+  }
 }
 
 export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): FastifyPluginAsync {

@@ -37,6 +37,7 @@ interface SessionRow {
   name: string
   initials: string
   role: Role
+  competences: string
   device_id: string
   device_name: string | null
   enrolled_by: string | null
@@ -58,7 +59,7 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
   async function lookUp(token: string): Promise<SignedIn | null> {
     const [row] = await rowsOf<SessionRow>(
       db,
-      sql`select staff.id, staff.name, staff.initials, staff.role, device.id as device_id,
+      sql`select staff.id, staff.name, staff.initials, staff.role, staff.competences, device.id as device_id,
             device.name as device_name, device.enrolled_by
           from session join staff on staff.id = session.staff_id join device on device.id = session.device_id
           where session.token_hash = ${hashed(token)} and session.ended_at is null
@@ -67,7 +68,7 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
     if (!row) return null
     const { id, name, initials, role } = row
     return {
-      person: { id, name, initials, role },
+      person: { id, name, initials, role, competences: JSON.parse(row.competences) as string[] },
       device: { id: row.device_id, name: row.device_name, enrolled: row.enrolled_by !== null },
       token,
     }

@@ -1,7 +1,8 @@
 import type { Role } from '@kobrin/contract'
 import { ROLES } from '@kobrin/contract'
+import { sql } from 'drizzle-orm'
 import { boolean, char, index, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
-import { instant, uuid } from '../database/columns.ts'
+import { document, instant, uuid } from '../database/columns.ts'
 
 export const staff = mysqlTable('staff', {
   id: uuid('id').primaryKey(),
@@ -12,6 +13,9 @@ export const staff = mysqlTable('staff', {
   passphraseHash: varchar('passphrase_hash', { length: 200 }).notNull(),
   pinHash: varchar('pin_hash', { length: 200 }),
   active: boolean('active').notNull().default(true),
+  competences: document<string[]>()('competences')
+    .notNull()
+    .default(sql`('[]')`),
 })
 
 /** A browser that somebody signed in on. Enrolled ones may switch person by PIN. */

@@ -1,11 +1,12 @@
 import type { SiteSeed } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
-import { isoDay, replay } from '@kobrin/core'
+import { dayFromIso, isoDay, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { residentState } from '../entries/tables.ts'
+import { renewLibrary } from '../library/commands.ts'
 import { hashSecret } from '../people/passphrase.ts'
 import { staff } from '../people/tables.ts'
 import * as site from '../site/tables.ts'
@@ -35,7 +36,14 @@ async function loadPeople(tx: Transaction, seed: SiteSeed): Promise<void> {
 async function loadPlaces(tx: Transaction, seed: SiteSeed): Promise<void> {
   const { name, zone, schools } = seed
   await tx.insert(site.site).values({ id: 1, name, zone, schools })
-  await tx.insert(site.room).values(seed.rooms.map(({ order, ...room }) => ({ ...room, walkOrder: order })))
+  await tx.insert(site.room).values(
+    seed.rooms.map(({ order, celsius, ...room }) => ({
+      ...room,
+      walkOrder: order,
+      coolest: celsius?.[0] ?? null,
+      warmest: celsius?.[1] ?? null,
+    })),
+  )
   await tx.insert(site.bay).values(seed.bays.map(({ order, ...bay }) => ({ ...bay, walkOrder: order })))
   await inChunks(
     seed.enclosures.map(({ row, column, ...box }) => ({ ...box, shelf: row, slot: column })),
@@ -45,7 +53,6 @@ async function loadPlaces(tx: Transaction, seed: SiteSeed): Promise<void> {
 }
 
 async function loadResidents(tx: Transaction, seed: SiteSeed): Promise<void> {
-  await tx.insert(site.sheet).values(seed.sheets.map((doc) => ({ id: doc.id, doc })))
   await inChunks(
     seed.residents.map(({ sheet, count, ...resident }) => ({
       ...resident,
@@ -102,6 +109,8 @@ export async function isEmpty(db: Database): Promise<boolean> {
 
 /** Sets up a site with its people, places, residents and whole history, all or nothing. */
 export async function loadSeed(db: Database, seed: SiteSeed): Promise<void> {
+  const at = new Date().toISOString()
+  await renewLibrary(db, seed.sheets, { by: null, at, day: dayFromIso(at.slice(0, 10)) })
   await db.transaction(async (tx) => {
     await loadPeople(tx, seed)
     await loadPlaces(tx, seed)

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import type { Site } from '@kobrin/contract'
 import type { Override, Plan, Sheet } from '@kobrin/core'
-import { isPlan, resolvePlan } from '@kobrin/core'
+import { emptyBuild, isPlan, resolvePlan } from '@kobrin/core'
 import { asc, eq } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
 import { KobrinFault } from '../errors/fault.ts'
@@ -100,8 +100,9 @@ export async function readSite(db: Database, day: number, now: number): Promise<
     name: settings.name,
     zone: settings.zone,
     now,
-    rooms: rooms.map(({ walkOrder, barrier, ...room }) => ({
+    rooms: rooms.map(({ walkOrder, barrier, coolest, warmest, ...room }) => ({
       ...room,
+      celsius: coolest === null || warmest === null ? null : [coolest, warmest],
       order: walkOrder,
       barrier: barrier as 0,
     })),
@@ -110,7 +111,12 @@ export async function readSite(db: Database, day: number, now: number): Promise<
       order: walkOrder,
       barrier: barrier as 0 | null,
     })),
-    enclosures: enclosures.map(({ shelf: row, slot, ...enclosure }) => ({ ...enclosure, row, column: slot })),
+    enclosures: enclosures.map(({ shelf: row, slot, build, ...enclosure }) => ({
+      ...enclosure,
+      row,
+      column: slot,
+      build: { ...emptyBuild(), ...build },
+    })),
     residents: residents.map((resident) => {
       const sheet = sheets.get(resident.sheetId)
       const plan = planFor(resident, sheet, overrides, settings.schools[resident.sheetId] ?? {}, day)
@@ -124,6 +130,7 @@ export async function readSite(db: Database, day: number, now: number): Promise<
         sex: resident.sex,
         hatchedOn: resident.hatchedOn,
         barrier: resident.barrier as 0 | null,
+        stage: resident.stage,
         plan: shelf.put(plan),
       }
     }),

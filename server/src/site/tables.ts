@@ -1,5 +1,15 @@
-import type { Override, Sheet } from '@kobrin/core'
-import { int, mysqlEnum, mysqlTable, primaryKey, smallint, tinyint, varchar } from 'drizzle-orm/mysql-core'
+import type { Build, Override, Sheet } from '@kobrin/core'
+import { sql } from 'drizzle-orm'
+import {
+  decimal,
+  int,
+  mysqlEnum,
+  mysqlTable,
+  primaryKey,
+  smallint,
+  tinyint,
+  varchar,
+} from 'drizzle-orm/mysql-core'
 import { civilDay, document, uuid } from '../database/columns.ts'
 
 export type Schools = Record<string, string>
@@ -17,6 +27,8 @@ export const room = mysqlTable('room', {
   name: varchar('name', { length: 80 }).notNull(),
   walkOrder: smallint('walk_order').notNull(),
   barrier: tinyint('barrier').notNull(),
+  coolest: decimal('coolest', { precision: 4, scale: 1, mode: 'number' }),
+  warmest: decimal('warmest', { precision: 4, scale: 1, mode: 'number' }),
 })
 
 export const bay = mysqlTable('bay', {
@@ -35,6 +47,9 @@ export const enclosure = mysqlTable('enclosure', {
   widthMm: int('width_mm').notNull(),
   depthMm: int('depth_mm').notNull(),
   heightMm: int('height_mm').notNull(),
+  build: document<Build>()('build')
+    .notNull()
+    .default(sql`('{}')`),
 })
 
 export const resident = mysqlTable('resident', {

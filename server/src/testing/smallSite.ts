@@ -1,7 +1,7 @@
 import type { Role, SeedPerson, SiteSeed } from '@kobrin/contract'
 import { ROLES } from '@kobrin/contract'
 import type { Draft, Entry } from '@kobrin/core'
-import { dayFromIso } from '@kobrin/core'
+import { dayFromIso, emptyBuild } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { readLibrary } from '../library/readLibrary.ts'
 
@@ -19,7 +19,7 @@ export interface SmallSite extends SiteSeed {
 
 /** One room with twelve geckos, somebody of every role, and no history but the arrivals. */
 export function smallSite(): SmallSite {
-  const room = { id: uuidv7(), name: 'Room', order: 1, barrier: 1 as const }
+  const room = { id: uuidv7(), name: 'Room', order: 1, barrier: 1 as const, celsius: null }
   const bay = { id: uuidv7(), roomId: room.id, name: 'Bay', order: 1, barrier: null }
   const enclosures = Array.from({ length: RESIDENTS + 1 }, (_, column) => ({
     id: uuidv7(),
@@ -29,6 +29,7 @@ export function smallSite(): SmallSite {
     widthMm: 600,
     depthMm: 400,
     heightMm: 400,
+    build: emptyBuild(),
   }))
   const residents = Array.from({ length: RESIDENTS }, (_, index) => ({
     id: uuidv7(),
@@ -50,6 +51,7 @@ export function smallSite(): SmallSite {
     role,
     passphrase: PASSPHRASE,
     pin: role === 'reader' ? null : PIN,
+    competences: [],
   }))
   const [curator] = people
   const arrivals = residents.map(({ id }, index) =>

@@ -13,6 +13,7 @@ function one(name: string, accession: string, species: string, place: string, la
     sex: 'unknown' as const,
     hatchedOn: null,
     barrier: null,
+    stage: 'adult',
     plan: '',
   }
   return { resident, species, latin, place }

@@ -10,7 +10,15 @@ export type Field =
       suggestions?: readonly string[]
       required?: true
     }
-  | { name: string; label: string; type: 'number'; value: string; unit: string; whole?: true }
+  | {
+      name: string
+      label: string
+      type: 'number'
+      value: string
+      unit: string
+      whole?: true
+      required?: true
+    }
   | { name: string; label: string; type: 'tick'; value: 'yes' | '' }
   | {
       name: string

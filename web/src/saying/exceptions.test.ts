@@ -13,14 +13,15 @@ const DUTIES = [
     dutyOf({ id: does, does, litres: 0.2 }),
   ),
 ]
-const FREE = [{ id: '01900000-0000-7000-8000-0000000000ff', label: 'Tar Room, shelf 1' }]
+const UID = '01900000-0000-7000-8000-0000000000ff'
+const FLOORS = [{ uid: UID, day: TODAY - 9, at: '', by: UID, place: 'Larder', lastLook: null }]
 
 function exceptionsOf(
   group: SheetGroup = 'lizard',
   entries = [entryOn(TODAY - 5, { kind: 'sighted', payload: { seen: true } })],
 ) {
   const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state: stateOf(...entries) })
-  return exceptionsFor({ residentId: 'tamsin', group, day, today: TODAY, free: FREE })
+  return exceptionsFor({ residentId: 'tamsin', group, day, today: TODAY, floors: FLOORS })
 }
 
 /** Every entry an ask can lead to, with its fields as they stand. */
@@ -40,7 +41,7 @@ function draftsOf(ask: Ask): Draft[] {
       const typed = Object.fromEntries(
         ask.fields.map((field) => [
           field.name,
-          field.value || (field.type === 'text' ? 'Because' : field.value),
+          field.value || (field.type === 'text' ? 'Because' : field.type === 'number' ? '3' : field.value),
         ]),
       )
       const read = readAnswers(ask.fields, typed)

@@ -1,10 +1,9 @@
-import type { ResidentDay, SheetGroup } from '@kobrin/core'
+import type { KeptFloor, ResidentDay, SheetGroup } from '@kobrin/core'
 import type { Exception } from './ask.ts'
 import { careExceptions } from './careExceptions.ts'
 import { feedingExceptions } from './feedingExceptions.ts'
 import { holdExceptions } from './holdExceptions.ts'
-import type { FreePlace } from './moveException.ts'
-import { moveException } from './moveException.ts'
+import { countExceptions } from './countExceptions.ts'
 import { skinException } from './skinException.ts'
 
 export interface ExceptionsFor {
@@ -12,11 +11,11 @@ export interface ExceptionsFor {
   group: SheetGroup
   day: ResidentDay
   today: number
-  free: readonly FreePlace[]
+  floors: readonly KeptFloor[]
 }
 
 /** Everything that can be said about a resident besides "as planned", each on one key. */
-export function exceptionsFor({ residentId, group, day, today, free }: ExceptionsFor): Exception[] {
+export function exceptionsFor({ residentId, group, day, today, floors }: ExceptionsFor): Exception[] {
   const [weigh, ...care] = careExceptions(residentId, group, day)
   return [
     ...feedingExceptions(residentId, day),
@@ -24,6 +23,6 @@ export function exceptionsFor({ residentId, group, day, today, free }: Exception
     skinException(residentId, group),
     ...care,
     ...holdExceptions(residentId, day, today),
-    ...moveException(residentId, free),
+    ...countExceptions(residentId, floors),
   ]
 }

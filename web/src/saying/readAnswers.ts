@@ -10,7 +10,10 @@ export function readNumber(text: string): number | null {
 
 function wrongWith(field: Field, typed: string): string | null {
   if (field.type === 'text' && field.required && typed === '') return `${field.label}: write a word or two.`
-  if (field.type !== 'number' || typed === '') return null
+  if (field.type !== 'number') return null
+  if (typed === '') return field.required ? `${field.label}: how many ${field.unit}?` : null
+  // None is a count like any other.
+  if (field.whole && typed === '0') return null
   const value = readNumber(typed)
   if (value === null) return `${field.label}: "${typed}" is not a number of ${field.unit}.`
   if (field.whole && !Number.isInteger(value)) return `${field.label}: whole ${field.unit} only.`
@@ -29,7 +32,7 @@ export function readAnswers(
   }
   return {
     text: (name) => said(name) || undefined,
-    number: (name) => readNumber(said(name)) ?? undefined,
+    number: (name) => (said(name) === '0' ? 0 : (readNumber(said(name)) ?? undefined)),
     ticked: (name) => said(name) === 'yes',
   }
 }

@@ -48,7 +48,7 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
       group: site.species.get(one.sheet)?.group ?? 'lizard',
       day: round.dayOf(one.id),
       today: today.day,
-      free: round.freePlaces,
+      floors: record.stateOf(one.id).floors ?? [],
     })
     return all.filter((exception) => round.allowed(sampleOf(exception.ask)))
   })

@@ -48,6 +48,18 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return `${sayGrams(what.grams)} does not fit ${sayGrams(what.level)}: weigh again`
     case 'observed':
       return what.text
+    case 'unaccounted':
+      return `${what.missing} of ${what.expected} unaccounted for since ${sayDay(what.day, today)}`
+    case 'vacated':
+      return what.leaves === 'toClean'
+        ? 'Its old place waits to be cleaned'
+        : 'Its old floor waits to be kept'
+    case 'floorReady':
+      return `Old floor, ${what.place}: may go now, after a last look`
+    case 'stageReached':
+      return `Has reached the next stage: ${what.name}`
+    case 'condition':
+      return `Body condition ${what.score}: ${what.score > 3 ? 'feed less' : 'feed more'}?`
     case 'retainedSkin': {
       const since = what.day === null ? '' : ` since ${sayDay(what.day, today)}`
       return `Old skin on ${what.parts.map((part) => words.retained[part]).join(', ')}${since}, look again`

@@ -8,6 +8,7 @@ import type {
   HoldKind,
   Severity,
   SkinLeft,
+  Trigger,
 } from '@kobrin/core'
 import type { Role } from '@kobrin/contract'
 
@@ -32,6 +33,7 @@ export const words = {
     measure: 'Measure',
     look: 'Look',
     dampen: 'Dampen',
+    check: 'Check',
   } satisfies Record<DutyKind, string>,
 
   dutyLetter: {
@@ -42,6 +44,7 @@ export const words = {
     measure: 'M',
     look: 'L',
     dampen: 'D',
+    check: 'K',
   } satisfies Record<DutyKind, string>,
 
   done: {
@@ -52,6 +55,7 @@ export const words = {
     measure: 'measured',
     look: 'seen',
     dampen: 'dampened',
+    check: 'checked',
   } satisfies Record<DutyKind, string>,
 
   status: {
@@ -158,6 +162,18 @@ export const words = {
     body: 'body',
     limbs: 'limbs',
   } satisfies Record<SkinLeft, string>,
+
+  condition: { 1: 'starved', 2: 'thin', 3: 'right', 4: 'fat', 5: 'obese' },
+
+  trigger: {
+    ageDays: 'days old',
+    grams: 'g',
+    lengthMm: 'mm long',
+    legSpanMm: 'mm leg span',
+    instar: 'instar',
+    workers: 'animals',
+    perLitre: 'animals to the litre',
+  } satisfies Record<Trigger, string>,
 
   weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
   months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],

@@ -7,8 +7,31 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
   switch (kind) {
     case 'arrived':
       return 'Arrived'
-    case 'moved':
-      return `Moved${payload.why ? `: ${payload.why}` : ''}`
+    case 'expected':
+      return `Expected${payload.from ? ` from ${payload.from}` : ''}`
+    case 'moved': {
+      const count =
+        payload.found === undefined ? '' : `, ${payload.found} of ${payload.expected ?? payload.found} found`
+      return `Moved${count}${payload.why ? `: ${payload.why}` : ''}`
+    }
+    case 'vacated':
+      return payload.floor === 'kept' ? 'Old place emptied, floor kept' : 'Old place cleaned'
+    case 'counted':
+      return `Counted ${payload.count}${payload.expected === undefined ? '' : ` of ${payload.expected}`}`
+    case 'accounted':
+      return `Missing: ${payload.found} found again. ${payload.why}`
+    case 'floorHeld':
+      return `Old floor put aside: ${payload.at}`
+    case 'floorChecked':
+      return payload.found === 'nothing'
+        ? 'Old floor: nothing alive'
+        : `Old floor: ${payload.count ?? 'some'} ${payload.found}`
+    case 'floorReleased':
+      return `Old floor thrown away${payload.why ? `: ${payload.why}` : ''}`
+    case 'checked':
+      return 'Checked'
+    case 'condition':
+      return `Body condition ${payload.score}`
     case 'fed': {
       const { item, size, count, grams, supplements, outcome, why } = payload
       const amount = count !== undefined ? `${count} ` : grams !== undefined ? `${sayGrams(grams)} ` : ''

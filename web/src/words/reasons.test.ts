@@ -69,6 +69,12 @@ describe('a because', () => {
     { rule: 'window', from: 1020, until: 1260 },
     { rule: 'amount', amount: { by: 'width', part: 'headWidth', factor: 0.9, count: [4, 6] } },
     { rule: 'unseen', days: 4 },
+    { fact: 'count', expected: 12, found: 10, by: 'priya', day: TODAY - 1 },
+    { fact: 'floorHeld', day: TODAY - 9, by: 'priya', place: 'Larder' },
+    { fact: 'reached', trigger: 'grams', needs: 300, has: 312.4 },
+    { fact: 'condition', score: 4, by: 'priya', day: TODAY - 1 },
+    { rule: 'condition', step: 0.25 },
+    { rule: 'heldFloor', days: 42, checkEvery: 7, hides: 'young' },
   ]
   it.each(reasons)('is a sentence: %o', (reason) => {
     const said = sayReason(reason, teller)
@@ -80,7 +86,16 @@ describe('a because', () => {
 describe('an entry in one line', () => {
   const samples = {
     arrived: { enclosure: 'box' },
-    moved: { to: 'box', why: 'Outgrew it' },
+    moved: { to: 'box', why: 'Outgrew it', expected: 12, found: 11 },
+    expected: { enclosure: 'box', from: 'a rescue' },
+    vacated: { enclosure: 'box', floor: 'cleaned' },
+    counted: { count: 11, expected: 12 },
+    accounted: { found: 1, why: 'Under the cork' },
+    floorHeld: { at: 'Larder' },
+    floorChecked: { floor: 'uid', found: 'babies', count: 9 },
+    floorReleased: { floor: 'uid' },
+    checked: {},
+    condition: { score: 4 },
     fed: { item: 'crickets', size: 'M', count: 5, supplements: ['calcium'], outcome: 'taken' },
     bowl: { found: 'leftovers', leftFraction: 0.5 },
     watered: { litres: 0.2 },

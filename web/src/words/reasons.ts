@@ -1,6 +1,6 @@
 import type { AmountRule, Reason, Source, SupplementRule } from '@kobrin/core'
 import { words } from './en.ts'
-import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
 
 export interface Teller {
   today: number
@@ -69,6 +69,10 @@ function sayRule(reason: Extract<Reason, { rule: string }>): string {
       return `${reason.toWorry} refusals in a row are a worry here.`
     case 'unseen':
       return `Not seen for ${reason.days} days is a worry for this kind.`
+    case 'condition':
+      return `3 is right. From 4 up and 2 down the interval or the portion changes by ${reason.step * 100} %; a senior decides.`
+    case 'heldFloor':
+      return `Kept ${reason.days} days, looked into every ${reason.checkEvery}: it may hide ${reason.hides}.`
   }
 }
 
@@ -126,6 +130,16 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
       return `${who(reason.by)} fed at ${clock(reason.at)}.`
     case 'observed':
       return `${who(reason.by)}, ${on(reason.day)}.`
+    case 'count':
+      return `${who(reason.by)} found ${reason.found} of ${reason.expected} ${on(reason.day)}.`
+    case 'left':
+      return `${who(reason.by)} moved it out ${on(reason.day)}.`
+    case 'floorHeld':
+      return `Put aside ${on(reason.day)} by ${who(reason.by)}: ${reason.place}.`
+    case 'reached':
+      return `${spaced(Math.round(reason.has))} ${words.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`
+    case 'condition':
+      return `Scored ${reason.score} by ${who(reason.by)} ${on(reason.day)}.`
   }
 }
 

@@ -1,0 +1,60 @@
+import type { Difference, Sheet } from '@kobrin/core'
+import { SheetGroup } from '@kobrin/core'
+import { z } from 'zod'
+
+export const SheetSummary = z.strictObject({
+  id: z.string(),
+  common: z.string(),
+  latin: z.string(),
+  otherNames: z.array(z.string()),
+  group: SheetGroup,
+  version: z.int(),
+  /** Residents on it. */
+  residents: z.int(),
+  /** Fields in which the site's sheet and the shipped one differ. */
+  differs: z.int(),
+})
+export type SheetSummary = z.infer<typeof SheetSummary>
+
+export const SheetVersion = z.strictObject({
+  version: z.int(),
+  at: z.string(),
+  by: z.uuid().nullable(),
+  why: z.string(),
+})
+export type SheetVersion = z.infer<typeof SheetVersion>
+
+export interface LibrarySheet {
+  sheet: Sheet
+  yaml: string
+  version: number
+  history: SheetVersion[]
+  /** From the shipped sheet to the site's. */
+  differences: Difference[]
+  /** The shipped sheet as YAML where it differs. */
+  shippedYaml: string | null
+  /** Chosen by the site for this sheet, by school. */
+  schools: Record<string, string>
+}
+
+export const KeepSheet = z.strictObject({
+  yaml: z.string().min(1).max(200_000),
+  why: z.string().trim().min(1).max(400),
+  /** The questions were read, and the values are meant. */
+  confirmed: z.boolean().default(false),
+  /** The version this one was made from: somebody may have kept another since. */
+  basedOn: z.int().optional(),
+})
+export type KeepSheet = z.input<typeof KeepSheet>
+
+const Fault = z.strictObject({ line: z.int().nullable(), field: z.string(), says: z.string() })
+export type SheetFault = z.infer<typeof Fault>
+
+/** Kept; or not, with what is wrong; or asked about. The old version stays in force until it is kept. */
+export const SheetAnswer = z.discriminatedUnion('status', [
+  z.strictObject({ status: z.literal('kept'), version: z.int() }),
+  z.strictObject({ status: z.literal('faulty'), faults: z.array(Fault) }),
+  z.strictObject({ status: z.literal('asked'), questions: z.array(Fault) }),
+  z.strictObject({ status: z.literal('overtaken'), version: z.int() }),
+])
+export type SheetAnswer = z.infer<typeof SheetAnswer>

@@ -1,0 +1,61 @@
+import { z } from 'zod'
+import { dayLengthPlan, hoursOn, switching } from '../dayLength/dayLength.ts'
+import type { Computation } from './computation.ts'
+import { Refusal } from './computation.ts'
+
+const hours = z.number().min(0).max(24)
+
+const Input = z.strictObject({
+  startDay: z.number(),
+  summerHours: hours,
+  winterHours: hours,
+  stepHours: z.number().positive(),
+  everyDays: z.number().positive(),
+  restDays: z.number().nonnegative().default(0),
+  fastDays: z.number().nonnegative().default(14),
+  feedAfterDays: z.number().nonnegative().default(7),
+  middleMinute: z.number().min(0).max(1440).default(780).describe('Wall-clock middle of the light.'),
+  ask: z.array(z.number()).default([]).describe('Days for which the switching times are wanted.'),
+})
+
+const Output = z.union([
+  z.strictObject({
+    steps: z.array(
+      z.strictObject({
+        day: z.number(),
+        hours: z.number(),
+        phase: z.enum(['fast', 'shortening', 'rest', 'lengthening', 'awake']),
+      }),
+    ),
+    lastMealBefore: z.number(),
+    coolFrom: z.number(),
+    warmFrom: z.number(),
+    feedFrom: z.number(),
+    on: z.array(
+      z.strictObject({ day: z.number(), hours: z.number(), onMinute: z.number(), offMinute: z.number() }),
+    ),
+  }),
+  Refusal,
+])
+
+function run({ middleMinute, ask, ...input }: z.output<typeof Input>): z.input<typeof Output> {
+  const plan = dayLengthPlan(input)
+  if (!plan) return { refused: true, reason: 'The winter day has to be shorter than the summer day.' }
+  return {
+    ...plan,
+    on: ask.map((day) => {
+      const burns = hoursOn(plan, day, input.summerHours)
+      const { on, off } = switching(burns, middleMinute)
+      return { day, hours: burns, onMinute: on, offMinute: off }
+    }),
+  }
+}
+
+export const dayLengthComputation: Computation<typeof Input, typeof Output> = {
+  name: 'day-length',
+  about:
+    'Day length stepped down to a winter rest and up again, with the fast before and the first meal after.',
+  input: Input,
+  output: Output,
+  run,
+}

@@ -1,0 +1,81 @@
+import { z } from 'zod'
+import { MATERIALS } from '../mix/materials.ts'
+import { mix } from '../mix/mix.ts'
+import type { Computation } from './computation.ts'
+import { Refusal } from './computation.ts'
+
+const size = z.number().positive()
+
+const Input = z.strictObject({
+  lengthMm: size,
+  widthMm: size,
+  depthMm: z.number().nonnegative(),
+  deepMm: z.number().nonnegative().optional().describe('Depth at the deep end of a slope.'),
+  settling: z.number().min(0).lt(1).default(0),
+  parts: z
+    .array(
+      z.strictObject({
+        material: z.string(),
+        parts: size,
+        kgPerLitre: z.number().nonnegative().optional(),
+        waterPerLitre: z.number().nonnegative().optional(),
+        swelling: size.optional(),
+        packLitres: size.optional(),
+      }),
+    )
+    .min(1),
+  otherKg: z.number().nonnegative().default(0),
+  shelfLimitKg: size.optional(),
+})
+
+const Output = z.union([
+  z.strictObject({
+    finishedLitres: z.number(),
+    looseLitres: z.number(),
+    items: z.array(
+      z.strictObject({
+        material: z.string(),
+        litres: z.number(),
+        soldLitres: z.number(),
+        packs: z.number().nullable(),
+        dryKg: z.number(),
+        waterLitres: z.number(),
+      }),
+    ),
+    waterLitres: z.number(),
+    dryKg: z.number(),
+    wetKg: z.number(),
+    shelf: z.strictObject({ loadKg: z.number(), limitKg: z.number(), holds: z.boolean() }).nullable(),
+  }),
+  Refusal,
+])
+
+function run({ parts, ...input }: z.output<typeof Input>): z.input<typeof Output> {
+  const unknown = parts.find(
+    ({ material, kgPerLitre, waterPerLitre }) =>
+      !(material in MATERIALS) && (kgPerLitre === undefined || waterPerLitre === undefined),
+  )
+  if (unknown)
+    return { refused: true, reason: `${unknown.material}: its kgPerLitre and waterPerLitre are needed.` }
+  const made = mix({
+    ...input,
+    parts: parts.map(({ kgPerLitre, waterPerLitre, swelling, ...part }) => {
+      const usual = MATERIALS[part.material]
+      return {
+        ...part,
+        kgPerLitre: kgPerLitre ?? usual?.kgPerLitre ?? 0,
+        waterPerLitre: waterPerLitre ?? usual?.waterPerLitre ?? 0,
+        swelling: swelling ?? usual?.swelling,
+      }
+    }),
+  })
+  return made ?? { refused: true, reason: 'A floor of no depth needs nothing.' }
+}
+
+export const mixComputation: Computation<typeof Input, typeof Output> = {
+  name: 'mix',
+  about: 'Litres, packs, water and weight of a floor mixed by parts.',
+  input: Input,
+  output: Output,
+  run,
+}

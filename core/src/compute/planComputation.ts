@@ -1,0 +1,37 @@
+import { z } from 'zod'
+import { Override } from '../plan/override.ts'
+import { Plan } from '../plan/plan.ts'
+import { isPlan, resolvePlan } from '../plan/resolvePlan.ts'
+import { sheetFaults } from '../sheet/faults.ts'
+import { Sheet } from '../sheet/sheet.ts'
+import type { Computation } from './computation.ts'
+import { Refusal } from './computation.ts'
+
+const Input = z.strictObject({
+  sheet: Sheet,
+  stage: z.string(),
+  schools: z.record(z.string(), z.string()).default({}),
+  siteOverrides: z.array(Override).default([]),
+  residentOverrides: z.array(Override).default([]),
+  day: z.number(),
+  phase: z.int().min(0).max(6).default(0),
+})
+
+const Output = z.union([Plan, Refusal])
+
+function run({ sheet, ...choices }: z.output<typeof Input>): z.input<typeof Output> {
+  const [fault] = sheetFaults(sheet)
+  if (fault) return { refused: true, reason: `${fault.path.join('.')}: ${fault.says}` }
+  const plan = resolvePlan(sheet, choices)
+  if (isPlan(plan)) return plan
+  const what = plan.code === 'unknown_stage' ? `stage "${plan.stage}"` : `option "${plan.option}"`
+  return { refused: true, reason: `There is no ${what}. Known: ${plan.known.join(', ')}.` }
+}
+
+export const planComputation: Computation<typeof Input, typeof Output> = {
+  name: 'plan',
+  about: 'The plan that follows from a sheet, a stage, the schools chosen and the changes signed.',
+  input: Input,
+  output: Output,
+  run,
+}

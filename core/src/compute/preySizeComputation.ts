@@ -1,0 +1,56 @@
+import { z } from 'zod'
+import { BodyPart } from '../entries/entry.ts'
+import { mealAmount } from '../feeding/mealAmount.ts'
+import { emptyState } from '../fold/emptyState.ts'
+import { AmountRule, FoodSize } from '../plan/duty.ts'
+import type { Computation } from './computation.ts'
+import { Refusal } from './computation.ts'
+
+const Input = z.strictObject({
+  amount: AmountRule,
+  sizes: z.array(FoodSize).min(1),
+  grams: z.number().positive().optional().describe('Of the animal.'),
+  measured: z.partialRecord(BodyPart, z.number().positive()).default({}).describe('mm by part.'),
+})
+
+const pair = z.tuple([z.number(), z.number()])
+const Output = z.union([
+  z.strictObject({
+    size: z.string().nullable(),
+    count: pair.nullable(),
+    grams: pair.nullable(),
+    /** Widest prey the rule allows, mm. */
+    widestMm: z.number().nullable(),
+  }),
+  Refusal,
+])
+
+/** The feeding rule of the walk, asked about one animal. */
+function run({ amount, sizes, grams, measured }: z.output<typeof Input>): z.input<typeof Output> {
+  const part = amount.by === 'width' ? amount.part : null
+  if (part && measured[part] === undefined)
+    return { refused: true, reason: `The ${part} of the animal has to be measured first.` }
+  if (amount.by === 'massShare' && grams === undefined)
+    return { refused: true, reason: 'The weight of the animal is needed.' }
+  const day = 0
+  const state = {
+    ...emptyState(),
+    sizes: Object.fromEntries(Object.entries(measured).map(([name, mm]) => [name, { day, mm }])),
+  }
+  const weight = grams === undefined ? null : { grams, day, readings: 1, suspects: [] }
+  const meal = mealAmount(amount, sizes, state, undefined, weight)
+  return {
+    size: meal.size ?? null,
+    count: meal.count ? [...meal.count] : null,
+    grams: meal.grams ? [...meal.grams] : null,
+    widestMm: amount.by === 'width' ? amount.factor * (measured[amount.part] ?? 0) : null,
+  }
+}
+
+export const preySizeComputation: Computation<typeof Input, typeof Output> = {
+  name: 'prey-size',
+  about: 'Which size of prey and how many, by the widest part or by share of body weight.',
+  input: Input,
+  output: Output,
+  run,
+}

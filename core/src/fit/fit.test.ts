@@ -1,0 +1,133 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { Build } from '../enclosure/build.ts'
+import type { FitInput } from './fit.ts'
+import { fit } from './fit.ts'
+
+function of(more: Partial<Omit<FitInput, 'build'>> & { build?: object } = {}): FitInput {
+  const { build, ...rest } = more
+  return {
+    box: { widthMm: 600, depthMm: 400, heightMm: 400 },
+    tenant: { sizes: {}, count: 1 },
+    day: 1000,
+    ...rest,
+    build: Build.parse(build ?? {}),
+  }
+}
+
+const codes = (input: FitInput) => fit(input).map(({ code }) => code)
+
+describe('space', () => {
+  it('takes the longer side of the floor as its length, whichever way it stands', () => {
+    const box = { widthMm: 400, depthMm: 900, heightMm: 400 }
+    expect(codes(of({ box, housing: { lengthMm: 900, depthMm: 400 } }))).toEqual([])
+  })
+
+  it('lets the larger of a fixed and a grown minimum count, and says which', () => {
+    const housing = { lengthMm: 500, times: { part: 'length', length: 1 } } as const
+    const [short] = fit(of({ housing, tenant: { sizes: { length: 900 }, count: 1 } }))
+    expect(short).toMatchObject({ code: 'short', needs: 900, has: 600, part: 'length', times: 1 })
+    expect(codes(of({ housing, tenant: { sizes: { length: 450 }, count: 1 } }))).toEqual([])
+  })
+
+  it('says that it cannot judge what was never measured', () => {
+    expect(fit(of({ housing: { times: { part: 'legSpan', length: 3 } } }))).toEqual([
+      { code: 'unmeasured', severity: 'info', part: 'legSpan' },
+    ])
+  })
+
+  it('finds a founding colony in too large a place, until it has the workers', () => {
+    const housing = { notLarger: { litres: 5, untilCount: 50 } }
+    expect(codes(of({ housing, tenant: { sizes: {}, count: 8 } }))).toEqual(['tooLarge'])
+    expect(codes(of({ housing, tenant: { sizes: {}, count: 50 } }))).toEqual([])
+  })
+
+  it('counts the slope and every layer into the depth of the floor', () => {
+    const housing = { floorDepthMm: [120, 200] as [number, number] }
+    const layers = [
+      { material: 'coir', mm: 60 },
+      { material: 'leaves', mm: 20 },
+    ]
+    expect(codes(of({ housing, build: { layers } }))).toEqual(['floorShallow'])
+    expect(codes(of({ housing, build: { layers, slopeMm: 40 } }))).toEqual([])
+    expect(codes(of({ housing }))).toEqual(['floorUnknown'])
+  })
+
+  it('wants free height below the perch of one that hangs to molt', () => {
+    const housing = { freeBelowPerch: { part: 'length', times: [2, 3] as [number, number] } } as const
+    const tenant = { sizes: { length: 60 }, count: 1 }
+    const perch = (freeBelowMm: number) => ({ furniture: [{ what: 'perch', freeBelowMm }] })
+    expect(codes(of({ housing, tenant, build: perch(110) }))).toEqual(['hangsTooLow'])
+    expect(codes(of({ housing, tenant, build: perch(120) }))).toEqual([])
+  })
+
+  it('asks whether a snake can stretch along its gradient', () => {
+    const targets = [
+      { zone: 'warm', celsius: [30, 32] as [number, number] },
+      { zone: 'cool', celsius: [24, 26] as [number, number] },
+    ]
+    expect(codes(of({ targets, tenant: { sizes: { length: 1100 }, count: 1 } }))).toEqual(['cannotStretch'])
+  })
+})
+
+describe('light, heat and furniture', () => {
+  const light = {
+    uvb: { share: [0.5, 0.7] as [number, number], distanceMm: [250, 350] as [number, number] },
+  }
+
+  it.each([
+    [{}, ['noUvb']],
+    [{ lamps: [{ what: 'uvb', lengthMm: 360, distanceMm: 300, fittedOn: 900 }] }, []],
+    [{ lamps: [{ what: 'uvb', lengthMm: 200, distanceMm: 500 }] }, ['uvbShort', 'uvbFar']],
+    [{ lamps: [{ what: 'uvb', lengthMm: 360, distanceMm: 100 }] }, ['uvbNear']],
+    [{ lamps: [{ what: 'uvb', lengthMm: 360, distanceMm: 300, fittedOn: 600 }] }, ['uvbOld']],
+  ])('judges the tube of %j', (build, expected) => {
+    expect(codes(of({ light, build }))).toEqual(expected)
+  })
+
+  it('finds a missing second hide, a missing lock and a heater without a thermostat', () => {
+    const build = {
+      furniture: [{ what: 'hide' }],
+      heaters: [{ what: 'Heat mat', thermostat: false }],
+    }
+    expect(codes(of({ housing: { hides: 2, lock: true }, build })).sort()).toEqual([
+      'fewHides',
+      'noLock',
+      'noThermostat',
+    ])
+  })
+
+  it('holds the room against warmth and ceiling', () => {
+    const targets = [{ zone: 'warm', celsius: [30, 32] as [number, number], ceilingCelsius: 35 }]
+    expect(codes(of({ targets, roomCelsius: [20, 26] }))).toEqual(['noHeat'])
+    expect(codes(of({ targets, roomCelsius: [30, 36] }))).toEqual(['roomTooWarm'])
+  })
+
+  it('lists defects and parts past their day', () => {
+    const parts = [{ what: 'Vent', defect: 'chewed' }, { what: 'Pump', replaceBy: 900 }, { what: 'Door' }]
+    expect(codes(of({ build: { parts } }))).toEqual(['defect', 'replaceDue'])
+  })
+})
+
+describe('laws', () => {
+  const size = fc.integer({ min: 50, max: 3000 })
+
+  it('a larger box never adds a finding about too little space', () => {
+    fc.assert(
+      fc.property(size, size, size, size, size, fc.nat(500), (w, d, h, l, m, extra) => {
+        const housing = { lengthMm: l, depthMm: m, heightMm: m, floorPerAnimalCm2: 400 }
+        const box = { widthMm: w, depthMm: d, heightMm: h }
+        const larger = { widthMm: w + extra, depthMm: d + extra, heightMm: h + extra }
+        expect(fit(of({ box: larger, housing })).length).toBeLessThanOrEqual(fit(of({ box, housing })).length)
+      }),
+    )
+  })
+
+  it('a plan that asks for nothing fits anywhere', () => {
+    fc.assert(
+      fc.property(size, size, size, (widthMm, depthMm, heightMm) => {
+        expect(fit(of({ box: { widthMm, depthMm, heightMm } }))).toEqual([])
+      }),
+    )
+  })
+})

@@ -1,0 +1,123 @@
+import { floorDepthMm, litresOf } from '../enclosure/build.ts'
+import type { BodyPart } from '../entries/entry.ts'
+import type { Finding, FitCode, FitInput } from './fit.ts'
+
+type Side = 'lengthMm' | 'depthMm' | 'heightMm'
+
+const SIDES: readonly { side: Side; code: FitCode; grows: 'length' | 'depth' | 'height' }[] = [
+  { side: 'lengthMm', code: 'short', grows: 'length' },
+  { side: 'depthMm', code: 'narrow', grows: 'depth' },
+  { side: 'heightMm', code: 'low', grows: 'height' },
+]
+
+/** The longer side of the floor is its length, whichever way it stands. */
+function sidesOf({ box }: FitInput): Record<Side, number> {
+  return {
+    lengthMm: Math.max(box.widthMm, box.depthMm),
+    depthMm: Math.min(box.widthMm, box.depthMm),
+    heightMm: box.heightMm,
+  }
+}
+
+function sourced(input: FitInput, field: string): Pick<Finding, 'source'> {
+  const source = input.sources?.[field]
+  return source ? { source } : {}
+}
+
+function minima(input: FitInput): Finding[] {
+  const { housing, tenant } = input
+  const there = sidesOf(input)
+  const grown = housing?.times
+  const measured = grown && tenant.sizes[grown.part]
+  return SIDES.flatMap(({ side, code, grows }): Finding[] => {
+    const times = grown?.[grows]
+    const byAnimal = times !== undefined && measured !== undefined ? times * measured : 0
+    const fixed = housing?.[side] ?? 0
+    const needs = Math.max(fixed, byAnimal)
+    if (there[side] >= needs) return []
+    const because =
+      byAnimal > fixed && grown && times !== undefined
+        ? { part: grown.part, times, ...sourced(input, 'times') }
+        : sourced(input, side)
+    return [{ code, severity: 'act', needs, has: there[side], ...because }]
+  })
+}
+
+function unmeasured({ housing, tenant }: FitInput): Finding[] {
+  const asked = [housing?.times?.part, housing?.freeBelowPerch?.part].filter((part) => part !== undefined)
+  return [...new Set<BodyPart>(asked)]
+    .filter((part) => tenant.sizes[part] === undefined)
+    .map((part) => ({ code: 'unmeasured', severity: 'info', part }))
+}
+
+function stretch(input: FitInput): Finding[] {
+  const length = input.tenant.sizes.length
+  const warm = (input.targets ?? []).filter(({ celsius }) => celsius !== undefined)
+  const { lengthMm } = sidesOf(input)
+  if (length === undefined || warm.length < 2 || length <= lengthMm) return []
+  return [
+    { code: 'cannotStretch', severity: 'watch', needs: length, has: lengthMm, part: 'length', times: 1 },
+  ]
+}
+
+function crowding(input: FitInput): Finding[] {
+  const each = input.housing?.floorPerAnimalCm2
+  if (each === undefined) return []
+  const has = (input.box.widthMm * input.box.depthMm) / 100
+  const needs = each * input.tenant.count
+  if (has >= needs) return []
+  return [{ code: 'crowded', severity: 'act', needs, has, ...sourced(input, 'floorPerAnimalCm2') }]
+}
+
+function tooLarge(input: FitInput): Finding[] {
+  const limit = input.housing?.notLarger
+  if (!limit) return []
+  const outgrown = limit.untilCount !== undefined && input.tenant.count >= limit.untilCount
+  const has = litresOf(input.box)
+  if (outgrown || has <= limit.litres) return []
+  return [{ code: 'tooLarge', severity: 'act', needs: limit.litres, has, ...sourced(input, 'notLarger') }]
+}
+
+function floor(input: FitInput): Finding[] {
+  const needs = input.housing?.floorDepthMm?.[0] ?? 0
+  if (needs <= 0) return []
+  const has = floorDepthMm(input.build)
+  const from = sourced(input, 'floorDepthMm')
+  if (has === null) return [{ code: 'floorUnknown', severity: 'info', needs, has, ...from }]
+  return has < needs ? [{ code: 'floorShallow', severity: 'act', needs, has, ...from }] : []
+}
+
+/** An animal that hangs to molt falls and loses limbs where there is no height below it. */
+function hanging(input: FitInput): Finding[] {
+  const rule = input.housing?.freeBelowPerch
+  const size = rule && input.tenant.sizes[rule.part]
+  if (!rule || size === undefined) return []
+  const perches = input.build.furniture.flatMap(({ what, freeBelowMm }) =>
+    (what === 'perch' || what === 'climbing') && freeBelowMm !== undefined ? [freeBelowMm] : [],
+  )
+  const [least] = rule.times
+  const needs = least * size
+  const from = { part: rule.part, times: least, ...sourced(input, 'freeBelowPerch') }
+  if (perches.length === 0) {
+    // Nobody measured a perch: the ceiling is the most there can be.
+    const free = input.box.heightMm - (floorDepthMm(input.build) ?? 0)
+    return free >= needs
+      ? [{ code: 'noPerch', severity: 'watch', needs, ...from }]
+      : [{ code: 'hangsTooLow', severity: 'act', needs, has: free, ...from }]
+  }
+  const has = Math.max(...perches)
+  return has < needs ? [{ code: 'hangsTooLow', severity: 'act', needs, has, ...from }] : []
+}
+
+/** Room to live, dig, hang and stretch in. */
+export function space(input: FitInput): Finding[] {
+  return [
+    ...minima(input),
+    ...unmeasured(input),
+    ...stretch(input),
+    ...crowding(input),
+    ...tooLarge(input),
+    ...floor(input),
+    ...hanging(input),
+  ]
+}

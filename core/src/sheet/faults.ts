@@ -1,0 +1,173 @@
+import type { Duty, DutyPatch } from '../plan/duty.ts'
+import type { ZoneTarget } from './housing.ts'
+import type { School } from './school.ts'
+import type { Sheet } from './sheet.ts'
+import type { StageEnd } from './stage.ts'
+
+/** Where in the sheet, and what is wrong there in one sentence. */
+export interface Fault {
+  path: (string | number)[]
+  says: string
+}
+
+type Path = Fault['path']
+type Amounted = Pick<Exclude<DutyPatch, { drop: true }>, 'id' | 'amount' | 'foods'>
+
+function duplicates(items: readonly { id: string }[], path: Path, what: string): Fault[] {
+  return items.flatMap(({ id }, index) =>
+    items.findIndex((other) => other.id === id) < index
+      ? [{ path: [...path, index, 'id'], says: `There are two ${what} called "${id}".` }]
+      : [],
+  )
+}
+
+function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
+  const faults: Fault[] = []
+  for (const field of ['celsius', 'nightCelsius', 'humidity'] as const) {
+    const range = target[field]
+    if (range && range[0] > range[1])
+      faults.push({
+        path: [...path, field],
+        says: `${target.zone}: the range begins at ${range[0]} and ends below it, at ${range[1]}.`,
+      })
+  }
+  const { ceilingCelsius: ceiling, celsius, nightCelsius, humidity } = target
+  const warmest = Math.max(celsius?.[1] ?? -Infinity, nightCelsius?.[1] ?? -Infinity)
+  if (ceiling !== undefined && ceiling <= warmest)
+    faults.push({
+      path: [...path, 'ceilingCelsius'],
+      says: `${target.zone}: the ceiling of ${ceiling} °C is not above the ${warmest} °C that are wanted there.`,
+    })
+  if (humidity && humidity[1] > 100)
+    faults.push({ path: [...path, 'humidity'], says: `${target.zone}: more than 100 % humidity.` })
+  return faults
+}
+
+/** Recurring work that is not daily says how far it may slip: without that it is late the day after. */
+function windowless(cadence: Duty['cadence']): boolean {
+  if (cadence.type === 'every') return cadence.days >= 3 && cadence.tolerance === 0
+  return cadence.type === 'after' && cadence.days >= 3 && cadence.tolerance === 0
+}
+
+function amountFaults({ amount, foods = [], id }: Amounted, path: Path): Fault[] {
+  if (!amount) return []
+  const sizes = foods.flatMap((food) => food.sizes)
+  const bare = (field: 'grams' | 'widthMm') => sizes.find((size) => size[field] === undefined)
+  if (amount.by === 'massShare' && foods.length > 0 && (sizes.length === 0 || bare('grams')))
+    return [
+      { path: [...path, 'foods'], says: `${id}: a share of body weight needs the grams of every size.` },
+    ]
+  if (amount.by === 'width' && foods.length > 0 && (sizes.length === 0 || bare('widthMm')))
+    return [{ path: [...path, 'foods'], says: `${id}: prey by width needs the width of every size.` }]
+  if (amount.by === 'portion' && (amount.min > amount.grams || amount.grams > amount.max))
+    return [
+      {
+        path: [...path, 'amount'],
+        says: `${id}: the portion of ${amount.grams} g lies outside its bounds, ${amount.min} to ${amount.max} g.`,
+      },
+    ]
+  if (amount.by !== 'portion') {
+    const range = amount.by === 'massShare' ? amount.share : amount.count
+    if (range[0] > range[1])
+      return [{ path: [...path, 'amount'], says: `${id}: ${range[0]} to ${range[1]} runs backwards.` }]
+  }
+  return []
+}
+
+function dutyFaults(duty: DutyPatch, path: Path, never: readonly string[]): Fault[] {
+  if ('drop' in duty) return []
+  const { id, cadence, window, foods = [] } = duty
+  const faults = amountFaults(duty, path)
+  if (cadence && windowless(cadence))
+    faults.push({
+      path: [...path, 'cadence'],
+      says: `${id}: it has no window. Say with "tolerance" how many days early or late it may be done.`,
+    })
+  if (window && window.from >= window.until)
+    faults.push({ path: [...path, 'window'], says: `${id}: its window closes before it opens.` })
+  foods.forEach(({ item }, index) => {
+    if (never.includes(item))
+      faults.push({ path: [...path, 'foods', index], says: `${id}: ${item} must never be offered.` })
+  })
+  return faults
+}
+
+function reachFaults({ stages }: Sheet): Fault[] {
+  return stages.flatMap((stage, index): Fault[] => {
+    if (index === stages.length - 1) return []
+    const next = stages[index + 1]
+    const triggers = Object.entries(stage.until ?? {}) as [keyof StageEnd, number][]
+    if (triggers.length === 0)
+      return [
+        {
+          path: ['stages', index, 'until'],
+          says: `Nobody can reach ${next?.name}: ${stage.name} does not say when it ends.`,
+        },
+      ]
+    return stages.slice(0, index).flatMap((earlier) =>
+      triggers.flatMap(([trigger, limit]): Fault[] => {
+        const before = earlier.until?.[trigger]
+        if (before === undefined || before < limit || triggers.length > 1) return []
+        return [
+          {
+            path: ['stages', index, 'until', trigger],
+            says: `Nobody stays in ${stage.name}: ${earlier.name} already ends at ${before}, and this at ${limit}.`,
+          },
+        ]
+      }),
+    )
+  })
+}
+
+function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
+  const faults = duplicates(school.options, [...path, 'options'], 'options')
+  if (!school.options.some(({ id }) => id === school.default))
+    faults.push({
+      path: [...path, 'default'],
+      says: `${school.question} The default "${school.default}" is not one of its options.`,
+    })
+  school.options.forEach((option, index) => {
+    const at = [...path, 'options', index]
+    option.duties.forEach((duty, number) =>
+      faults.push(...dutyFaults(duty, [...at, 'duties', number], sheet.never)),
+    )
+    option.targets.forEach((target, number) => {
+      const base = sheet.targets.find(({ zone }) => zone === target.zone)
+      faults.push(...zoneFaults({ ...base, ...target }, [...at, 'targets', number]))
+    })
+  })
+  return faults
+}
+
+function referenceFaults({ stages, ecdysis, signs }: Sheet): Fault[] {
+  const known = new Set(stages.map(({ id }) => id))
+  const strangers = Object.keys(ecdysis?.days ?? {}).filter((stage) => !known.has(stage))
+  return [
+    ...strangers.map((stage) => ({
+      path: ['ecdysis', 'days', stage],
+      says: `There is no stage "${stage}".`,
+    })),
+    ...signs.flatMap(({ sign, severity, first }, index) =>
+      severity === 'urgent' && !/vet/i.test(first ?? '')
+        ? [{ path: ['signs', index], says: `"${sign}" is urgent: its first step has to name the vet.` }]
+        : [],
+    ),
+  ]
+}
+
+/** What in a sheet cannot stand, although every field can be read: contradictory ranges, ceilings below
+ * targets, duties without a window, stages nobody can reach, references to nothing. Empty for a sound sheet. */
+export function sheetFaults(sheet: Sheet): Fault[] {
+  return [
+    ...duplicates(sheet.stages, ['stages'], 'stages'),
+    ...duplicates(sheet.schools, ['schools'], 'schools'),
+    ...sheet.stages.flatMap(({ duties }, index) => [
+      ...duplicates(duties, ['stages', index, 'duties'], 'duties'),
+      ...duties.flatMap((duty, number) => dutyFaults(duty, ['stages', index, 'duties', number], sheet.never)),
+    ]),
+    ...sheet.targets.flatMap((target, index) => zoneFaults(target, ['targets', index])),
+    ...reachFaults(sheet),
+    ...sheet.schools.flatMap((school, index) => schoolFaults(school, ['schools', index], sheet)),
+    ...referenceFaults(sheet),
+  ]
+}

@@ -1,0 +1,68 @@
+import { z } from 'zod'
+import { BodyPart } from '../entries/entry.ts'
+import { positiveRange, range } from './range.ts'
+
+/** At least so many times a measured part of the animal. */
+const times = z.strictObject({
+  part: BodyPart,
+  length: z.number().positive().optional(),
+  depth: z.number().positive().optional(),
+  height: z.number().positive().optional(),
+})
+
+/** What an enclosure has to offer at one stage. Millimetres inside, unless a field says otherwise. */
+export const Housing = z.strictObject({
+  lengthMm: z.number().positive().optional(),
+  depthMm: z.number().positive().optional(),
+  heightMm: z.number().positive().optional(),
+  /** Minima that grow with the animal; the larger of both counts. */
+  times: times.optional(),
+  /** Floor each animal of a group needs, cm². */
+  floorPerAnimalCm2: z.number().positive().optional(),
+  /** Depth of floor to dig in, [enough, more than is of use]. */
+  floorDepthMm: range.optional(),
+  /** Free height below the perch it hangs from to molt. */
+  freeBelowPerch: z.strictObject({ part: BodyPart, times: positiveRange }).optional(),
+  /** A founding colony or hatchling does not find its food in more than this. */
+  notLarger: z
+    .strictObject({ litres: z.number().positive(), untilCount: z.number().positive().optional() })
+    .optional(),
+  hides: z.int().positive().optional(),
+  lock: z.boolean().optional(),
+  /** Openings of mesh and vents no wider than this. */
+  meshMm: z.number().positive().optional(),
+  /** Branches, cork, sticks or a backdrop to climb. */
+  climbing: z.boolean().optional(),
+  bowl: z.boolean().optional(),
+  crew: z.boolean().optional().describe('Springtails or isopods that clean up.'),
+})
+export type Housing = z.infer<typeof Housing>
+
+/** Day length and ultraviolet. */
+export const Light = z.strictObject({
+  /** Hours of light a day, summer. */
+  hours: range.optional(),
+  winterHours: range.optional(),
+  uvb: z
+    .strictObject({
+      /** Length of the tube over the length of the enclosure. */
+      share: z.tuple([z.number().positive(), z.number().max(1)]),
+      /** From the tube to the back of the basking animal. */
+      distanceMm: positiveRange,
+      /** UV index where it basks. */
+      index: range.optional(),
+    })
+    .optional(),
+})
+export type Light = z.infer<typeof Light>
+
+/** Targets of one zone, °C and % relative humidity. */
+export const ZoneTarget = z.strictObject({
+  zone: z.string().min(1),
+  celsius: z.tuple([z.number(), z.number()]).optional(),
+  nightCelsius: z.tuple([z.number(), z.number()]).optional(),
+  humidity: z.tuple([z.number(), z.number()]).optional(),
+  /** Above this it is harmed. */
+  ceilingCelsius: z.number().optional(),
+})
+export type ZoneTarget = z.infer<typeof ZoneTarget>

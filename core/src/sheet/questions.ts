@@ -1,0 +1,48 @@
+import { convert } from '../units/convert.ts'
+import type { Fault } from './faults.ts'
+import type { ZoneTarget } from './housing.ts'
+import type { Sheet } from './sheet.ts'
+
+/** Warmer than any basking surface a sheet asks for, and where 45–50 °C basking begins to be doubtful. */
+const HOTTEST_WANTED = 55
+const HOTTEST_AIR_CEILING = 60
+
+function celsius(value: number, what: string, path: Fault['path']): Fault {
+  const read = Math.round(convert(value, '°F', '°C') ?? 0)
+  return { path, says: `${what}: ${value} °C? If that was °F, it is ${read} °C.` }
+}
+
+function zoneQuestions(target: ZoneTarget, path: Fault['path']): Fault[] {
+  const { zone, ceilingCelsius, humidity } = target
+  const questions: Fault[] = []
+  for (const field of ['celsius', 'nightCelsius'] as const) {
+    const high = target[field]?.[1]
+    if (high !== undefined && high >= HOTTEST_WANTED) questions.push(celsius(high, zone, [...path, field]))
+  }
+  if (ceilingCelsius !== undefined && ceilingCelsius >= HOTTEST_AIR_CEILING)
+    questions.push(celsius(ceilingCelsius, `${zone}, ceiling`, [...path, 'ceilingCelsius']))
+  if (humidity && humidity[1] <= 1)
+    questions.push({
+      path: [...path, 'humidity'],
+      says: `${zone}: ${humidity[1]} % humidity? A share of 0.8 is written 80.`,
+    })
+  return questions
+}
+
+/** What in a sheet can be read but looks like a slip of the unit: asked about, not refused. */
+export function sheetQuestions(sheet: Sheet): Fault[] {
+  const questions = [
+    ...sheet.targets.flatMap((target, index) => zoneQuestions(target, ['targets', index])),
+    ...sheet.schools.flatMap(({ options }, school) =>
+      options.flatMap(({ targets }, option) =>
+        targets.flatMap((target, index) =>
+          zoneQuestions(target, ['schools', school, 'options', option, 'targets', index]),
+        ),
+      ),
+    ),
+  ]
+  const hours = sheet.light?.hours?.[1]
+  if (hours !== undefined && hours > 18)
+    questions.push({ path: ['light', 'hours'], says: `${hours} hours of light a day?` })
+  return questions
+}

@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { DutyPatch } from '../plan/duty.ts'
+import { Housing, Light, ZoneTarget } from './housing.ts'
+
+/** One side of a matter on which keepers disagree, and what it changes. */
+export const SchoolOption = z.strictObject({
+  id: z.string().min(1),
+  name: z.string().min(1),
+  reason: z.string().min(1),
+  /** The stages it is about; all of them when not given. */
+  stages: z.array(z.string()).optional(),
+  duties: z.array(DutyPatch).default([]),
+  targets: z.array(ZoneTarget).default([]),
+  housing: Housing.partial().optional(),
+  light: Light.partial().optional(),
+})
+export type SchoolOption = z.infer<typeof SchoolOption>
+
+/** A matter on which keepers disagree, with every side's reason. */
+export const School = z.strictObject({
+  id: z.string().min(1),
+  question: z.string().min(1),
+  default: z.string(),
+  /** Why that side is the one shipped. */
+  why: z.string().min(1).optional(),
+  options: z.array(SchoolOption).min(2),
+})
+export type School = z.infer<typeof School>

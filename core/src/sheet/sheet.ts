@@ -1,0 +1,83 @@
+import { z } from 'zod'
+import { HoldRule } from '../plan/holdRule.ts'
+import { Plan } from '../plan/plan.ts'
+import { Housing, Light, ZoneTarget } from './housing.ts'
+import {
+  Adult,
+  Breeding,
+  Ecdysis,
+  FloorRecipe,
+  Growth,
+  HealthSign,
+  HeldFloor,
+  Setup,
+  Together,
+} from './lifeHistory.ts'
+import { School } from './school.ts'
+import { Stage } from './stage.ts'
+
+export const SheetGroup = z.enum([
+  'snake',
+  'lizard',
+  'tortoise',
+  'frog',
+  'salamander',
+  'tarantula',
+  'scorpion',
+  'whipSpider',
+  'millipede',
+  'mantid',
+  'stickInsect',
+  'cockroach',
+  'beetle',
+  'butterfly',
+  'snail',
+  'ant',
+  'isopod',
+  'springtail',
+  'feeder',
+  'fish',
+])
+export type SheetGroup = z.infer<typeof SheetGroup>
+
+const SheetHold = HoldRule.omit({ source: true })
+
+/** The care sheet of a species. Every value may be changed by the site. */
+export const Sheet = z.strictObject({
+  id: z.string().regex(/^[a-z][a-z0-9-]*$/, 'small letters, digits and hyphens only'),
+  common: z.string().min(1),
+  latin: z.string().min(1),
+  otherNames: z.array(z.string()).default([]),
+  group: SheetGroup,
+  /** Whether one record stands for one animal or for many. */
+  lives: z.enum(['individual', 'colony']),
+  adult: Adult.optional(),
+  stages: z.array(Stage).min(1),
+  holds: z.array(SheetHold).default([]),
+  schools: z.array(School).default([]),
+  targets: z.array(ZoneTarget).default([]),
+  housing: Housing.optional(),
+  light: Light.optional(),
+  floor: FloorRecipe.optional(),
+  heldFloor: HeldFloor.optional(),
+  /** What must never be offered. */
+  never: z.array(z.string().min(1)).default([]),
+  ecdysis: Ecdysis.optional(),
+  breeding: Breeding.optional(),
+  growth: Growth.optional(),
+  signs: z.array(HealthSign).default([]),
+  together: Together.optional(),
+  setup: Setup.optional(),
+  cautions: z.array(z.string()).default([]),
+  /** A reminder that a licence or certificate may be needed. */
+  licence: z.string().optional(),
+  competence: z.string().optional(),
+  people: z.union([z.literal(1), z.literal(2)]).optional(),
+  weighing: Plan.shape.weighing.default({ r: 0.03, q: 1e-7 }),
+  refusalsToWorry: z.int().positive().optional(),
+  unseenToWorry: z.int().positive().optional(),
+  /** Values nobody is sure of, by field, and why. */
+  unsure: z.array(z.strictObject({ field: z.string(), why: z.string() })).default([]),
+  sources: z.array(z.string()).min(1),
+})
+export type Sheet = z.infer<typeof Sheet>

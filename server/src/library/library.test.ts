@@ -1,0 +1,140 @@
+import type { LibrarySheet, SheetAnswer, SheetSummary } from '@kobrin/contract'
+import { PATHS, pathWith } from '@kobrin/contract'
+import { dayFromIso } from '@kobrin/core'
+import type { FastifyInstance } from 'fastify'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { buildApp } from '../app.ts'
+import type { Client } from '../testing/client.ts'
+import { signedIn } from '../testing/client.ts'
+import type { Scratch } from '../testing/scratch.ts'
+import { scratch } from '../testing/scratch.ts'
+import type { SmallSite } from '../testing/smallSite.ts'
+import { smallSite } from '../testing/smallSite.ts'
+import { renewLibrary } from './commands.ts'
+import { writeSheetText } from './sheetText.ts'
+
+const GECKO = 'leopard-gecko'
+
+let base: Scratch
+let site: SmallSite
+let app: FastifyInstance
+let senior: Client
+
+beforeAll(async () => {
+  site = smallSite()
+  base = await scratch(site)
+  app = await buildApp({ connection: base })
+  senior = await signedIn(app, 'seniorKeeper')
+})
+afterAll(async () => {
+  await app.close()
+  await base.drop()
+})
+
+async function get<T>(url: string): Promise<T> {
+  return (await senior.call({ method: 'GET', url })).json<T>()
+}
+
+const gecko = () => get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: GECKO }))
+
+async function keep(yaml: string, more: object = {}, sheetId = GECKO): Promise<SheetAnswer> {
+  const url = pathWith(PATHS.sheet, { sheetId })
+  const response = await senior.call({ method: 'PUT', url, body: { yaml, why: 'Read again', ...more } })
+  return response.json<SheetAnswer>()
+}
+
+const shipped = () => {
+  const [sheet] = site.sheets
+  if (!sheet) throw new Error('No sheet.')
+  return sheet
+}
+
+describe('a care sheet of the site', () => {
+  it('begins as shipped, with its history', async () => {
+    const { version, history, differences } = await gecko()
+    expect(version).toBe(1)
+    expect(history).toMatchObject([{ version: 1, by: null, why: 'As shipped' }])
+    expect(differences).toEqual([])
+    const { sheets } = await get<{ sheets: SheetSummary[] }>(PATHS.library)
+    expect(sheets).toMatchObject([{ id: GECKO, residents: 12, differs: 0 }])
+  })
+
+  it('names line and field of what is wrong, and keeps the old version in force', async () => {
+    const { yaml } = await gecko()
+    const answer = await keep(yaml.replace('ceilingCelsius: 36', 'ceilingCelsius: 31'))
+    expect(answer).toMatchObject({ status: 'faulty', faults: [{ field: 'targets.0.ceilingCelsius' }] })
+    if (answer.status !== 'faulty') return
+    const line = yaml.split('\n').findIndex((text) => text.includes('ceilingCelsius: 36')) + 1
+    expect(answer.faults[0]?.line).toBe(line)
+    expect(answer.faults[0]?.says).toContain('is not above the 33 °C')
+    expect(await keep('common: [')).toMatchObject({ status: 'faulty' })
+    expect((await gecko()).version).toBe(1)
+  })
+
+  it('asks about °F typed as °C, and takes it when it is meant', async () => {
+    const { yaml } = await gecko()
+    const fahrenheit = yaml
+      .replace(/celsius:\n\s*- 30\n\s*- 33/, 'celsius: [ 86, 91 ]')
+      .replace('ceilingCelsius: 36', 'ceilingCelsius: 97')
+    const answer = await keep(fahrenheit)
+    expect(answer).toMatchObject({ status: 'asked' })
+    expect(JSON.stringify(answer)).toContain('33 °C')
+    expect((await gecko()).version).toBe(1)
+  })
+
+  it('is kept with author, reason and number, and can be read in every version', async () => {
+    const { yaml } = await gecko()
+    expect(await keep(`# Tried for a year\n${yaml.replace('hides: 2', 'hides: 3')}`)).toEqual({
+      status: 'kept',
+      version: 2,
+    })
+    const now = await gecko()
+    expect(now.sheet.housing?.hides).toBe(3)
+    expect(now.yaml).toContain('# Tried for a year')
+    expect(now.history[0]).toMatchObject({ version: 2, by: site.person('seniorKeeper').id, why: 'Read again' })
+    expect(now.differences).toEqual([{ path: 'housing.hides', before: 2, after: 3 }])
+    const first = await get<{ yaml: string }>(pathWith(PATHS.sheetVersion, { sheetId: GECKO, version: 1 }))
+    expect(first.yaml).toContain('hides: 2')
+  })
+
+  it('does not overwrite what somebody else kept meanwhile', async () => {
+    const { yaml } = await gecko()
+    expect(await keep(yaml, { basedOn: 1 })).toEqual({ status: 'overtaken', version: 2 })
+    expect((await gecko()).version).toBe(2)
+  })
+
+  it('cannot be kept under another name, and a new one can be added', async () => {
+    const { yaml } = await gecko()
+    expect(await keep(yaml, {}, 'other-gecko')).toMatchObject({ status: 'faulty', faults: [{ field: 'id' }] })
+    const other = yaml.replace(`id: ${GECKO}`, 'id: other-gecko')
+    expect(await keep(other, {}, 'other-gecko')).toEqual({ status: 'kept', version: 1 })
+  })
+})
+
+describe('a newer shipped library', () => {
+  const author = { by: null, at: '2026-11-25T08:00:00.000Z', day: dayFromIso('2026-11-25') }
+
+  it('never overwrites what the site wrote, and shows the difference', async () => {
+    const newer = { ...shipped(), unseenToWorry: 9 }
+    expect(await renewLibrary(base.db, [newer], author)).toEqual({ renewed: [], kept: [GECKO] })
+    const now = await gecko()
+    expect(now.sheet.housing?.hides).toBe(3)
+    expect(now.differences.map(({ path }) => path).sort()).toEqual(['housing.hides', 'unseenToWorry'])
+    expect(now.shippedYaml).toContain('unseenToWorry: 9')
+  })
+
+  it('is taken up where nobody changed anything, and once only', async () => {
+    const fresh = { ...shipped(), id: 'fresh-gecko' }
+    await renewLibrary(base.db, [fresh], author)
+    const newer = { ...fresh, unseenToWorry: 9 }
+    expect((await renewLibrary(base.db, [newer], author)).renewed).toEqual(['fresh-gecko'])
+    expect((await renewLibrary(base.db, [newer], author)).renewed).toEqual([])
+    const { history } = await get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: 'fresh-gecko' }))
+    expect(history.map(({ version }) => version)).toEqual([2, 1])
+  })
+
+  it('can be taken over by keeping its text', async () => {
+    expect(await keep(writeSheetText({ ...shipped(), unseenToWorry: 9 }))).toMatchObject({ status: 'kept' })
+    expect((await gecko()).differences).toEqual([])
+  })
+})

@@ -1,0 +1,53 @@
+import { Sheet, sheetFaults } from '@kobrin/core'
+import type { Document } from 'yaml'
+import { LineCounter, parseDocument, stringify } from 'yaml'
+
+/** What is wrong with the text of a sheet: on which line, in which field, in one sentence. */
+export interface TextFault {
+  line: number | null
+  field: string
+  says: string
+}
+
+export type ReadSheet = { sheet: Sheet } | { faults: TextFault[] }
+
+type Path = readonly PropertyKey[]
+
+/** The line of a field, or of the nearest thing around it that was written. */
+function lineOf(document: Document, lines: LineCounter, path: Path): number | null {
+  for (let depth = path.length; depth >= 0; depth -= 1) {
+    const node = document.getIn(path.slice(0, depth), true) as { range?: [number, number, number] } | undefined
+    if (node?.range) return lines.linePos(node.range[0]).line
+  }
+  return null
+}
+
+/** Reads one sheet from YAML: what does not parse, what does not belong, what contradicts itself. */
+export function readSheetText(text: string): ReadSheet {
+  const lines = new LineCounter()
+  const document = parseDocument(text, { lineCounter: lines, prettyErrors: true })
+  if (document.errors.length > 0)
+    return {
+      faults: document.errors.map(({ message, linePos }) => ({
+        line: linePos?.[0].line ?? null,
+        field: 'text',
+        says: message.split('\n')[0] ?? message,
+      })),
+    }
+  const fault = (path: Path, says: string): TextFault => ({
+    line: lineOf(document, lines, path),
+    field: path.map(String).join('.') || 'sheet',
+    says,
+  })
+  const read = Sheet.safeParse(document.toJS())
+  if (!read.success) return { faults: read.error.issues.map(({ path, message }) => fault(path, message)) }
+  const faults = sheetFaults(read.data).map(({ path, says }) => fault(path, says))
+  return faults.length > 0 ? { faults } : { sheet: read.data }
+}
+
+const LINE_WIDTH = 108
+
+/** A sheet as YAML that reads back as the same sheet. */
+export function writeSheetText(sheet: Sheet): string {
+  return stringify(sheet, { lineWidth: LINE_WIDTH, aliasDuplicateObjects: false })
+}

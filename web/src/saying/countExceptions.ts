@@ -1,0 +1,95 @@
+import type { KeptFloor } from '@kobrin/core'
+import { words } from '../words/en.ts'
+import type { Ask, Exception } from './ask.ts'
+import { choice, nothing } from './ask.ts'
+
+const SCORES = [1, 2, 3, 4, 5] as const
+type Became = 'recount' | 'resident' | 'waiting'
+const BECAME: readonly { value: Became; label: string }[] = [
+  { value: 'recount', label: 'put back and counted with the rest' },
+  { value: 'resident', label: 'a record of their own' },
+  { value: 'waiting', label: 'left in, to look again' },
+]
+
+function counting(residentId: string): Ask {
+  return {
+    type: 'form',
+    fields: [
+      {
+        name: 'count',
+        label: 'Counted',
+        type: 'number',
+        unit: 'animals',
+        whole: true,
+        value: '',
+        required: true,
+      },
+      { name: 'expected', label: 'Expected', type: 'number', unit: 'animals', whole: true, value: '' },
+    ],
+    draft: ({ number }) => {
+      const expected = number('expected')
+      const count = number('count') ?? 0
+      return { residentId, kind: 'counted', payload: { count, ...(expected !== undefined && { expected }) } }
+    },
+  }
+}
+
+function floorFound(residentId: string, floors: readonly KeptFloor[]): Ask {
+  return {
+    type: 'form',
+    fields: [
+      {
+        name: 'floor',
+        label: 'Which floor',
+        type: 'select',
+        value: floors[0]?.uid ?? '',
+        options: floors.map(({ uid, place }) => ({ value: uid, label: place })),
+      },
+      {
+        name: 'found',
+        label: 'Found',
+        type: 'select',
+        value: 'babies',
+        options: [
+          { value: 'babies', label: 'babies' },
+          { value: 'eggs', label: 'eggs' },
+        ],
+      },
+      { name: 'count', label: 'How many', type: 'number', unit: 'animals', whole: true, value: '' },
+      { name: 'became', label: 'They are', type: 'select', value: 'recount', options: BECAME },
+    ],
+    draft: ({ text, number }) => {
+      const count = number('count')
+      const became = BECAME.find(({ value }) => value === text('became'))?.value
+      return {
+        residentId,
+        kind: 'floorChecked',
+        payload: {
+          floor: text('floor') ?? floors[0]?.uid ?? '',
+          found: text('found') === 'eggs' ? 'eggs' : 'babies',
+          ...(count !== undefined && { count }),
+          ...(became && { became }),
+        },
+      }
+    },
+  }
+}
+
+/** Counting, the body's condition, and what turned up in old floor. */
+export function countExceptions(residentId: string, floors: readonly KeptFloor[]): Exception[] {
+  const condition = choice(
+    SCORES.map((score) => ({
+      label: `${score} ${words.condition[score]}`,
+      then: nothing({ residentId, kind: 'condition', payload: { score } }),
+    })),
+  )
+  const found: Exception[] =
+    floors.length > 0
+      ? [{ id: 'floor', key: '0', label: 'Alive in the old floor', ask: floorFound(residentId, floors) }]
+      : []
+  return [
+    { id: 'count', key: 'k', label: 'Counted', ask: counting(residentId) },
+    { id: 'condition', key: 'q', label: 'Body condition', ask: condition },
+    ...found,
+  ]
+}
