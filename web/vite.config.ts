@@ -29,7 +29,13 @@ export default defineConfig({
   build: {
     target: 'es2023',
     manifest: true,
-    modulePreload: { polyfill: false },
+    // For a part opened later only its styles are fetched ahead: the names of all scripts would weigh on
+    // the first page.
+    modulePreload: {
+      polyfill: false,
+      resolveDependencies: (_, parts, { hostType }) =>
+        hostType === 'html' ? parts : parts.filter((part) => part.endsWith('.css')),
+    },
     chunkSizeWarningLimit: 700,
     // The framework changes seldom and is asked for by every page: one file of its own.
     rolldownOptions: {

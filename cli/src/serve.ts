@@ -1,7 +1,8 @@
 import { createServer } from 'node:net'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { buildApp, KobrinFault } from '@kobrin/server'
+import { dayFromIso } from '@kobrin/core'
+import { buildApp, KobrinFault, readLibrary, renewLibrary } from '@kobrin/server'
 import type { Opened } from './open.ts'
 import { openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
@@ -32,6 +33,15 @@ function whenToldToStop(): Promise<void> {
   })
 }
 
+/** What the shipped library brings since the last start; what the site wrote stays. */
+async function takeUpLibrary({ connection: { db } }: Opened): Promise<void> {
+  const at = new Date().toISOString()
+  const author = { by: null, at, day: dayFromIso(at.slice(0, 10)) }
+  const { renewed, kept } = await renewLibrary(db, readLibrary(), author)
+  if (renewed.length > 0) console.log(`Care sheets renewed: ${renewed.join(', ')}.`)
+  if (kept.length > 0) console.log(`Changed here and left as they are: ${kept.join(', ')}.`)
+}
+
 export interface ServeOptions {
   settings: Settings
   /** Fills an empty record before serving. */
@@ -49,6 +59,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
   const opened = await openDatabase(settings)
   try {
     await prepare?.(opened)
+    await takeUpLibrary(opened)
     const app = await buildApp({
       connection: opened.connection,
       pages: PAGES,

@@ -1,4 +1,5 @@
-import type { Box, Build } from '../enclosure/build.ts'
+import type { Box } from '../enclosure/box.ts'
+import type { Build } from '../enclosure/build.ts'
 import type { BodyPart, Severity } from '../entries/entry.ts'
 import type { Source } from '../plan/source.ts'
 import type { Housing, Light, ZoneTarget } from '../sheet/housing.ts'

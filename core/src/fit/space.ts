@@ -1,4 +1,4 @@
-import { floorDepthMm, litresOf } from '../enclosure/build.ts'
+import { floorDepthMm, litresOf } from '../enclosure/box.ts'
 import type { BodyPart } from '../entries/entry.ts'
 import type { Finding, FitCode, FitInput } from './fit.ts'
 

@@ -4,15 +4,15 @@ import { replay } from '../fold/replay.ts'
 import { plannedDays } from '../preview/preview.ts'
 import { entryOn, FIRST_DAY, uidOf } from '../testing/histories.ts'
 import { dutyOf, planOf } from '../testing/plans.ts'
-import { residentDay } from '../walk/residentDay.ts'
+import { proposalsOn } from '../verdicts/proposals.ts'
 import type { About } from './stageReached.ts'
 
 const arrived = entryOn(0, 'arrived', { enclosure: uidOf(1) })
 
 function proposed(until: object, entries: Parameters<typeof replay>[0], about: About = {}) {
   const plan = planOf({ next: { stage: 'adult', name: 'Adult', until } })
-  const { verdicts } = residentDay({ day: FIRST_DAY + 30, plan, state: replay(entries), about })
-  return verdicts.find(({ what }) => what.code === 'stageReached')
+  const proposals = proposalsOn({ day: FIRST_DAY + 30, plan, state: replay(entries), about })
+  return proposals.find(({ what }) => what.code === 'stageReached')
 }
 
 describe('the next stage is proposed when the facts reach its trigger', () => {
@@ -79,7 +79,7 @@ describe('body condition', () => {
   it('waits for a senior, and is silent once the feeding was changed', () => {
     const state = replay([arrived, entryOn(3, 'condition', { score: 4.5 })])
     const says = (of = plan) =>
-      residentDay({ day: FIRST_DAY + 4, plan: of, state }).verdicts.map(({ what }) => what.code)
+      proposalsOn({ day: FIRST_DAY + 4, plan: of, state }).map(({ what }) => what.code)
     expect(says()).toContain('condition')
     const changed = plan.duties.map((duty) => ({
       ...duty,

@@ -1,12 +1,25 @@
 import { conditionAdvice } from '../condition/conditionAdvice.ts'
 import { stageReached } from '../stages/stageReached.ts'
+import type { ResidentState } from '../fold/residentState.ts'
+import { weightLevel } from '../growth/weightLevel.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { About } from '../stages/stageReached.ts'
+import type { Day } from '../time/day.ts'
 import type { Verdict } from './verdict.ts'
-import type { Facts } from './verdictsOn.ts'
+
+interface Facts {
+  day: Day
+  plan: Plan
+  state: ResidentState
+  /** What the register knows besides the entries; stages may end by it. */
+  about?: About
+}
 
 /** A score older than this says nothing about today. */
 const SCORE_DAYS = 42
 
-function nextStage({ day, plan, state, weight, about }: Facts): Verdict[] {
+function nextStage({ day, plan, state, about = {} }: Facts): Verdict[] {
+  const weight = weightLevel(state.weights, plan.weighing)
   const reached = plan.next && stageReached(day, plan, state, weight, about)
   if (!plan.next || !reached) return []
   const { stage, name } = plan.next
@@ -48,7 +61,8 @@ function condition(facts: Facts): Verdict[] {
   ]
 }
 
-/** What the facts propose and a person decides: the next stage, more or less food. */
-export function proposals(facts: Facts): Verdict[] {
+/** What the facts propose and a person decides, at a desk rather than on the walk: the next stage, more or
+ * less food. */
+export function proposalsOn(facts: Facts): Verdict[] {
   return [...nextStage(facts), ...condition(facts)]
 }

@@ -4,9 +4,7 @@ import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
-import type { About } from '../stages/stageReached.ts'
 import { matters } from './matters.ts'
-import { proposals } from './proposals.ts'
 import type { Verdict } from './verdict.ts'
 
 export interface Facts {
@@ -15,7 +13,6 @@ export interface Facts {
   state: ResidentState
   holds: readonly Hold[]
   weight: WeightLevel | null
-  about: About
 }
 
 /** How long a reported observation stays in front of the next shifts. */
@@ -142,7 +139,6 @@ export function verdictsOn(facts: Facts): Verdict[] {
     ...retainedSkin(facts),
     ...observations(facts),
     ...matters(facts),
-    ...proposals(facts),
   ]
   return verdicts.sort((a, b) => RANK[a.severity] - RANK[b.severity])
 }

@@ -13,7 +13,6 @@ import type { Duty } from '../plan/duty.ts'
 import { isBefore } from '../plan/setupDuties.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
-import type { About } from '../stages/stageReached.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
@@ -221,8 +220,6 @@ export interface ResidentDayInput {
   minute?: number
   plan: Plan
   state: ResidentState
-  /** What the register knows besides the entries; stages may end by it. */
-  about?: About
 }
 
 /** Before it comes only the place is made ready; afterwards that is behind it. */
@@ -232,12 +229,12 @@ function isAsked(duty: Duty, state: ResidentState): boolean {
 }
 
 /** What one resident needs on a day, what is held and why, and what its record says is wrong. */
-export function residentDay({ day, minute, plan, state, about = {} }: ResidentDayInput): ResidentDay {
+export function residentDay({ day, minute, plan, state }: ResidentDayInput): ResidentDay {
   const weight = weightLevel(state.weights, plan.weighing)
   const holds = holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, state, holds, weight }
   const tasks: Task[] = []
   for (const duty of plan.duties) if (isAsked(duty, state)) tasks.push(taskOf(duty, today))
   if (state.floors) tasks.push(...floorTasks(state, plan, day))
-  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, about }), weight }
+  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight }), weight }
 }

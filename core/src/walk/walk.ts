@@ -1,6 +1,5 @@
 import type { ResidentState } from '../fold/residentState.ts'
 import type { Plan } from '../plan/plan.ts'
-import type { About } from '../stages/stageReached.ts'
 import type { Day } from '../time/day.ts'
 import type { Barrier, Place } from './place.ts'
 import type { Prep } from './prep.ts'
@@ -13,7 +12,6 @@ export interface WalkResident {
   plan: Plan
   state: ResidentState
   place: Place
-  about?: About
 }
 
 export interface WalkInput {
@@ -76,10 +74,10 @@ export function stopsOf(visits: readonly Visit[]): Stop[] {
 /** The round of a day: every resident's duties with their reasons, in the order to walk,
  * and what to prepare. Computed from plans and folds; nothing of it is stored. */
 export function walk({ day, minute, residents }: WalkInput): Walk {
-  const visits = residents.map(({ id, place, plan, state, about }): Visit => ({
+  const visits = residents.map(({ id, place, plan, state }): Visit => ({
     resident: id,
     place,
-    ...residentDay({ day, plan, state, ...(minute !== undefined && { minute }), ...(about && { about }) }),
+    ...residentDay({ day, plan, state, ...(minute !== undefined && { minute }) }),
   }))
   visits.sort(compareVisits)
   return { stops: stopsOf(visits), prep: prepFor(day, visits) }

@@ -24,6 +24,16 @@ const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
 const complaint = shallowRef('')
 
+const HOMES: Readonly<Record<string, string>> = {
+  walk: 'walk',
+  handover: 'handover',
+  library: 'library',
+  schools: 'library',
+  calculators: 'library',
+  compare: 'library',
+  sheet: 'library',
+}
+const here = computed(() => HOMES[String(route.name)] ?? 'residents')
 const inside = computed(() => people.person !== null && record.ready && !record.needsSignIn)
 const dateLine = computed(() =>
   new Intl.DateTimeFormat('en-GB', {
@@ -83,12 +93,13 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
     <header class="top">
       <RouterLink :to="{ name: 'walk' }" class="brand">Kobrin</RouterLink>
       <nav aria-label="Places">
-        <RouterLink :to="{ name: 'walk' }" :class="{ on: route.name === 'walk' }">{{
-          words.walk
-        }}</RouterLink>
-        <RouterLink :to="{ name: 'residents' }" :class="{ on: route.name !== 'walk' }">{{
-          words.residents
-        }}</RouterLink>
+        <RouterLink
+          v-for="(name, place) in words.places"
+          :key="place"
+          :to="{ name: place }"
+          :class="{ on: here === place }"
+          >{{ name }}</RouterLink
+        >
       </nav>
       <span class="date quiet">{{ dateLine }}</span>
       <button type="button" class="plain find" @click="finding = true">Find <kbd>/</kbd></button>

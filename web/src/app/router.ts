@@ -1,6 +1,12 @@
 import { createRouter, createWebHistory } from 'vue-router'
 import WalkPage from '../walk/WalkPage.vue'
 
+type Desk = typeof import('./desk.ts')
+
+function desk(page: keyof Desk) {
+  return async () => (await import('./desk.ts'))[page]
+}
+
 // The walk is the first thing anybody opens; the rest comes when it is asked for.
 export const router = createRouter({
   history: createWebHistory(),
@@ -14,6 +20,16 @@ export const router = createRouter({
       component: () => import('../record/RecordPage.vue'),
       props: true,
     },
+    { path: '/residents/new', name: 'newResident', component: desk('NewResidentPage') },
+    { path: '/residents/:id/plan', name: 'plan', component: desk('PlanPage'), props: true },
+    { path: '/residents/:id/move', name: 'move', component: desk('MovePage'), props: true },
+    { path: '/enclosures/:id', name: 'enclosure', component: desk('EnclosurePage'), props: true },
+    { path: '/library', name: 'library', component: desk('LibraryPage') },
+    { path: '/library/schools', name: 'schools', component: desk('SchoolsPage') },
+    { path: '/library/calculators', name: 'calculators', component: desk('CalculatorsPage') },
+    { path: '/library/compare/:a/:b', name: 'compare', component: desk('ComparePage'), props: true },
+    { path: '/library/:id', name: 'sheet', component: desk('SheetPage'), props: true },
+    { path: '/handover', name: 'handover', component: desk('HandoverPage') },
     { path: '/:rest(.*)*', redirect: { name: 'walk' } },
   ],
 })

@@ -5,6 +5,8 @@ export interface FeedOptions {
   after: number
   onEntry: (entry: KeptEntry) => void
   onLink: (linked: boolean) => void
+  /** The building, the register or a plan was changed. */
+  onSite?: () => void
   open?: (url: string) => EventSource
   retryMs?: number
 }
@@ -15,6 +17,7 @@ export function followFeed({
   after,
   onEntry,
   onLink,
+  onSite,
   open = (url) => new EventSource(url),
   retryMs = 2000,
 }: FeedOptions): () => void {
@@ -31,6 +34,7 @@ export function followFeed({
       at = entry.seq
       onEntry(entry)
     }
+    if (onSite) source.addEventListener('site', onSite)
     source.onerror = () => {
       onLink(false)
       // The browser tries again by itself unless the server answered with an error.

@@ -95,6 +95,7 @@ export const useRecord = defineStore('record', () => {
         linked.value = is
         if (is) void outbox?.send()
       },
+      onSite: () => void site.load().catch(() => undefined),
       onEntry: (entry) => {
         waiting.delete(entry.uid)
         if (ledger.heard(entry)) void reload(entry.residentId)

@@ -3,6 +3,10 @@ import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { useFit } from '../enclosures/useFit.ts'
+import MatterActions from '../matters/MatterActions.vue'
+import { hasActions } from '../matters/hasActions.ts'
+import { useMatters } from '../matters/useMatters.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -25,6 +29,9 @@ const round = useRound()
 const today = useToday()
 const router = useRouter()
 const teller = useTeller()
+const { mattersOf } = useMatters()
+const matters = computed(() => mattersOf(id))
+const { fitOf } = useFit()
 const { entries, complaint, loading } = useHistory(() => id)
 const opened = shallowRef<string | null>(null)
 const correcting = shallowRef<Fact | null>(null)
@@ -33,6 +40,14 @@ const resident = computed(() => site.residents.get(id))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => round.dayOf(id))
 const plan = computed(() => resident.value && site.planOf(resident.value))
+const home = computed(() => round.homeOf(id))
+const fitSays = computed(() => {
+  const enclosure = site.enclosures.get(home.value ?? '')
+  if (!enclosure || !resident.value) return 'Enclosure'
+  const toMend = fitOf(enclosure, resident.value).filter(({ severity }) => severity !== 'info').length
+  if (toMend === 0) return 'Enclosure fits'
+  return `Enclosure: ${toMend} ${toMend === 1 ? 'thing' : 'things'} to mend`
+})
 const facts = computed(() => effectiveFacts(entries.value))
 const suspects = computed(() => new Set(day.value.weight?.suspects))
 const nowMs = Date.now() + site.clockBehind
@@ -80,13 +95,18 @@ function showOnWalk(): void {
         <div>
           <p class="quiet">{{ about }}</p>
           <p class="quiet">
-            {{ site.placeName(round.homeOf(id)) }} ·
-            <button type="button" class="link" @click="showOnWalk">Show on the walk</button>
+            {{ site.placeName(home) }} ·
+            <button type="button" class="link" @click="showOnWalk">Show on the walk</button> ·
+            <RouterLink v-if="home" :to="{ name: 'enclosure', params: { id: home } }">{{
+              fitSays
+            }}</RouterLink>
+            · <RouterLink :to="{ name: 'plan', params: { id } }">Plan</RouterLink> ·
+            <RouterLink v-if="round.mayWrite" :to="{ name: 'move', params: { id } }">Move …</RouterLink>
           </p>
         </div>
       </header>
-      <ul v-if="day.verdicts.length + day.holds.length > 0" class="says" aria-label="What the record says">
-        <li v-for="(verdict, index) in day.verdicts" :key="`v${index}`" :class="verdict.severity">
+      <ul v-if="matters.length + day.holds.length > 0" class="says" aria-label="What the record says">
+        <li v-for="(verdict, index) in matters" :key="`v${index}`" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
           <p class="quiet">{{ words.severity[verdict.severity] }}</p>
           <Because
@@ -94,6 +114,7 @@ function showOnWalk(): void {
             :reasons="verdict.because"
             :label="sayVerdict(verdict, teller)"
           />
+          <MatterActions v-if="round.mayWrite && hasActions(verdict)" :verdict="verdict" :resident-id="id" />
         </li>
         <li v-for="hold in day.holds" :key="hold.hold" class="hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { may } from '@kobrin/contract'
 import Column from 'primevue/column'
 import type { DataTableRowClickEvent } from 'primevue/datatable'
 import DataTable from 'primevue/datatable'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { usePrimeVue } from '../app/usePrimeVue.ts'
+import { usePeople } from '../people/usePeople.ts'
 import { useRound } from '../walk/useRound.ts'
 import { sayCell } from '../words/cell.ts'
 import { words } from '../words/en.ts'
@@ -17,6 +19,7 @@ const router = useRouter()
 const round = useRound()
 const teller = useTeller()
 const everyone = useFindable()
+const people = usePeople()
 const query = shallowRef('')
 
 const ROW_PX = 46
@@ -52,6 +55,9 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
         :placeholder="words.findPlaceholder"
       />
       <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
+      <RouterLink v-if="may(people.role, 'addResidents')" :to="{ name: 'newResident' }"
+        >Somebody new …</RouterLink
+      >
     </header>
     <DataTable
       :value="rows"

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import type { Task, TaskStatus } from '@kobrin/core'
 import { canBeAsPlanned } from '@kobrin/core'
-import { computed } from 'vue'
-import { RouterLink } from 'vue-router'
+import { computed, defineAsyncComponent } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -12,10 +12,14 @@ import { words } from '../words/en.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
+import { hasActions } from '../matters/hasActions.ts'
+import { useMatters } from '../matters/useMatters.ts'
 import DutyMark from './DutyMark.vue'
 import SayPanel from '../saying/SayPanel.vue'
 import { useRound } from './useRound.ts'
 import { useSaying } from '../saying/useSaying.ts'
+
+const MatterActions = defineAsyncComponent(() => import('../matters/MatterActions.vue'))
 
 const { residentId } = defineProps<{ residentId: string }>()
 const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: []; close: [] }>()
@@ -25,6 +29,9 @@ const record = useRecord()
 const round = useRound()
 const today = useToday()
 const teller = useTeller()
+const { mattersOf } = useMatters()
+const matters = computed(() => mattersOf(residentId))
+const router = useRouter()
 
 const saying = useSaying(
   () => residentId,
@@ -34,6 +41,10 @@ const saying = useSaying(
 /** Takes the key of an exception. False when nobody here answers to it. */
 function press(key: string): boolean {
   if (!round.mayWrite || saying.ask.value) return false
+  if (key === 'g') {
+    void router.push({ name: 'move', params: { id: residentId } })
+    return true
+  }
   const exception = saying.exceptions.value.find((one) => one.key === key)
   if (!exception) return false
   saying.choose(exception)
@@ -107,17 +118,25 @@ function under(task: Task): string {
         <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }"
           >Open the record</RouterLink
         >
+        <RouterLink v-if="round.mayWrite" class="open" :to="{ name: 'move', params: { id: residentId } }"
+          >Move …</RouterLink
+        >
       </div>
       <button type="button" class="plain close" aria-label="Close" @click="emit('close')">✕</button>
     </header>
 
-    <ul v-if="day.verdicts.length > 0" class="verdicts">
-      <li v-for="(verdict, index) in day.verdicts" :key="index" :class="verdict.severity">
+    <ul v-if="matters.length > 0" class="verdicts">
+      <li v-for="(verdict, index) in matters" :key="index" :class="verdict.severity">
         <strong>{{ sayVerdict(verdict, teller) }}</strong>
         <Because
           v-if="verdict.because.length > 0"
           :reasons="verdict.because"
           :label="sayVerdict(verdict, teller)"
+        />
+        <MatterActions
+          v-if="round.mayWrite && hasActions(verdict)"
+          :verdict="verdict"
+          :resident-id="residentId"
         />
       </li>
     </ul>
@@ -226,6 +245,7 @@ header {
 
 .open {
   display: inline-block;
+  margin-right: 14px;
   min-height: 24px;
   font-size: 14px;
 }

@@ -203,7 +203,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       @contextmenu="press.menu"
       @click="press.click"
     >
-      <h1 class="hidden-text">{{ words.walk }}: {{ round.stop?.title }}</h1>
+      <h1 class="hidden-text">{{ words.places.walk }}: {{ round.stop?.title }}</h1>
       <CrossBarrier
         v-if="gate"
         :barrier="gate.barrier"

@@ -1,7 +1,7 @@
 import type { Bay, Resident, Room } from '@kobrin/contract'
 import { may, mayRecord } from '@kobrin/contract'
-import type { About, Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
-import { asPlanned, canBeAsPlanned, isToDo, litresOf, residentDay } from '@kobrin/core'
+import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
+import { asPlanned, canBeAsPlanned, isToDo, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import type { ComputedRef } from 'vue'
 import { computed, shallowReactive, shallowRef, watch } from 'vue'
@@ -64,11 +64,6 @@ export const useRound = defineStore('round', () => {
   )
   const { stopKey, crossedTo } = useWhereabouts(() => `${people.person?.id ?? ''} ${today.day}`)
 
-  function aboutOf({ id, hatchedOn, count }: Resident): About {
-    const box = site.enclosures.get(homeOf(id) ?? '')
-    return { hatchedOn, count, litres: box ? litresOf(box) : null }
-  }
-
   function dayOf(residentId: string): ResidentDay {
     let day = days.get(residentId)
     if (!day) {
@@ -80,7 +75,6 @@ export const useRound = defineStore('round', () => {
           minute: today.minute,
           plan: site.planOf(resident),
           state: record.stateOf(residentId),
-          about: aboutOf(resident),
         })
       })
       days.set(residentId, day)

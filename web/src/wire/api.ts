@@ -53,9 +53,10 @@ async function problemOf(response: Response): Promise<ApiProblem> {
 
 export type Api = ReturnType<typeof createApi>
 
-/** The server's routes as functions. */
-export function createApi(fetch: Fetch = globalThis.fetch.bind(globalThis)) {
-  async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
+export type Call = <T>(method: string, path: string, body?: unknown) => Promise<T>
+
+export function createCall(fetch: Fetch = globalThis.fetch.bind(globalThis)): Call {
+  return async function call<T>(method: string, path: string, body?: unknown): Promise<T> {
     let response: Response
     try {
       response = await fetch(path, {
@@ -72,7 +73,11 @@ export function createApi(fetch: Fetch = globalThis.fetch.bind(globalThis)) {
     if (!response.ok) throw await problemOf(response)
     return (response.status === 204 ? undefined : await response.json()) as T
   }
+}
 
+/** The server's routes as functions. */
+export function createApi(fetch?: Fetch) {
+  const call = createCall(fetch)
   return {
     signIn: (body: SignIn) => call<Me>('POST', PATHS.session, body),
     signOut: () => call<undefined>('DELETE', PATHS.session),

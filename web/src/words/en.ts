@@ -15,7 +15,7 @@ import type { Role } from '@kobrin/contract'
 /** Every word the interface says, in plain international English. Another language is another file
  * of this shape. */
 export const words = {
-  walk: 'Walk',
+  places: { walk: 'Walk', residents: 'Residents', library: 'Library', handover: 'Handover' },
   residents: 'Residents',
   findPlaceholder: 'Name, number, species or place',
   asPlanned: 'As planned',

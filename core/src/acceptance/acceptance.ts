@@ -1,0 +1,101 @@
+import type { Box } from '../enclosure/box.ts'
+import type { Build } from '../enclosure/build.ts'
+import type { Severity } from '../entries/entry.ts'
+import type { Finding } from '../fit/fit.ts'
+import { fit } from '../fit/fit.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import type { Range } from '../sheet/range.ts'
+import type { Day } from '../time/day.ts'
+
+/** What a site has, as far as a new species asks for it. */
+export interface SiteMeans {
+  rooms: readonly { id: string; celsius: Range | null }[]
+  /** Enclosures that stand empty. */
+  free: readonly { id: string; room: string; box: Box; build: Build }[]
+  people: readonly { id: string; competences: readonly string[] }[]
+}
+
+/** One thing that has to be so before a species is taken in, and how it stands. */
+export type Condition =
+  | { about: 'room'; severity: Severity; fitting: string[]; unread: string[]; ceiling: number | null }
+  | { about: 'place'; severity: Severity; ready: string[]; nearly: { id: string; findings: Finding[] }[] }
+  | { about: 'competence'; severity: Severity; competence: string; people: string[] }
+  | { about: 'people'; severity: Severity; needs: number; has: number }
+  | { about: 'licence'; severity: Severity; reminder: string }
+
+/** The lowest temperature that harms it anywhere. */
+function ceilingOf({ targets }: Pick<Sheet, 'targets'>): number | null {
+  const ceilings = targets.flatMap(({ ceilingCelsius }) => ceilingCelsius ?? [])
+  return ceilings.length > 0 ? Math.min(...ceilings) : null
+}
+
+function roomCondition(sheet: Sheet, { rooms }: SiteMeans): Condition {
+  const ceiling = ceilingOf(sheet)
+  const unread = rooms.filter(({ celsius }) => celsius === null).map(({ id }) => id)
+  const fitting = rooms
+    .filter(({ celsius }) => celsius !== null && (ceiling === null || celsius[1] < ceiling))
+    .map(({ id }) => id)
+  const severity = fitting.length > 0 ? 'info' : unread.length > 0 ? 'watch' : 'act'
+  return { about: 'room', severity, fitting, unread, ceiling }
+}
+
+const NEARLY_SHOWN = 3
+
+function placeCondition(plan: Plan, means: SiteMeans, day: Day): Condition {
+  const celsius = new Map(means.rooms.map((room) => [room.id, room.celsius ?? undefined]))
+  const judged = means.free.map(({ id, room, box, build }) => ({
+    id,
+    findings: fit({
+      box,
+      build,
+      tenant: { sizes: {}, count: 1 },
+      housing: plan.housing,
+      light: plan.light,
+      targets: plan.targets,
+      roomCelsius: celsius.get(room),
+      sources: plan.sources,
+      day,
+    }).filter(({ severity }) => severity !== 'info'),
+  }))
+  const ready = judged.filter(({ findings }) => findings.length === 0).map(({ id }) => id)
+  const nearly = judged
+    .filter(({ findings }) => findings.length > 0)
+    .sort((a, b) => a.findings.length - b.findings.length)
+    .slice(0, NEARLY_SHOWN)
+  return { about: 'place', severity: ready.length > 0 ? 'info' : 'act', ready, nearly }
+}
+
+function competenceConditions(sheet: Sheet, { people }: SiteMeans): Condition[] {
+  const { competence, people: needs = 1 } = sheet
+  const cleared = people.filter(({ competences }) => !competence || competences.includes(competence))
+  const conditions: Condition[] = []
+  if (competence)
+    conditions.push({
+      about: 'competence',
+      severity: cleared.length > 0 ? 'info' : 'act',
+      competence,
+      people: cleared.map(({ id }) => id),
+    })
+  if (needs > 1)
+    conditions.push({
+      about: 'people',
+      severity: cleared.length >= needs ? 'info' : 'act',
+      needs,
+      has: cleared.length,
+    })
+  return conditions
+}
+
+/** Can this site keep this species? Heat, a place ready, people cleared, permission: each condition with
+ * how it stands, the gravest first. The plan is that of the stage that would come. */
+export function acceptance(sheet: Sheet, plan: Plan, means: SiteMeans, day: Day): Condition[] {
+  const conditions: Condition[] = [
+    roomCondition(sheet, means),
+    placeCondition(plan, means, day),
+    ...competenceConditions(sheet, means),
+  ]
+  if (sheet.licence) conditions.push({ about: 'licence', severity: 'watch', reminder: sheet.licence })
+  const rank = { urgent: 0, act: 1, watch: 2, info: 3 } as const
+  return conditions.sort((a, b) => rank[a.severity] - rank[b.severity])
+}

@@ -1,0 +1,11 @@
+// What is read and written at a desk, as one file: the walk carries one name for all of it.
+export { default as CalculatorsPage } from '../calculators/CalculatorsPage.vue'
+export { default as EnclosurePage } from '../enclosures/EnclosurePage.vue'
+export { default as HandoverPage } from '../handover/HandoverPage.vue'
+export { default as ComparePage } from '../library/ComparePage.vue'
+export { default as LibraryPage } from '../library/LibraryPage.vue'
+export { default as SchoolsPage } from '../library/SchoolsPage.vue'
+export { default as SheetPage } from '../library/SheetPage.vue'
+export { default as MovePage } from '../moving/MovePage.vue'
+export { default as PlanPage } from '../plans/PlanPage.vue'
+export { default as NewResidentPage } from '../residents/NewResidentPage.vue'

@@ -1,0 +1,53 @@
+import type { Ref } from 'vue'
+import { shallowRef, watch } from 'vue'
+
+/** What a server answers, asked anew whenever what it is about changes. */
+export function useAnswer<T>(ask: () => Promise<T>, about: () => unknown = () => null) {
+  const answer = shallowRef<T | null>(null) as Ref<T | null>
+  const complaint = shallowRef('')
+
+  async function again(): Promise<void> {
+    const asked = about()
+    complaint.value = ''
+    try {
+      const fresh = await ask()
+      // Somebody has gone on to another one meanwhile.
+      if (about() === asked) answer.value = fresh
+    } catch (error) {
+      complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+    }
+  }
+
+  watch(
+    about,
+    () => {
+      answer.value = null
+      void again()
+    },
+    { immediate: true },
+  )
+  return { answer, complaint, again }
+}
+
+/** Something somebody asks for once: whether it is on its way, and what was wrong with it. */
+export function useDoing() {
+  const busy = shallowRef(false)
+  const complaint = shallowRef('')
+
+  async function run(act: () => Promise<unknown>): Promise<boolean> {
+    if (busy.value) return false
+    busy.value = true
+    complaint.value = ''
+    try {
+      await act()
+      return true
+    } catch (error) {
+      complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+      return false
+    } finally {
+      busy.value = false
+    }
+  }
+
+  return { busy, complaint, run }
+}

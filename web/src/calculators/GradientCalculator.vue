@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { reachable } from '@kobrin/core'
+import { computed, reactive } from 'vue'
+import { tidy } from './tidy.ts'
+import CalculatorFrame from './CalculatorFrame.vue'
+import NumberField from './NumberField.vue'
+
+const ask = reactive({ lengthMm: 1200, bodyMm: 500, cool: 25, warm: 33, low: 26, high: 32 })
+const found = computed(() => reachable(ask.lengthMm, ask.bodyMm, ask.cool, ask.warm, [ask.low, ask.high]))
+</script>
+
+<template>
+  <CalculatorFrame
+    title="Gradient it can reach"
+    formula="On a straight line from cool to warm the middle of the animal comes no nearer to an end than half its length; the share is what of the wanted range lies between."
+  >
+    <div class="pair">
+      <NumberField v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
+      <NumberField v-model="ask.bodyMm" label="Animal" unit="mm" />
+      <NumberField v-model="ask.cool" label="Cool end" unit="°C" />
+      <NumberField v-model="ask.warm" label="Warm end" unit="°C" />
+      <NumberField v-model="ask.low" label="Wanted from" unit="°C" />
+      <NumberField v-model="ask.high" label="to" unit="°C" />
+    </div>
+    <template #answer>
+      <p v-if="found">
+        <strong>{{ tidy(found.share * 100) }} %</strong> of it: {{ tidy(found.celsius[0]) }} to
+        {{ tidy(found.celsius[1]) }} °C, {{ tidy(found.bodyLengths) }} body lengths
+      </p>
+      <p v-else>None: it is longer than the enclosure, or the ends are the wrong way round.</p>
+    </template>
+  </CalculatorFrame>
+</template>

@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { MATERIALS, mix } from '@kobrin/core'
+import { computed, reactive } from 'vue'
+import { tidy } from './tidy.ts'
+import CalculatorFrame from './CalculatorFrame.vue'
+import NumberField from './NumberField.vue'
+
+const bed = reactive({
+  lengthMm: 1200,
+  widthMm: 600,
+  depthMm: 80,
+  deepMm: 120,
+  settling: 10,
+  otherKg: 20,
+  shelfLimitKg: 120,
+})
+const parts = reactive([
+  { material: 'topsoil', parts: 3, packLitres: 20 },
+  { material: 'sand', parts: 2, packLitres: 10 },
+])
+const materials = Object.keys(MATERIALS)
+
+const made = computed(() =>
+  mix({
+    ...bed,
+    settling: bed.settling / 100,
+    parts: parts.map((part) => ({
+      ...part,
+      ...MATERIALS[part.material],
+      kgPerLitre: MATERIALS[part.material]?.kgPerLitre ?? 0,
+      waterPerLitre: MATERIALS[part.material]?.waterPerLitre ?? 0,
+    })),
+  }),
+)
+</script>
+
+<template>
+  <CalculatorFrame
+    title="Mix a floor"
+    formula="Litres = length × width × mean depth ÷ (1 − settling), shared out by parts; sold litres = litres ÷ swelling; water is what the mix holds at field capacity: damp in the hand, no drip."
+    careful="Wet soil is heavy: two people lift, and the shelf is rated for the wet weight. Hollow heavy furniture in to the bottom; it stands on the base, never on soil."
+  >
+    <div class="pair">
+      <NumberField v-model="bed.lengthMm" label="Length" unit="mm" />
+      <NumberField v-model="bed.widthMm" label="Width" unit="mm" />
+      <NumberField v-model="bed.depthMm" label="Depth, shallow end" unit="mm" />
+      <NumberField v-model="bed.deepMm" label="Deep end" unit="mm" />
+      <NumberField v-model="bed.settling" label="Settles" unit="%" />
+      <NumberField v-model="bed.otherKg" label="Everything else" unit="kg" />
+      <NumberField v-model="bed.shelfLimitKg" label="Shelf holds" unit="kg" />
+    </div>
+    <div v-for="(part, index) in parts" :key="index" class="pair">
+      <label>
+        Material
+        <select v-model="part.material" class="field">
+          <option v-for="material in materials" :key="material">{{ material }}</option>
+        </select>
+      </label>
+      <NumberField v-model="part.parts" label="Parts" />
+      <NumberField v-model="part.packLitres" label="Bag or brick" unit="l" />
+      <button
+        type="button"
+        class="plain"
+        :aria-label="`Leave out ${part.material}`"
+        @click="parts.splice(index, 1)"
+      >
+        Leave out
+      </button>
+    </div>
+    <button
+      type="button"
+      class="plain"
+      @click="parts.push({ material: 'leaf litter', parts: 1, packLitres: 10 })"
+    >
+      One more material
+    </button>
+    <template #answer>
+      <p v-if="!made">Nothing to mix: no depth, or no parts.</p>
+      <template v-else>
+        <p>
+          <strong>{{ tidy(made.looseLitres) }} l</strong> to mix for {{ tidy(made.finishedLitres) }} l
+          settled, <strong>{{ tidy(made.waterLitres) }} l</strong> water
+        </p>
+        <p v-for="(item, index) in made.items" :key="index">
+          {{ item.material }} {{ tidy(item.litres) }} l<template v-if="item.soldLitres < item.litres"
+            >, {{ tidy(item.soldLitres) }} l as sold</template
+          ><template v-if="item.packs !== null"
+            >: {{ item.packs }} of {{ parts[index]?.packLitres }} l</template
+          >
+        </p>
+        <p v-if="made.shelf" :class="{ wrong: !made.shelf.holds }">
+          Wet {{ tidy(made.wetKg) }} kg, on the shelf {{ tidy(made.shelf.loadKg) }} kg of
+          {{ made.shelf.limitKg }} kg: {{ made.shelf.holds ? 'it holds' : 'too heavy for this shelf' }}
+        </p>
+      </template>
+    </template>
+  </CalculatorFrame>
+</template>

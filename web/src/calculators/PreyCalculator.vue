@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import type { AmountRule } from '@kobrin/core'
+import { emptyState, mealAmount } from '@kobrin/core'
+import { computed, reactive } from 'vue'
+import { tidy } from './tidy.ts'
+import CalculatorFrame from './CalculatorFrame.vue'
+import NumberField from './NumberField.vue'
+
+const ask = reactive({
+  by: 'massShare' as 'massShare' | 'width',
+  grams: 1500,
+  low: 5,
+  high: 7,
+  mm: 17,
+  factor: 0.7,
+})
+const RODENTS = [
+  { size: 'pinkie', grams: 2 },
+  { size: 'fuzzy', grams: 5 },
+  { size: 'small mouse', grams: 12 },
+  { size: 'adult mouse', grams: 24 },
+  { size: 'weaned rat', grams: 40 },
+  { size: 'small rat', grams: 80 },
+  { size: 'medium rat', grams: 140 },
+]
+const INSECTS = [
+  { size: 'S', widthMm: 2 },
+  { size: 'M', widthMm: 4 },
+  { size: 'L', widthMm: 6 },
+  { size: 'XL', widthMm: 8 },
+]
+
+const meal = computed(() => {
+  const day = 0
+  const rule: AmountRule =
+    ask.by === 'massShare'
+      ? { by: 'massShare', share: [ask.low / 100, ask.high / 100], count: 1 }
+      : { by: 'width', part: 'headWidth', factor: ask.factor, count: [1, 1] }
+  const state = { ...emptyState(), sizes: { headWidth: { day, mm: ask.mm } } }
+  const weight = { grams: ask.grams, day, readings: 1, suspects: [] }
+  return mealAmount(rule, ask.by === 'massShare' ? RODENTS : INSECTS, state, undefined, weight)
+})
+</script>
+
+<template>
+  <CalculatorFrame
+    title="Prey size"
+    formula="By weight: share × body weight, the largest size not above it. By width: factor × the widest part of the head, abdomen or gap between the eyes, the widest size not above it."
+    careful="When in doubt one size smaller. Prey left alive overnight bites: take it out."
+  >
+    <label>
+      By
+      <select v-model="ask.by" class="field">
+        <option value="massShare">share of its weight</option>
+        <option value="width">a measured width</option>
+      </select>
+    </label>
+    <div v-if="ask.by === 'massShare'" class="pair">
+      <NumberField v-model="ask.grams" label="It weighs" unit="g" />
+      <NumberField v-model="ask.low" label="From" unit="%" />
+      <NumberField v-model="ask.high" label="To" unit="%" />
+    </div>
+    <div v-else class="pair">
+      <NumberField v-model="ask.mm" label="Widest part" unit="mm" />
+      <NumberField v-model="ask.factor" label="Factor" />
+    </div>
+    <template #answer>
+      <p>
+        <strong>{{ meal.size }}</strong>
+        <template v-if="meal.grams">, {{ tidy(meal.grams[0]) }}–{{ tidy(meal.grams[1]) }} g a meal</template>
+        <template v-else>, no wider than {{ tidy(ask.mm * ask.factor) }} mm</template>
+      </p>
+    </template>
+  </CalculatorFrame>
+</template>

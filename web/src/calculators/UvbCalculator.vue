@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { uvbFor } from '@kobrin/core'
+import { computed, reactive } from 'vue'
+import { tidy } from './tidy.ts'
+import CalculatorFrame from './CalculatorFrame.vue'
+import NumberField from './NumberField.vue'
+
+const ask = reactive({ lengthMm: 1200, low: 50, high: 75, near: 250, far: 400, basking: 120 })
+const tube = computed(() =>
+  uvbFor(
+    { share: [ask.low / 100, ask.high / 100], distanceMm: [ask.near, ask.far] },
+    ask.lengthMm,
+    ask.basking,
+  ),
+)
+</script>
+
+<template>
+  <CalculatorFrame
+    title="Ultraviolet tube"
+    formula="Tube = share × length of the enclosure. It hangs at the height of the basking back plus the sheet's distance."
+    careful="Read the index where it basks when you can: mesh, glass and age change it. Always shade to go to. Do not look into the tube."
+  >
+    <div class="pair">
+      <NumberField v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
+      <NumberField v-model="ask.low" label="Share from" unit="%" />
+      <NumberField v-model="ask.high" label="to" unit="%" />
+      <NumberField v-model="ask.near" label="Distance from" unit="mm" />
+      <NumberField v-model="ask.far" label="to" unit="mm" />
+      <NumberField v-model="ask.basking" label="Back of the basking animal above the base" unit="mm" />
+    </div>
+    <template #answer>
+      <p>
+        Tube <strong>{{ tidy(tube.tubeMm[0]) }}–{{ tidy(tube.tubeMm[1]) }} mm</strong> long, hung
+        <strong>{{ tidy(tube.hangsAtMm[0]) }}–{{ tidy(tube.hangsAtMm[1]) }} mm</strong> above the base
+      </p>
+    </template>
+  </CalculatorFrame>
+</template>

@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useRound } from '../walk/useRound.ts'
+import { words } from '../words/en.ts'
+import BodyShape from './BodyShape.vue'
+import { scaleOf } from './scales.ts'
+
+const { residentId } = defineProps<{ residentId: string }>()
+const site = useSite()
+const record = useRecord()
+const round = useRound()
+
+const scale = computed(() => {
+  const group = site.species.get(site.residents.get(residentId)?.sheet ?? '')?.group
+  return group ? scaleOf(group) : null
+})
+const last = computed(() => record.stateOf(residentId).condition?.score)
+const mayScore = computed(() => round.allowed({ residentId, kind: 'condition', payload: { score: 3 } }))
+const SCORES = [1, 2, 3, 4, 5] as const
+
+function score(value: number): void {
+  record.keep(
+    [{ residentId, kind: 'condition', payload: { score: value } }],
+    `${round.nameOf(residentId)}: body condition ${value}`,
+  )
+}
+</script>
+
+<template>
+  <section v-if="scale" class="block">
+    <h2>Body condition</h2>
+    <ol>
+      <li v-for="one in SCORES" :key="one" :class="{ on: last === one }">
+        <BodyShape :shape="scale.shape" :score="one" />
+        <div>
+          <strong>{{ one }} {{ words.condition[one] }}</strong>
+          <p class="quiet">{{ scale.says[one - 1] }}</p>
+        </div>
+        <button v-if="mayScore" type="button" class="plain" :aria-label="`Score ${one}`" @click="score(one)">
+          {{ one }}
+        </button>
+      </li>
+    </ol>
+    <p class="quiet">
+      What is seen and felt, not a diagnosis. From 4 up or 2 down a change of feeding is proposed.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+li {
+  display: grid;
+  grid-template-columns: 64px 1fr auto;
+  gap: 12px;
+  align-items: center;
+}
+
+.on {
+  padding-left: 6px;
+  border-left: 5px solid var(--focus);
+}
+
+.plain {
+  min-width: 44px;
+  min-height: 44px;
+}
+</style>

@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { may } from '@kobrin/contract'
+import { floorDepthMm, litresOf } from '@kobrin/core'
+import { computed, shallowRef } from 'vue'
+import { RouterLink } from 'vue-router'
+import '../app/page.css'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import { care } from '../words/care.ts'
+import { sayDate, spaced } from '../words/numbers.ts'
+import BuildForm from './BuildForm.vue'
+import FindingList from './FindingList.vue'
+import { useFit } from './useFit.ts'
+
+const { id } = defineProps<{ id: string }>()
+const site = useSite()
+const round = useRound()
+const people = usePeople()
+const today = useToday()
+const { fitOf } = useFit()
+const editing = shallowRef(false)
+
+const enclosure = computed(() => site.enclosures.get(id))
+const tenants = computed(() => [...site.residents.values()].filter((one) => round.homeOf(one.id) === id))
+const mayEdit = computed(() => may(people.role, 'editEnclosures'))
+const build = computed(() => enclosure.value?.build)
+const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
+</script>
+
+<template>
+  <main v-if="enclosure && build" class="reading">
+    <header>
+      <h1>{{ site.placeName(id) }}</h1>
+      <p class="quiet">
+        {{ spaced(enclosure.widthMm) }} × {{ spaced(enclosure.depthMm) }} ×
+        {{ spaced(enclosure.heightMm) }} mm, {{ spaced(Math.round(litresOf(enclosure))) }} l
+      </p>
+      <button v-if="mayEdit && !editing" type="button" class="plain" @click="editing = true">
+        Write down how it stands
+      </button>
+    </header>
+    <BuildForm v-if="editing" :enclosure="enclosure" @close="editing = false" />
+    <div class="columns">
+      <section v-for="resident in tenants" :key="resident.id" class="block">
+        <h2>
+          For
+          <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
+        </h2>
+        <FindingList :findings="fitOf(enclosure, resident)" />
+        <RouterLink :to="{ name: 'move', params: { id: resident.id } }"
+          >Move {{ resident.name }} …</RouterLink
+        >
+      </section>
+      <p v-if="tenants.length === 0" class="good">It stands empty.</p>
+      <section class="block">
+        <h2>As it stands</h2>
+        <dl class="facts">
+          <dt>Floor</dt>
+          <dd>
+            {{
+              build.layers.map(({ material, mm }) => `${material} ${mm} mm`).join(', ') || 'not written down'
+            }}
+            <template v-if="depth !== null && build.slopeMm">, {{ depth }} mm at the deep end</template>
+          </dd>
+          <template v-if="build.dampEnd">
+            <dt>Damp end</dt>
+            <dd>{{ build.dampEnd }}</dd>
+          </template>
+          <dt>In it</dt>
+          <dd>
+            {{
+              build.furniture
+                .map(
+                  ({ what, freeBelowMm }) =>
+                    `${care.furniture[what]}${freeBelowMm ? `, ${freeBelowMm} mm free below` : ''}`,
+                )
+                .join('; ') || 'nothing written down'
+            }}
+          </dd>
+          <template v-for="(heater, index) in build.heaters" :key="`h${index}`">
+            <dt>{{ heater.what }}</dt>
+            <dd>
+              {{ heater.watts ? `${heater.watts} W, ` : ''
+              }}{{
+                heater.thermostat
+                  ? `thermostat, probe at ${heater.probeAt ?? 'no place given'}`
+                  : 'no thermostat'
+              }}
+            </dd>
+          </template>
+          <template v-for="(lamp, index) in build.lamps" :key="`l${index}`">
+            <dt>{{ care.lamp[lamp.what] }}</dt>
+            <dd>
+              {{ lamp.lengthMm ? `${lamp.lengthMm} mm long` : '' }}
+              {{ lamp.distanceMm ? `at ${lamp.distanceMm} mm` : '' }}
+              {{ lamp.fittedOn === undefined ? '' : `since ${sayDate(lamp.fittedOn, today.day)}` }}
+            </dd>
+          </template>
+          <dt>Lock</dt>
+          <dd>{{ build.lock ? 'yes' : 'none' }}</dd>
+          <template v-if="build.meshMm">
+            <dt>Mesh</dt>
+            <dd>{{ build.meshMm }} mm</dd>
+          </template>
+          <dt>Clean-up crew</dt>
+          <dd>{{ build.crew.join(', ') || 'none' }}</dd>
+          <template v-for="part in build.parts" :key="part.what">
+            <dt>{{ part.what }}</dt>
+            <dd>{{ part.defect ?? 'whole' }}</dd>
+          </template>
+        </dl>
+      </section>
+    </div>
+  </main>
+  <main v-else class="reading"><h1>No such enclosure</h1></main>
+</template>

@@ -1,0 +1,41 @@
+import type { Enclosure, Resident } from '@kobrin/contract'
+import type { Finding, Plan } from '@kobrin/core'
+import { fit } from '@kobrin/core'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+
+/** Holds enclosures against what their residents, or those who might move in, need. */
+export function useFit() {
+  const site = useSite()
+  const record = useRecord()
+  const today = useToday()
+
+  function roomCelsius(enclosure: Enclosure) {
+    const bay = site.bays.get(enclosure.bayId)
+    return (bay && site.rooms.get(bay.roomId)?.celsius) ?? undefined
+  }
+
+  function fitOf(enclosure: Enclosure, resident: Resident, plan: Plan = site.planOf(resident)): Finding[] {
+    const state = record.stateOf(resident.id)
+    const sizes = Object.fromEntries(Object.entries(state.sizes).map(([part, { mm }]) => [part, mm]))
+    return fit({
+      box: enclosure,
+      build: enclosure.build,
+      tenant: { sizes, count: state.count?.count ?? resident.count ?? 1 },
+      housing: plan.housing,
+      light: plan.light,
+      targets: plan.targets,
+      roomCelsius: roomCelsius(enclosure),
+      sources: plan.sources,
+      day: today.day,
+    })
+  }
+
+  return { fitOf }
+}
+
+/** Whether nothing found stands in the way. */
+export function isFit(findings: readonly Finding[]): boolean {
+  return findings.every(({ severity }) => severity === 'info')
+}

@@ -1,0 +1,135 @@
+<script setup lang="ts">
+import type { PlanChange } from '@kobrin/contract'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import '../app/page.css'
+import { useAnswer } from '../app/useAnswer.ts'
+import type { Verdict } from '@kobrin/core'
+import { useMatters } from '../matters/useMatters.ts'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import { careApi } from '../wire/careApi.ts'
+import { sayVerdict } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+import { sayDay } from '../words/numbers.ts'
+import { useTeller } from '../words/useTeller.ts'
+
+const site = useSite()
+const round = useRound()
+const record = useRecord()
+const today = useToday()
+const teller = useTeller()
+const { mattersOf } = useMatters()
+const YESTERDAY = 1
+
+function isProposal(code: Verdict['what']['code']): boolean {
+  return code === 'stageReached' || code === 'condition'
+}
+
+const { answer, complaint } = useAnswer(
+  () => careApi.planChanges(today.day - YESTERDAY),
+  () => site.site,
+)
+
+const everyone = computed(() => [...site.residents.values()])
+/** What somebody has to do or decide, gravest first. */
+const open = computed(() =>
+  everyone.value
+    .flatMap((resident) =>
+      mattersOf(resident.id)
+        .filter(({ what, severity }) => severity === 'urgent' || severity === 'act' || isProposal(what.code))
+        .map((verdict) => ({ resident, verdict })),
+    )
+    .sort((a, b) => Number(b.verdict.severity === 'urgent') - Number(a.verdict.severity === 'urgent')),
+)
+const notes = computed(() =>
+  everyone.value.flatMap((resident) => {
+    const { note } = record.stateOf(resident.id)
+    return note && today.day - note.day <= YESTERDAY ? [{ resident, note }] : []
+  }),
+)
+
+function whom({ resident, sheet, kind, what }: PlanChange): string {
+  if (kind === 'enclosure') return site.placeName(what)
+  if (resident) return round.nameOf(resident)
+  return site.species.get(sheet ?? '')?.common ?? sheet ?? 'The site'
+}
+</script>
+
+<template>
+  <main class="reading">
+    <header>
+      <h1>Handover</h1>
+      <p class="quiet">What is different today, what to watch, what was said.</p>
+    </header>
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <div class="columns">
+      <section class="block">
+        <h2>Plans changed</h2>
+        <ul>
+          <li v-for="change in answer?.changes" :key="change.seq">
+            <RouterLink v-if="change.resident" :to="{ name: 'plan', params: { id: change.resident } }">{{
+              whom(change)
+            }}</RouterLink>
+            <RouterLink v-else-if="change.sheet" :to="{ name: 'sheet', params: { id: change.sheet } }">{{
+              whom(change)
+            }}</RouterLink>
+            <strong v-else>{{ whom(change) }}</strong>
+            {{ change.kind === 'enclosure' ? 'Written down anew' : change.what }}
+            <p class="quiet">
+              {{ sayDay(change.day, today.day) }} {{ today.clock(change.at) }},
+              {{ change.by === null ? 'shipped library' : site.nameOf(change.by) }}: {{ change.reason }}
+            </p>
+          </li>
+          <li v-if="answer?.changes.length === 0" class="quiet">Nothing since yesterday.</li>
+        </ul>
+      </section>
+      <section class="block">
+        <h2>Open</h2>
+        <ul>
+          <li v-for="({ resident, verdict }, index) in open" :key="index" :class="verdict.severity">
+            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
+            {{ sayVerdict(verdict, teller) }}
+            <p class="quiet">
+              {{ words.severity[verdict.severity] }} · {{ site.placeName(round.homeOf(resident.id)) }}
+            </p>
+          </li>
+          <li v-if="open.length === 0" class="quiet">Nothing open.</li>
+        </ul>
+      </section>
+      <section class="block">
+        <h2>Said for the next shift</h2>
+        <ul>
+          <li v-for="{ resident, note } in notes" :key="resident.id">
+            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
+            {{ note.text }}
+            <p class="quiet">
+              {{ sayDay(note.day, today.day) }} {{ today.clock(note.at) }}, {{ site.nameOf(note.by) }}
+            </p>
+          </li>
+          <li v-if="notes.length === 0" class="quiet">No notes.</li>
+        </ul>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.urgent {
+  padding-left: 8px;
+  border-left: 5px solid var(--late);
+}
+
+.act {
+  padding-left: 8px;
+  border-left: 6px double var(--late);
+}
+
+a {
+  display: inline-block;
+  min-height: 24px;
+  font-weight: 700;
+}
+</style>

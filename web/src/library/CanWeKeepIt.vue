@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import type { Condition, Sheet } from '@kobrin/core'
+import { acceptance, isPlan, resolvePlan } from '@kobrin/core'
+import { computed, shallowRef } from 'vue'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import { care } from '../words/care.ts'
+import { words } from '../words/en.ts'
+import { sayFinding } from '../words/fit.ts'
+
+const { sheet, schools } = defineProps<{ sheet: Sheet; schools: Record<string, string> }>()
+const site = useSite()
+const today = useToday()
+const round = useRound()
+const stage = shallowRef(sheet.stages.at(-1)?.id ?? '')
+
+const conditions = computed<Condition[]>(() => {
+  const plan = resolvePlan(sheet, { stage: stage.value, schools, day: today.day })
+  if (!isPlan(plan)) return []
+  const free = round.freePlaces.flatMap(({ id }) => {
+    const box = site.enclosures.get(id)
+    const room = box && site.bays.get(box.bayId)?.roomId
+    return box && room ? [{ id, room, box, build: box.build }] : []
+  })
+  const means = { rooms: [...site.rooms.values()], free, people: [...site.people.values()] }
+  return acceptance(sheet, plan, means, today.day)
+})
+
+const roomNames = (ids: readonly string[]) => ids.map((id) => site.rooms.get(id)?.name ?? '').join(', ')
+
+function says(condition: Condition): string {
+  switch (condition.about) {
+    case 'room': {
+      const { fitting, unread, ceiling } = condition
+      const limit = ceiling === null ? '' : ` below ${ceiling} °C all year`
+      if (fitting.length > 0) return `Heat: ${roomNames(fitting)} stay${fitting.length === 1 ? 's' : ''}${limit}.`
+      return unread.length > 0
+        ? `Heat: no room is known to stay${limit}. Not read: ${roomNames(unread)}.`
+        : `Heat: no room stays${limit}.`
+    }
+    case 'place':
+      return condition.ready.length > 0
+        ? `Space: ${condition.ready.map((id) => site.placeName(id)).join('; ')} stands ready.`
+        : 'Space: no enclosure stands ready.'
+    case 'competence':
+      return condition.people.length > 0
+        ? `Competence in ${condition.competence}: ${condition.people.map((id) => site.nameOf(id)).join(', ')}.`
+        : `Nobody here is cleared for ${condition.competence}.`
+    case 'people':
+      return `Two people at a time: ${condition.has} of ${condition.needs} are cleared.`
+    case 'licence':
+      return condition.reminder
+  }
+}
+
+const answer = computed(() => {
+  const gravest = conditions.value[0]?.severity
+  if (gravest === 'act' || gravest === 'urgent') return 'Not yet.'
+  return gravest === 'watch' ? 'Yes, when this is cleared.' : 'Yes.'
+})
+</script>
+
+<template>
+  <section class="block">
+    <h2>Can we keep this?</h2>
+    <div class="row">
+      <strong role="status">{{ answer }}</strong>
+      <label v-if="sheet.stages.length > 1" class="row no-print">
+        As
+        <select v-model="stage" class="field stage">
+          <option v-for="one in sheet.stages" :key="one.id" :value="one.id">{{ one.name }}</option>
+        </select>
+      </label>
+    </div>
+    <ul>
+      <li v-for="condition in conditions" :key="condition.about" :class="condition.severity">
+        {{ says(condition) }}
+        <ul v-if="condition.about === 'place' && condition.ready.length === 0" class="nearly">
+          <li v-for="place in condition.nearly" :key="place.id">
+            {{ site.placeName(place.id) }}:
+            {{ place.findings.map((finding) => sayFinding(finding).what).join('; ') }}
+          </li>
+        </ul>
+        <span class="hidden-text">{{ words.severity[condition.severity] }}</span>
+      </li>
+    </ul>
+    <p class="quiet">{{ care.trusted }}</p>
+  </section>
+</template>
+
+<style scoped>
+.stage {
+  width: auto;
+  min-height: 36px;
+  padding: 4px 8px;
+}
+
+.act {
+  padding-left: 8px;
+  border-left: 6px double var(--late);
+}
+
+.watch {
+  padding-left: 8px;
+  border-left: 5px dotted var(--held);
+}
+
+.info {
+  padding-left: 8px;
+  border-left: 5px solid var(--done);
+}
+
+.nearly {
+  color: var(--soft);
+  font-size: 14px;
+}
+</style>

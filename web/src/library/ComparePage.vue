@@ -1,0 +1,45 @@
+<script setup lang="ts">
+import '../app/page.css'
+import { useAnswer } from '../app/useAnswer.ts'
+import { careApi } from '../wire/careApi.ts'
+import LibraryTabs from './LibraryTabs.vue'
+import SheetBody from './SheetBody.vue'
+
+const { a, b } = defineProps<{ a: string; b: string }>()
+const { answer, complaint } = useAnswer(
+  () => Promise.all([careApi.sheet(a), careApi.sheet(b)]),
+  () => `${a} ${b}`,
+)
+</script>
+
+<template>
+  <main class="reading">
+    <header>
+      <h1>Side by side</h1>
+      <LibraryTabs />
+    </header>
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <div class="two">
+      <section v-for="{ sheet } in answer ?? []" :key="sheet.id">
+        <h2 class="tape">{{ sheet.common }}</h2>
+        <p class="quiet">
+          <i>{{ sheet.latin }}</i>
+        </p>
+        <SheetBody :sheet="sheet" class="one" />
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.two {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(420px, 100%), 1fr));
+  gap: 28px;
+}
+
+.one {
+  grid-template-columns: 1fr;
+  margin-top: 10px;
+}
+</style>

@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import type { SheetSummary } from '@kobrin/contract'
+import type { SheetGroup } from '@kobrin/core'
+import { computed, shallowRef } from 'vue'
+import { RouterLink } from 'vue-router'
+import { useAnswer } from '../app/useAnswer.ts'
+import { careApi } from '../wire/careApi.ts'
+import { care } from '../words/care.ts'
+import LibraryTabs from './LibraryTabs.vue'
+import { findSheets } from './findSheets.ts'
+
+const { answer, complaint } = useAnswer(careApi.library)
+const query = shallowRef('')
+/** Two sheets to lay side by side. */
+const picked = shallowRef<readonly string[]>([])
+
+const groups = computed(() => {
+  const found = findSheets(query.value, answer.value?.sheets ?? [])
+  const byGroup = new Map<SheetGroup, SheetSummary[]>()
+  for (const sheet of found) byGroup.set(sheet.group, [...(byGroup.get(sheet.group) ?? []), sheet])
+  return byGroup
+})
+const count = computed(() => [...groups.value.values()].reduce((sum, { length }) => sum + length, 0))
+
+function pick(id: string): void {
+  picked.value = picked.value.includes(id)
+    ? picked.value.filter((one) => one !== id)
+    : [...picked.value, id].slice(-2)
+}
+</script>
+
+<template>
+  <main class="reading">
+    <header>
+      <h1>Library</h1>
+      <LibraryTabs />
+      <input
+        v-model="query"
+        class="field narrow find"
+        type="search"
+        aria-label="Name, Latin name or group"
+        placeholder="Name, Latin name or group"
+      />
+      <p class="quiet" role="status">{{ count }} species</p>
+      <RouterLink
+        v-if="picked.length === 2"
+        class="primary side"
+        :to="{ name: 'compare', params: { a: picked[0], b: picked[1] } }"
+        >Side by side</RouterLink
+      >
+      <span v-else-if="picked.length === 1" class="quiet">Tick one more to lay them side by side.</span>
+    </header>
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <p v-else-if="!answer" class="quiet" role="status">Reading the library …</p>
+    <p v-else-if="count === 0" class="quiet">No species by that name.</p>
+    <div class="groups">
+      <section v-for="[group, sheets] in groups" :key="group" class="block">
+        <h2>{{ care.group[group] }}</h2>
+        <ul>
+          <li v-for="sheet in sheets" :key="sheet.id" class="species">
+            <label class="tick" :aria-label="`Compare ${sheet.common}`">
+              <input type="checkbox" :checked="picked.includes(sheet.id)" @change="pick(sheet.id)" />
+            </label>
+            <div>
+              <RouterLink :to="{ name: 'sheet', params: { id: sheet.id } }">{{ sheet.common }}</RouterLink>
+              <p class="quiet">
+                <i>{{ sheet.latin }}</i>
+                <template v-if="sheet.residents > 0"> · {{ sheet.residents }} here</template>
+                <template v-if="sheet.differs > 0"> · changed here</template>
+              </p>
+            </div>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.find {
+  max-width: 320px;
+}
+
+.side {
+  display: grid;
+  place-items: center;
+  text-decoration: none;
+}
+
+.groups {
+  columns: 300px;
+  column-gap: 28px;
+}
+
+.block {
+  break-inside: avoid;
+  margin-bottom: 18px;
+}
+
+.species {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+}
+
+.species a {
+  display: inline-block;
+  min-height: 24px;
+  font-weight: 700;
+}
+
+.species p {
+  font-size: 13.5px;
+}
+</style>

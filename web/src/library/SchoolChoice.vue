@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { School } from '@kobrin/core'
+import { computed, shallowRef } from 'vue'
+import { useDoing } from '../app/useAnswer.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { careApi } from '../wire/careApi.ts'
+import { words } from '../words/en.ts'
+import { may } from '@kobrin/contract'
+
+const { sheetId, school, chosen, residentId } = defineProps<{
+  sheetId: string
+  school: School
+  /** Chosen here; the sheet's default where nothing is. */
+  chosen: string | undefined
+  /** Chosen for one resident rather than for the sheet. */
+  residentId?: string
+}>()
+const emit = defineEmits<{ chosen: [] }>()
+
+const people = usePeople()
+const { busy, complaint, run } = useDoing()
+const wanted = shallowRef<string | null>(null)
+const reason = shallowRef('')
+
+const inForce = computed(() => chosen ?? school.default)
+const maySign = computed(() => may(people.role, 'signPlans'))
+const consequences = (option: School['options'][number]) => [
+  ...option.duties.map((duty) => {
+    if ('drop' in duty) return `${duty.id}: no longer`
+    const name = duty.label ?? (duty.does ? words.duty[duty.does] : duty.id)
+    return duty.cadence ? `${name}, ${words.cadence(duty.cadence)}` : `${name}: changed`
+  }),
+  ...option.targets.map(({ zone, celsius }) => `${zone}${celsius ? ` ${celsius.join('–')} °C` : ''}`),
+  ...Object.keys(option.housing ?? {}).map(() => 'enclosure'),
+  ...(option.light ? ['light'] : []),
+]
+
+async function choose(): Promise<void> {
+  const option = wanted.value
+  if (option === null) return
+  const kept = await run(() =>
+    careApi.chooseSchool({
+      sheet: sheetId,
+      school: school.id,
+      option,
+      reason: reason.value.trim(),
+      ...(residentId && { resident: residentId }),
+    }),
+  )
+  if (!kept) return
+  wanted.value = null
+  reason.value = ''
+  emit('chosen')
+}
+</script>
+
+<template>
+  <section class="block school">
+    <h3>{{ school.question }}</h3>
+    <ul>
+      <li v-for="option in school.options" :key="option.id" :class="{ on: option.id === inForce }">
+        <div class="row">
+          <strong>{{ option.name }}</strong>
+          <span v-if="option.id === inForce" class="mark">in force here</span>
+          <span v-if="option.id === school.default" class="quiet">shipped default</span>
+          <button
+            v-if="maySign && option.id !== inForce && wanted !== option.id"
+            type="button"
+            class="plain no-print"
+            :aria-label="`Choose ${option.name}: ${school.question}`"
+            @click="wanted = option.id"
+          >
+            Choose
+          </button>
+        </div>
+        <p>{{ option.reason }}</p>
+        <p v-if="consequences(option).length > 0" class="quiet">Changes: {{ consequences(option).join('; ') }}</p>
+        <form v-if="wanted === option.id" class="form no-print" @submit.prevent="choose">
+          <label>
+            Why here
+            <input v-model="reason" class="field" maxlength="400" required />
+          </label>
+          <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+          <div class="row">
+            <button type="submit" class="primary" :disabled="busy || reason.trim() === ''">
+              Choose {{ option.name }}
+            </button>
+            <button type="button" class="plain" @click="wanted = null">Leave it</button>
+          </div>
+        </form>
+      </li>
+    </ul>
+    <p v-if="school.why" class="quiet">Shipped so because: {{ school.why }}</p>
+  </section>
+</template>
+
+<style scoped>
+.on {
+  padding-left: 8px;
+  border-left: 5px solid var(--focus);
+}
+
+.mark {
+  padding: 0 6px;
+  background: var(--focus);
+  color: var(--on-focus);
+  font-size: 13px;
+}
+</style>

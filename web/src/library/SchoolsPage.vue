@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { LibrarySheet } from '@kobrin/contract'
+import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
+import '../app/page.css'
+import { useAnswer } from '../app/useAnswer.ts'
+import { careApi } from '../wire/careApi.ts'
+import LibraryTabs from './LibraryTabs.vue'
+
+const { answer, complaint } = useAnswer(async () => {
+  const { sheets } = await careApi.library()
+  return Promise.all(sheets.map(({ id }) => careApi.sheet(id)))
+})
+
+interface Sided {
+  sheet: LibrarySheet['sheet']
+  name: string
+  isOurs: boolean
+}
+
+/** Every question, with the sheets it is asked on and the side each is on. */
+const questions = computed(() => {
+  const asked = new Map<string, { reasons: Map<string, string>; sided: Sided[] }>()
+  for (const { sheet, schools } of answer.value ?? []) {
+    for (const { id, question, options, default: shipped } of sheet.schools) {
+      const entry = asked.get(question) ?? { reasons: new Map<string, string>(), sided: [] }
+      for (const { name, reason } of options) if (!entry.reasons.has(name)) entry.reasons.set(name, reason)
+      const chosen = schools[id] ?? shipped
+      const name = options.find((option) => option.id === chosen)?.name ?? chosen
+      entry.sided.push({ sheet, name, isOurs: chosen !== shipped })
+      asked.set(question, entry)
+    }
+  }
+  return [...asked].sort((one, other) => other[1].sided.length - one[1].sided.length)
+})
+</script>
+
+<template>
+  <main class="reading">
+    <header>
+      <h1>Schools</h1>
+      <LibraryTabs />
+      <p class="quiet">Where keepers disagree: every side with its reason, and which one is in force here.</p>
+    </header>
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <p v-else-if="!answer" class="quiet" role="status">Reading every sheet …</p>
+    <div class="columns">
+      <section v-for="[question, { reasons, sided }] in questions" :key="question" class="block">
+        <h2>{{ question }}</h2>
+        <ul>
+          <li v-for="[name, reason] in reasons" :key="name">
+            <strong>{{ name }}</strong> {{ reason }}
+            <p class="sheets">
+              <RouterLink
+                v-for="{ sheet, isOurs } in sided.filter((one) => one.name === name)"
+                :key="sheet.id"
+                :to="{ name: 'sheet', params: { id: sheet.id } }"
+                >{{ sheet.common }}{{ isOurs ? ' (chosen here)' : '' }}</RouterLink
+              >
+              <span v-if="!sided.some((one) => one.name === name)" class="quiet">nobody here</span>
+            </p>
+          </li>
+        </ul>
+      </section>
+    </div>
+  </main>
+</template>
+
+<style scoped>
+.sheets {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 12px;
+  font-size: 14px;
+}
+
+.sheets a {
+  min-height: 24px;
+}
+</style>

@@ -1,0 +1,250 @@
+<script setup lang="ts">
+import type { Sheet, SheetDuty } from '@kobrin/core'
+import { computed } from 'vue'
+import { care, sayHeldFloor, sayHousing } from '../words/care.ts'
+import { words } from '../words/en.ts'
+import { spaced } from '../words/numbers.ts'
+
+const { sheet } = defineProps<{ sheet: Sheet }>()
+
+function span(values: readonly number[] | undefined, unit: string): string | null {
+  if (!values) return null
+  const [low, high] = values
+  return `${low === high ? spaced(low ?? 0) : `${spaced(low ?? 0)}–${spaced(high ?? 0)}`} ${unit}`
+}
+
+function facts(pairs: readonly [string, string | null | undefined][]): [string, string][] {
+  return pairs.filter((pair): pair is [string, string] => Boolean(pair[1]))
+}
+
+const grown = computed(() => {
+  const { adult, growth, ecdysis, together } = sheet
+  const skin = Object.entries(ecdysis?.days ?? {}).map(([stage, days]): [string, string | null] => [
+    `${ecdysis?.what === 'shed' ? 'Sheds' : 'Molts'}, ${stage}`,
+    span(days, 'days'),
+  ])
+  return facts([
+    [adult?.part ? `Grown, ${words.part[adult.part]}` : 'Grown', span(adult?.mm, 'mm')],
+    ['Weight', span(adult?.grams, 'g')],
+    ['Lives', span(adult?.years, 'years')],
+    ['Grown after', span(growth?.adultDays, 'days')],
+    ['Company', together ? care.together[together.rule] : null],
+    ...skin,
+  ])
+})
+
+const breeding = computed(() => {
+  const { breeding: how } = sheet
+  if (!how) return []
+  return facts([
+    [care.bears[how.bears], span(how.clutch, 'at a time')],
+    ['Between clutches', span(how.intervalDays, 'days')],
+    ...(how.incubation ?? []).map(({ celsius, days }): [string, string | null] => [
+      `Eggs at ${celsius} °C`,
+      span(days, 'days'),
+    ]),
+    ...Object.entries(how.stageDays ?? {}).map(([stage, days]): [string, string | null] => [stage, span(days, 'days')]),
+  ])
+})
+
+const light = computed(() => {
+  const { light: lamp } = sheet
+  return facts([
+    ['Light', span(lamp?.hours, 'h')],
+    ['Light in winter', span(lamp?.winterHours, 'h')],
+    ['Tube over the length', span(lamp?.uvb?.share.map((share) => Math.round(share * 100)), '%')],
+    ['Tube to the back', span(lamp?.uvb?.distanceMm, 'mm')],
+    ['UV index', span(lamp?.uvb?.index, '')],
+  ])
+})
+
+function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
+  const name = label ?? words.duty[does]
+  const food = foods?.map(({ item, weeklyCap }) => `${item}${weeklyCap ? ` (at most ${weeklyCap} a week)` : ''}`)
+  const how =
+    amount?.by === 'count'
+      ? `, ${span(amount.count, 'a meal')}`
+      : amount?.by === 'massShare'
+        ? `, ${span(amount.share.map((share) => Math.round(share * 100)), '% of its weight')}`
+        : amount?.by === 'width'
+          ? `, no wider than ${amount.factor} × its ${words.part[amount.part]}`
+          : amount?.by === 'portion'
+            ? `, about ${amount.grams} g, follows what is left`
+            : ''
+  return `${name}: ${words.cadence(cadence)}${how}${food ? `. ${food.join(', ')}` : ''}`
+}
+
+function saysEnd(until: Sheet['stages'][number]['until']): string {
+  const ends = Object.entries(until ?? {}) as [keyof typeof words.trigger, number][]
+  return ends.map(([trigger, value]) => `${spaced(value)} ${words.trigger[trigger]}`).join(' or ')
+}
+
+const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field.split('.')[0], why])))
+</script>
+
+<template>
+  <div class="columns">
+    <section v-if="sheet.cautions.length + (sheet.licence ? 1 : 0) > 0" class="block">
+      <h2>Careful</h2>
+      <ul>
+        <li v-for="caution in sheet.cautions" :key="caution">{{ caution }}</li>
+        <li v-if="sheet.licence">{{ sheet.licence }}</li>
+        <li v-if="sheet.competence">Only for somebody cleared for {{ sheet.competence }}.</li>
+        <li v-if="sheet.people === 2">Never alone: two people.</li>
+      </ul>
+      <p class="quiet">{{ care.trusted }}</p>
+    </section>
+    <section class="block">
+      <h2>Climate</h2>
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">Zone</th>
+            <th scope="col">Day °C</th>
+            <th scope="col">Night °C</th>
+            <th scope="col">Humidity %</th>
+            <th scope="col">Never above</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="zone in sheet.targets" :key="zone.zone">
+            <th scope="row">{{ zone.zone }}</th>
+            <td>{{ zone.celsius?.join('–') ?? '' }}</td>
+            <td>{{ zone.nightCelsius?.join('–') ?? '' }}</td>
+            <td>{{ zone.humidity?.join('–') ?? '' }}</td>
+            <td class="ceiling">{{ zone.ceilingCelsius === undefined ? '' : `${zone.ceilingCelsius} °C` }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <dl class="facts">
+        <template v-for="[term, says] in light" :key="term">
+          <dt>{{ term }}</dt>
+          <dd>{{ says }}</dd>
+        </template>
+      </dl>
+      <p v-if="doubt.has('light')" class="ask">Unsure: {{ doubt.get('light') }}</p>
+    </section>
+    <section v-if="sheet.housing" class="block">
+      <h2>Enclosure, grown</h2>
+      <dl class="facts">
+        <template v-for="(value, field) in sheet.housing" :key="field">
+          <dt>{{ care.housing[field] }}</dt>
+          <dd>{{ sayHousing(field, value) }}</dd>
+        </template>
+      </dl>
+      <p v-if="doubt.has('housing')" class="ask">Unsure: {{ doubt.get('housing') }}</p>
+      <p v-if="sheet.floor">
+        Floor: {{ sheet.floor.parts.map(({ material, parts }) => `${parts} ${material}`).join(', ') }} by volume.
+        {{ sheet.floor.note }}
+      </p>
+      <p v-if="sheet.heldFloor">Old floor: {{ sayHeldFloor(sheet.heldFloor) }}</p>
+    </section>
+    <section v-for="stage in sheet.stages" :key="stage.id" class="block">
+      <h2>{{ stage.name }}</h2>
+      <ul>
+        <li v-for="duty in stage.duties" :key="duty.id">{{ saysDuty(duty) }}</li>
+      </ul>
+      <dl v-if="stage.housing" class="facts">
+        <template v-for="(value, field) in stage.housing" :key="field">
+          <dt>{{ care.housing[field] }}</dt>
+          <dd>{{ sayHousing(field, value) }}</dd>
+        </template>
+      </dl>
+      <p v-if="stage.until" class="quiet">Until {{ saysEnd(stage.until) }}.</p>
+    </section>
+    <section v-if="sheet.never.length > 0" class="block">
+      <h2>Never</h2>
+      <ul>
+        <li v-for="item in sheet.never" :key="item">{{ item }}</li>
+      </ul>
+    </section>
+    <section class="block">
+      <h2>Life</h2>
+      <dl class="facts">
+        <template v-for="[term, says] in grown" :key="term">
+          <dt>{{ term }}</dt>
+          <dd>{{ says }}</dd>
+        </template>
+      </dl>
+      <p v-if="sheet.together" class="quiet">{{ sheet.together.note }}</p>
+      <p v-if="sheet.ecdysis?.note" class="quiet">{{ sheet.ecdysis.note }}</p>
+      <p v-if="doubt.has('adult')" class="ask">Unsure: {{ doubt.get('adult') }}</p>
+    </section>
+    <section v-if="sheet.signs.length > 0" class="block">
+      <h2>Health signs</h2>
+      <ul>
+        <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
+          <strong>{{ sign.sign }}</strong>
+          <p class="quiet">{{ words.severity[sign.severity] }}. {{ sign.first }}</p>
+        </li>
+      </ul>
+      <p class="quiet">Signs, not diagnoses: who treats is the vet.</p>
+    </section>
+    <section v-if="breeding.length > 0" class="block">
+      <h2>Young</h2>
+      <dl class="facts">
+        <template v-for="[term, says] in breeding" :key="term">
+          <dt>{{ term }}</dt>
+          <dd>{{ says }}</dd>
+        </template>
+      </dl>
+      <p v-if="sheet.breeding?.caution" class="quiet">{{ sheet.breeding.caution }}</p>
+    </section>
+    <section v-if="sheet.setup" class="block">
+      <h2>Setting up</h2>
+      <ul>
+        <li v-for="item in sheet.setup.before" :key="item">Before: {{ item }}</li>
+        <li v-for="item in sheet.setup.daily" :key="item">Daily: {{ item }}</li>
+        <li v-for="item in sheet.setup.weekly" :key="item">Weekly: {{ item }}</li>
+      </ul>
+    </section>
+    <section class="block">
+      <h2>Sources</h2>
+      <ul>
+        <li v-for="source in sheet.sources" :key="source">{{ source }}</li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 4px 8px 4px 0;
+  border-bottom: 1px solid var(--line);
+  text-align: left;
+  vertical-align: top;
+}
+
+thead th {
+  color: var(--soft);
+  font-size: 13px;
+  font-weight: 400;
+}
+
+.ceiling {
+  color: var(--late);
+  font-weight: 700;
+  white-space: nowrap;
+}
+
+.urgent {
+  padding-left: 8px;
+  border-left: 5px solid var(--late);
+}
+
+.act {
+  padding-left: 8px;
+  border-left: 6px double var(--late);
+}
+
+.watch {
+  padding-left: 8px;
+  border-left: 5px dotted var(--held);
+}
+</style>

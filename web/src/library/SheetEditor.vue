@@ -1,0 +1,107 @@
+<script setup lang="ts">
+import type { SheetFault } from '@kobrin/contract'
+import { computed, shallowRef, useTemplateRef } from 'vue'
+import { useDoing } from '../app/useAnswer.ts'
+import { careApi } from '../wire/careApi.ts'
+
+const { sheetId, yaml, version } = defineProps<{ sheetId: string; yaml: string; version: number }>()
+const emit = defineEmits<{ kept: [version: number]; close: [] }>()
+
+const text = shallowRef(yaml)
+const why = shallowRef('')
+const faults = shallowRef<readonly SheetFault[]>([])
+const questions = shallowRef<readonly SheetFault[]>([])
+const overtaken = shallowRef<number | null>(null)
+const { busy, complaint, run } = useDoing()
+const area = useTemplateRef<HTMLTextAreaElement>('area')
+const changed = computed(() => text.value !== yaml)
+
+async function keep(confirmed: boolean): Promise<void> {
+  await run(async () => {
+    const answer = await careApi.keepSheet(sheetId, {
+      yaml: text.value,
+      why: why.value.trim(),
+      confirmed,
+      basedOn: overtaken.value ?? version,
+    })
+    faults.value = answer.status === 'faulty' ? answer.faults : []
+    questions.value = answer.status === 'asked' ? answer.questions : []
+    overtaken.value = answer.status === 'overtaken' ? answer.version : null
+    if (answer.status === 'kept') emit('kept', answer.version)
+  })
+}
+
+/** Puts the cursor on the line that is wrong. */
+function goTo(line: number | null): void {
+  const field = area.value
+  if (!field || line === null) return
+  const before = text.value.split('\n').slice(0, line - 1)
+  const from = before.reduce((sum, { length }) => sum + length + 1, 0)
+  const length = text.value.slice(from).indexOf('\n')
+  field.focus()
+  field.setSelectionRange(from, from + (length === -1 ? text.value.length : length))
+  field.scrollTop = Math.max(0, (line - 4) * 20)
+}
+
+async function take(event: Event): Promise<void> {
+  const file = (event.target as HTMLInputElement).files?.[0]
+  if (file) text.value = await file.text()
+}
+</script>
+
+<template>
+  <form class="form no-print" @submit.prevent="keep(false)">
+    <div class="row">
+      <h2>Edit the sheet</h2>
+      <label class="plain file">
+        Take a file
+        <input type="file" accept=".yaml,.yml,text/yaml" class="hidden-text" @change="take" />
+      </label>
+      <button type="button" class="plain" @click="emit('close')">Close</button>
+    </div>
+    <textarea ref="area" v-model="text" class="field yaml" spellcheck="false" aria-label="Care sheet as YAML" />
+    <ul v-if="faults.length > 0" class="wrong" role="alert">
+      <li v-for="(fault, index) in faults" :key="index">
+        <button v-if="fault.line !== null" type="button" class="plain" @click="goTo(fault.line)">
+          Line {{ fault.line }}
+        </button>
+        <strong>{{ fault.field }}</strong> {{ fault.says }}
+      </li>
+      <li>Version {{ version }} stays in force.</li>
+    </ul>
+    <div v-if="questions.length > 0" class="ask" role="alert">
+      <p v-for="(question, index) in questions" :key="index">{{ question.says }}</p>
+      <button type="button" class="plain" :disabled="busy" @click="keep(true)">It is meant so: keep it</button>
+    </div>
+    <p v-if="overtaken !== null" class="ask" role="alert">
+      Somebody kept version {{ overtaken }} while you wrote. Your text is still here: look at theirs first, then
+      keep yours on top.
+    </p>
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <label>
+      Why
+      <input v-model="why" class="field" maxlength="400" required placeholder="What was read or seen" />
+    </label>
+    <button type="submit" class="primary" :disabled="busy || !changed || why.trim() === ''">
+      Keep as version {{ (overtaken ?? version) + 1 }}
+    </button>
+  </form>
+</template>
+
+<style scoped>
+.yaml {
+  min-height: 440px;
+  font: 14px/20px ui-monospace, monospace;
+  white-space: pre;
+}
+
+.file {
+  display: grid;
+  place-items: center;
+  cursor: pointer;
+}
+
+.file:focus-within {
+  outline: 3px solid var(--focus);
+}
+</style>

@@ -1,0 +1,177 @@
+<script setup lang="ts">
+import type { LibrarySheet } from '@kobrin/contract'
+import { may } from '@kobrin/contract'
+import { dayFromIso } from '@kobrin/core'
+import { computed, shallowRef } from 'vue'
+import '../app/page.css'
+import { useAnswer } from '../app/useAnswer.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { careApi } from '../wire/careApi.ts'
+import { care } from '../words/care.ts'
+import { sayDate } from '../words/numbers.ts'
+import CanWeKeepIt from './CanWeKeepIt.vue'
+import LibraryTabs from './LibraryTabs.vue'
+import SchoolChoice from './SchoolChoice.vue'
+import SheetBody from './SheetBody.vue'
+import SheetEditor from './SheetEditor.vue'
+
+const { id } = defineProps<{ id: string }>()
+const people = usePeople()
+const site = useSite()
+const today = useToday()
+const { answer, complaint, again } = useAnswer<LibrarySheet>(
+  () => careApi.sheet(id),
+  () => id,
+)
+const editing = shallowRef<string | null>(null)
+const older = shallowRef<{ version: number; yaml: string } | null>(null)
+const sheet = computed(() => answer.value?.sheet)
+const mayEdit = computed(() => may(people.role, 'editSheets'))
+
+function save(name: string, text: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([text], { type: 'text/yaml' }))
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(link.href)
+}
+
+function print(as: 'sheet' | 'label'): void {
+  document.documentElement.dataset['print'] = as
+  globalThis.print()
+  delete document.documentElement.dataset['print']
+}
+
+async function read(version: number): Promise<void> {
+  older.value = { version, ...(await careApi.sheetVersion(id, version)) }
+}
+
+function told(value: unknown): string {
+  return value === undefined ? 'nothing' : JSON.stringify(value)
+}
+
+async function kept(): Promise<void> {
+  editing.value = null
+  await again()
+}
+</script>
+
+<template>
+  <main class="reading">
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <p v-else-if="!answer || !sheet" class="quiet" role="status">Reading the sheet …</p>
+    <template v-else>
+      <header class="full">
+        <h1 class="tape">{{ sheet.common }}</h1>
+        <p>
+          <i>{{ sheet.latin }}</i>
+          <span class="quiet">
+            · {{ care.group[sheet.group] }} · version {{ answer.version }}
+            <template v-if="answer.differences.length > 0"> · changed here</template>
+          </span>
+        </p>
+        <LibraryTabs />
+        <div class="row no-print">
+          <button v-if="mayEdit" type="button" class="plain" @click="editing = answer.yaml">Edit</button>
+          <button type="button" class="plain" @click="save(`${sheet.id}.yaml`, answer.yaml)">Save as YAML</button>
+          <button type="button" class="plain" @click="print('sheet')">Print</button>
+          <button type="button" class="plain" @click="print('label')">Print a label</button>
+        </div>
+      </header>
+      <SheetEditor
+        v-if="editing !== null"
+        :key="answer.version"
+        :sheet-id="sheet.id"
+        :yaml="editing"
+        :version="answer.version"
+        @kept="kept"
+        @close="editing = null"
+      />
+      <aside class="label" aria-hidden="true">
+        <strong>{{ sheet.common }}</strong> <i>{{ sheet.latin }}</i>
+        <p v-for="zone in sheet.targets" :key="zone.zone">
+          {{ zone.zone }}: {{ zone.celsius?.join('–') }}{{ zone.celsius ? ' °C' : '' }}
+          {{ zone.humidity?.join('–') }}{{ zone.humidity ? ' %' : '' }}
+          <b v-if="zone.ceilingCelsius !== undefined">never above {{ zone.ceilingCelsius }} °C</b>
+        </p>
+        <p v-if="sheet.never.length > 0">Never: {{ sheet.never.join(', ') }}</p>
+        <p v-for="caution in sheet.cautions" :key="caution">{{ caution }}</p>
+      </aside>
+      <SheetBody class="full" :sheet="sheet" />
+      <div class="columns full">
+        <CanWeKeepIt class="no-print" :sheet="sheet" :schools="answer.schools" />
+        <SchoolChoice
+          v-for="school in sheet.schools"
+          :key="school.id"
+          :sheet-id="sheet.id"
+          :school="school"
+          :chosen="answer.schools[school.id]"
+          @chosen="again"
+        />
+        <section class="block no-print">
+          <h2>History</h2>
+          <ul>
+            <li v-for="one in answer.history" :key="one.version" class="row">
+              <strong>{{ one.version }}</strong>
+              {{ sayDate(dayFromIso(one.at.slice(0, 10)), today.day) }},
+              {{ one.by === null ? 'shipped library' : site.nameOf(one.by) }}: {{ one.why }}
+              <button type="button" class="plain" @click="read(one.version)">Read version {{ one.version }}</button>
+            </li>
+          </ul>
+          <pre v-if="older" class="older" tabindex="0" :aria-label="`Version ${older.version}`">{{ older.yaml }}</pre>
+        </section>
+        <section v-if="answer.differences.length > 0" class="block no-print">
+          <h2>Against the shipped sheet</h2>
+          <ul>
+            <li v-for="one in answer.differences" :key="one.path">
+              <strong>{{ one.path }}</strong>
+              <p class="quiet">shipped {{ told(one.before) }}, here {{ told(one.after) }}</p>
+            </li>
+          </ul>
+          <button
+            v-if="mayEdit && answer.shippedYaml !== null"
+            type="button"
+            class="plain"
+            @click="editing = answer.shippedYaml"
+          >
+            Edit from the shipped text
+          </button>
+        </section>
+      </div>
+    </template>
+  </main>
+</template>
+
+<style scoped>
+.label {
+  display: none;
+}
+
+.older {
+  max-height: 360px;
+  padding: 8px;
+  overflow: auto;
+  background: var(--glass);
+  font-size: 12.5px;
+}
+</style>
+
+<style>
+@media print {
+  :root[data-print='label'] .full {
+    display: none !important;
+  }
+
+  :root[data-print='label'] .label {
+    display: block;
+    width: 90mm;
+    padding: 3mm;
+    border: 0.4mm solid #000;
+    color: #000;
+    font-size: 9pt;
+    line-height: 1.25;
+  }
+}
+</style>

@@ -1,0 +1,14 @@
+import type { Verdict } from '@kobrin/core'
+
+const CLOSED_HERE: ReadonlySet<Verdict['what']['code']> = new Set([
+  'unaccounted',
+  'vacated',
+  'floorReady',
+  'stageReached',
+  'condition',
+])
+
+/** Whether a verdict is something a person closes or decides, rather than something to know. */
+export function hasActions({ what }: Verdict): boolean {
+  return CLOSED_HERE.has(what.code)
+}

@@ -1,0 +1,30 @@
+import type { Verdict } from '@kobrin/core'
+import { litresOf, proposalsOn } from '@kobrin/core'
+import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+
+/** What the record says of somebody, with what it proposes for a person to decide. */
+export function useMatters() {
+  const site = useSite()
+  const record = useRecord()
+  const round = useRound()
+  const today = useToday()
+
+  function mattersOf(residentId: string): Verdict[] {
+    const resident = site.residents.get(residentId)
+    if (!resident) return []
+    const box = site.enclosures.get(round.homeOf(residentId) ?? '')
+    const { hatchedOn, count } = resident
+    const proposals = proposalsOn({
+      day: today.day,
+      plan: site.planOf(resident),
+      state: record.stateOf(residentId),
+      about: { hatchedOn, count, litres: box ? litresOf(box) : null },
+    })
+    return [...round.dayOf(residentId).verdicts, ...proposals]
+  }
+
+  return { mattersOf }
+}

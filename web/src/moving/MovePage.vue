@@ -1,0 +1,206 @@
+<script setup lang="ts">
+import type { Draft } from '@kobrin/core'
+import { computed, reactive, shallowRef } from 'vue'
+import { RouterLink, useRouter } from 'vue-router'
+import '../app/page.css'
+import FindingList from '../enclosures/FindingList.vue'
+import { isFit, useFit } from '../enclosures/useFit.ts'
+import { useRecord } from '../entries/useRecord.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { readNumber } from '../saying/readAnswers.ts'
+import { useRound } from '../walk/useRound.ts'
+import { care } from '../words/care.ts'
+
+const { id } = defineProps<{ id: string }>()
+const site = useSite()
+const round = useRound()
+const record = useRecord()
+const people = usePeople()
+const router = useRouter()
+const { fitOf } = useFit()
+
+const resident = computed(() => site.residents.get(id))
+const plan = computed(() => resident.value && site.planOf(resident.value))
+const from = computed(() => round.homeOf(id))
+const isColony = computed(() => resident.value?.lives === 'colony')
+const known = computed(() => record.stateOf(id).count?.count ?? resident.value?.count ?? 1)
+const needsTwo = computed(() => plan.value?.duties.some(({ people: needed }) => needed === 2) ?? false)
+
+const form = reactive({
+  why: '',
+  to: '',
+  helpers: [] as string[],
+  expected: String(known.value),
+  found: '',
+  leaves: 'toClean' as 'toClean' | 'toHold' | 'nothing',
+  floorAt: '',
+})
+const complaint = shallowRef('')
+
+/** Places that stand empty, those that fit first. */
+const places = computed(() => {
+  const one = resident.value
+  if (!one) return []
+  return round.freePlaces
+    .flatMap(({ id: place, label }) => {
+      const enclosure = site.enclosures.get(place)
+      return enclosure ? [{ id: place, label, findings: fitOf(enclosure, one) }] : []
+    })
+    .sort(
+      (a, b) =>
+        Number(isFit(b.findings)) - Number(isFit(a.findings)) || a.findings.length - b.findings.length,
+    )
+})
+const chosen = computed(() => places.value.find((place) => place.id === form.to))
+const others = computed(() =>
+  [...site.residents.values()].filter((one) => one.id !== id && round.homeOf(one.id) === from.value),
+)
+const canHelp = computed(() =>
+  [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
+)
+
+function count(typed: string): number | null {
+  if (typed.trim() === '0') return 0
+  const value = readNumber(typed)
+  return value !== null && Number.isInteger(value) ? value : null
+}
+const expected = computed(() => count(form.expected))
+const found = computed(() => (form.found.trim() === '' ? null : count(form.found)))
+const missing = computed(() =>
+  expected.value !== null && found.value !== null ? Math.max(0, expected.value - found.value) : 0,
+)
+
+function wrongWith(): string {
+  if (form.to === '') return 'Choose where to first: nothing moves in without a place ready.'
+  if (form.why.trim() === '') return 'Say why, in a word or two.'
+  if (needsTwo.value && form.helpers.length === 0) return 'This is work for two: say who helps.'
+  if (expected.value === null) return 'Count out: a whole number of animals.'
+  if (found.value === null) return 'Count in: how many are in the new place?'
+  if (form.leaves === 'toHold' && form.floorAt.trim() === '') return 'Say where the old floor is kept.'
+  return ''
+}
+
+function move(): void {
+  complaint.value = wrongWith()
+  const one = resident.value
+  if (complaint.value || !one || expected.value === null || found.value === null) return
+  const keepsFloor = form.leaves === 'toHold'
+  const moved: Draft = {
+    residentId: id,
+    kind: 'moved',
+    payload: {
+      to: form.to,
+      why: form.why.trim(),
+      ...(from.value && { from: from.value }),
+      ...(form.helpers.length > 0 && { helpers: [...form.helpers] }),
+      expected: expected.value,
+      found: found.value,
+      ...(form.leaves !== 'nothing' && { leaves: form.leaves }),
+    },
+  }
+  const held: Draft = {
+    residentId: id,
+    kind: 'floorHeld',
+    payload: { at: form.floorAt.trim(), ...(from.value && { from: from.value }) },
+  }
+  record.keep(keepsFloor ? [moved, held] : [moved], `${one.name} moved to ${site.placeName(form.to)}`)
+  void router.push({ name: 'record', params: { id } })
+}
+</script>
+
+<template>
+  <main v-if="resident && plan" class="reading">
+    <header>
+      <h1>
+        Move <span class="tape">{{ resident.name }}</span>
+      </h1>
+      <p class="quiet">now in {{ site.placeName(from) }}</p>
+    </header>
+    <form class="form narrow" @submit.prevent="move">
+      <section v-if="plan.cautions.length > 0" class="ask">
+        <h2>Before you open it</h2>
+        <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
+        <p>Catch cup or box with a lid ready, door of the room shut, hands or gloves as the barrier asks.</p>
+        <p class="quiet">{{ care.trusted }}</p>
+      </section>
+      <label
+        >Why <input v-model="form.why" class="field" maxlength="400" placeholder="Grew out of it"
+      /></label>
+      <label>
+        Where to
+        <select v-model="form.to" class="field">
+          <option value="" disabled>{{ places.length }} places stand empty</option>
+          <option v-for="place in places" :key="place.id" :value="place.id">
+            {{ place.label }}:
+            {{ isFit(place.findings) ? 'fits' : `${place.findings.length} things to mend` }}
+          </option>
+        </select>
+      </label>
+      <FindingList v-if="chosen" :findings="chosen.findings" />
+      <fieldset>
+        <legend>Who helps{{ needsTwo ? ': two people' : '' }}</legend>
+        <div class="row">
+          <label v-for="person in canHelp" :key="person.id" class="tick">
+            <input v-model="form.helpers" type="checkbox" :value="person.id" />{{ person.name }}
+          </label>
+        </div>
+      </fieldset>
+      <div class="pair">
+        <label>
+          Counted out, {{ isColony ? 'animals' : 'animal' }} expected
+          <input v-model="form.expected" class="field" inputmode="numeric" />
+        </label>
+        <label>
+          Counted in, found
+          <input v-model="form.found" class="field" inputmode="numeric" />
+        </label>
+      </div>
+      <p v-if="missing > 0" class="wrong" role="status">
+        {{ missing }} unaccounted for: this stays on the walk until somebody closes it. Look in the old floor,
+        under bowls, in the lid and on the shelf before you carry anything away.
+      </p>
+      <fieldset v-if="others.length === 0">
+        <legend>The place it leaves</legend>
+        <label class="tick"><input v-model="form.leaves" type="radio" value="toClean" /> to clean</label>
+        <label class="tick"
+          ><input v-model="form.leaves" type="radio" value="toHold" /> keep the old floor: babies and eggs may
+          hide in it</label
+        >
+        <label v-if="form.leaves === 'toHold'">
+          Where the floor is kept
+          <input
+            v-model="form.floorAt"
+            class="field"
+            maxlength="120"
+            placeholder="Larder, lowest shelf, lidded tub"
+          />
+        </label>
+        <label class="tick"
+          ><input v-model="form.leaves" type="radio" value="nothing" /> is already seen to</label
+        >
+      </fieldset>
+      <p v-else class="quiet">{{ others.map((one) => one.name).join(', ') }} stays in the old place.</p>
+      <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+      <div class="row">
+        <button type="submit" class="primary">Moved, keep it</button>
+        <RouterLink :to="{ name: 'record', params: { id } }">Leave it</RouterLink>
+      </div>
+    </form>
+  </main>
+  <main v-else class="reading"><h1>Nobody by that number</h1></main>
+</template>
+
+<style scoped>
+fieldset {
+  display: grid;
+  gap: 6px;
+  padding: 8px 12px;
+  border: 1px solid var(--line);
+}
+
+legend {
+  padding: 0 6px;
+  font-weight: 700;
+}
+</style>

@@ -1,0 +1,296 @@
+<script setup lang="ts">
+import type { SignOverride } from '@kobrin/contract'
+import { may } from '@kobrin/contract'
+import type { Duty, Override } from '@kobrin/core'
+import { dayFromIso } from '@kobrin/core'
+import { computed, reactive, shallowRef, watch } from 'vue'
+import { RouterLink } from 'vue-router'
+import '../app/page.css'
+import { useAnswer, useDoing } from '../app/useAnswer.ts'
+import NumberField from '../calculators/NumberField.vue'
+import ConditionScale from '../condition/ConditionScale.vue'
+import SchoolChoice from '../library/SchoolChoice.vue'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import type { PreviewAnswer } from '../wire/careApi.ts'
+import { careApi } from '../wire/careApi.ts'
+import { care, sayHousing } from '../words/care.ts'
+import { words } from '../words/en.ts'
+import { sayDate } from '../words/numbers.ts'
+import { saySource } from '../words/reasons.ts'
+import { useTeller } from '../words/useTeller.ts'
+import PreviewTable from './PreviewTable.vue'
+
+const { id } = defineProps<{ id: string }>()
+const site = useSite()
+const people = usePeople()
+const today = useToday()
+const teller = useTeller()
+const { busy, complaint, run } = useDoing()
+
+const resident = computed(() => site.residents.get(id))
+const plan = computed(() => resident.value && site.planOf(resident.value))
+const { answer: sources, again } = useAnswer(
+  () => careApi.planSources(id),
+  () => id,
+)
+const { answer: library } = useAnswer(
+  () => careApi.sheet(resident.value?.sheet ?? ''),
+  () => resident.value?.sheet,
+)
+const maySign = computed(() => may(people.role, 'signPlans'))
+const mayStage = computed(() => may(people.role, 'setStage'))
+const editable = computed(
+  () => plan.value?.duties.filter(({ id: duty }) => !duty.startsWith('before:')) ?? [],
+)
+
+const form = reactive({ duty: '', days: 7, tolerance: 1, grams: 0, drop: false, until: '', reason: '' })
+const preview = shallowRef<PreviewAnswer | null>(null)
+const duty = computed<Duty | undefined>(() => editable.value.find((one) => one.id === form.duty))
+
+watch(
+  () => form.duty,
+  () => {
+    const one = duty.value
+    if (one?.cadence.type === 'every')
+      Object.assign(form, { days: one.cadence.days, tolerance: one.cadence.tolerance })
+    form.grams = one?.amount?.by === 'portion' ? one.amount.grams : 0
+    form.drop = false
+    preview.value = null
+  },
+)
+
+function change(): Pick<SignOverride, 'patch' | 'until'> {
+  const one = duty.value
+  const until = form.until === '' ? {} : { until: dayFromIso(form.until) }
+  if (!one) return until
+  if (form.drop) return { patch: { id: one.id, drop: true }, ...until }
+  const { amount } = one
+  const factor = amount?.by === 'portion' && amount.grams > 0 ? form.grams / amount.grams : 1
+  return {
+    patch: {
+      id: one.id,
+      ...(one.cadence.type === 'every' && {
+        cadence: { type: 'every', days: form.days, tolerance: form.tolerance },
+      }),
+      ...(amount?.by === 'portion' &&
+        factor !== 1 && {
+          amount: { ...amount, grams: form.grams, min: amount.min * factor, max: amount.max * factor },
+        }),
+    },
+    ...until,
+  }
+}
+
+const untouched = computed(() => {
+  const one = duty.value
+  if (!one || form.drop) return !one
+  const sameCadence =
+    one.cadence.type !== 'every' ||
+    (one.cadence.days === form.days && one.cadence.tolerance === form.tolerance)
+  return sameCadence && (one.amount?.by !== 'portion' || one.amount.grams === form.grams)
+})
+
+async function look(): Promise<void> {
+  await run(async () => {
+    preview.value = await careApi.preview({ resident: id, change: change() })
+  })
+}
+
+async function refresh(): Promise<void> {
+  await Promise.all([site.load(), again()])
+}
+
+async function sign(): Promise<void> {
+  const signed = await run(async () => {
+    await careApi.signOverride({ resident: id, ...change(), reason: form.reason.trim() })
+    await refresh()
+  })
+  if (signed) Object.assign(form, { duty: '', reason: '', until: '' })
+}
+
+async function end(target: string, number: number): Promise<void> {
+  await run(async () => {
+    await careApi.endOverride({ target, number, reason: form.reason.trim() || 'Ended' })
+    await refresh()
+  })
+}
+
+async function setStage(stage: string): Promise<void> {
+  await run(async () => {
+    await careApi.setStage(id, { stage, reason: 'Set on the plan page' })
+    await refresh()
+  })
+}
+
+async function lookAtStage(stage: string): Promise<void> {
+  await run(async () => {
+    preview.value = await careApi.preview({ resident: id, stage })
+  })
+}
+
+function isOver({ until, on }: Override): boolean {
+  return (until !== undefined && until < today.day) || on > today.day
+}
+
+function saysChange({ patch, target, housing, light }: Override): string {
+  if (patch) {
+    if ('drop' in patch) return `${patch.id}: no longer`
+    return `${patch.id}: ${patch.cadence ? words.cadence(patch.cadence) : Object.keys(patch).slice(1).join(', ')}`
+  }
+  return [target && `climate, ${target.zone}`, housing && 'enclosure', light && 'light']
+    .filter(Boolean)
+    .join(', ')
+}
+</script>
+
+<template>
+  <main v-if="resident && plan" class="reading">
+    <header>
+      <h1>
+        Plan of <span class="tape">{{ resident.name }}</span>
+      </h1>
+      <p class="quiet">
+        <RouterLink :to="{ name: 'record', params: { id } }">Record</RouterLink> ·
+        <RouterLink :to="{ name: 'sheet', params: { id: resident.sheet } }">Care sheet</RouterLink>
+      </p>
+    </header>
+    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <div class="columns">
+      <section class="block">
+        <h2>In force</h2>
+        <ul>
+          <li v-for="line in plan.duties" :key="line.id">
+            <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ words.cadence(line.cadence) }}
+            <p class="quiet">{{ saySource(line.source, teller) }}</p>
+          </li>
+          <li v-for="line in plan.targets" :key="line.zone">
+            <strong>{{ line.zone }}</strong>
+            {{ line.celsius ? `${line.celsius.join('–')} °C` : '' }}
+            {{ line.humidity ? `${line.humidity.join('–')} %` : '' }}
+            {{ line.ceilingCelsius === undefined ? '' : `never above ${line.ceilingCelsius} °C` }}
+            <p v-if="line.source" class="quiet">{{ saySource(line.source, teller) }}</p>
+          </li>
+          <li v-for="(value, field) in plan.housing" :key="field">
+            <strong>{{ care.housing[field] }}</strong> {{ sayHousing(field, value) }}
+            <p v-if="plan.sources?.[field]" class="quiet">{{ saySource(plan.sources[field], teller) }}</p>
+          </li>
+        </ul>
+      </section>
+      <section class="block">
+        <h2>Change it</h2>
+        <form v-if="maySign" class="form" @submit.prevent="sign">
+          <label>
+            Which duty
+            <select v-model="form.duty" class="field">
+              <option value="" disabled>Choose one</option>
+              <option v-for="one in editable" :key="one.id" :value="one.id">
+                {{ one.label ?? words.duty[one.does] }}
+              </option>
+            </select>
+          </label>
+          <template v-if="duty">
+            <div v-if="!form.drop" class="pair">
+              <NumberField
+                v-if="duty.cadence.type === 'every'"
+                v-model="form.days"
+                label="Every"
+                unit="days"
+              />
+              <NumberField
+                v-if="duty.cadence.type === 'every'"
+                v-model="form.tolerance"
+                label="Give or take"
+                unit="days"
+              />
+              <NumberField
+                v-if="duty.amount?.by === 'portion'"
+                v-model="form.grams"
+                label="Portion"
+                unit="g"
+              />
+            </div>
+            <label class="tick"><input v-model="form.drop" type="checkbox" /> no longer for this one</label>
+            <label>Until, if it ends <input v-model="form.until" class="field" type="date" /></label>
+            <label>Why <input v-model="form.reason" class="field" maxlength="400" /></label>
+            <div class="row">
+              <button type="button" class="plain" :disabled="busy || untouched" @click="look">
+                Before and after
+              </button>
+              <button
+                type="submit"
+                class="primary"
+                :disabled="busy || untouched || form.reason.trim() === ''"
+              >
+                Sign the change
+              </button>
+            </div>
+          </template>
+        </form>
+        <p v-else class="quiet">A senior keeper signs changes to a plan.</p>
+        <PreviewTable v-if="preview" :preview="preview" />
+        <template v-if="sources && sources.overrides.length > 0">
+          <h3>Signed</h3>
+          <ul>
+            <li v-for="{ target, number, change: signed } in sources.overrides" :key="`${target} ${number}`">
+              <strong>{{ saysChange(signed) }}</strong>
+              <p class="quiet">
+                {{ target === id ? 'for this one' : 'for everyone on the sheet' }},
+                {{ site.nameOf(signed.by) }} {{ sayDate(signed.on, today.day)
+                }}{{ signed.until === undefined ? '' : ` until ${sayDate(signed.until, today.day)}` }}:
+                {{ signed.reason }}
+              </p>
+              <button
+                v-if="maySign && !isOver(signed)"
+                type="button"
+                class="plain"
+                :disabled="busy"
+                :aria-label="`End: ${saysChange(signed)}`"
+                @click="end(target, number)"
+              >
+                End it
+              </button>
+            </li>
+          </ul>
+        </template>
+        <template v-if="library">
+          <h3>Stage</h3>
+          <ul>
+            <li v-for="stage in library.sheet.stages" :key="stage.id" class="row">
+              <strong>{{ stage.name }}</strong>
+              <span v-if="stage.id === resident.stage" class="quiet">now</span>
+              <template v-else>
+                <button type="button" class="plain" :disabled="busy" @click="lookAtStage(stage.id)">
+                  Before and after {{ stage.name }}
+                </button>
+                <button
+                  v-if="mayStage"
+                  type="button"
+                  class="plain"
+                  :disabled="busy"
+                  @click="setStage(stage.id)"
+                >
+                  Confirm {{ stage.name }}
+                </button>
+              </template>
+            </li>
+          </ul>
+        </template>
+      </section>
+      <ConditionScale v-if="resident.lives === 'individual'" :resident-id="id" />
+      <template v-if="library && sources">
+        <SchoolChoice
+          v-for="school in library.sheet.schools"
+          :key="school.id"
+          :sheet-id="resident.sheet"
+          :school="school"
+          :chosen="sources.ownSchools[school.id] ?? sources.siteSchools[school.id]"
+          :resident-id="id"
+          @chosen="refresh"
+        />
+      </template>
+    </div>
+  </main>
+  <main v-else class="reading"><h1>Nobody by that number</h1></main>
+</template>

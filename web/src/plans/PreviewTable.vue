@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import type { DutyKind, Offering } from '@kobrin/core'
+import { useToday } from '../time/useToday.ts'
+import type { PreviewAnswer } from '../wire/careApi.ts'
+import { sayOffering } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+import { sayDay } from '../words/numbers.ts'
+
+/** The next days side by side; what is the same on both sides steps back. */
+const { preview } = defineProps<{ preview: PreviewAnswer }>()
+const today = useToday()
+
+interface Planned {
+  duty: string
+  does: DutyKind
+  label?: string
+  offering?: Offering
+}
+
+function says(task: Planned): string {
+  const name = task.label ?? words.duty[task.does]
+  return task.offering ? `${name}: ${sayOffering(task.offering)}` : name
+}
+
+const tasksOf = (days: PreviewAnswer['before'], day: number) =>
+  ((days.find((one) => one.day === day)?.tasks ?? []) as unknown as Planned[]).map(says)
+</script>
+
+<template>
+  <div class="scroll">
+    <table>
+      <thead>
+        <tr>
+          <th scope="col">Day</th>
+          <th scope="col">As it stands</th>
+          <th scope="col">With the change</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="{ day } in preview.before" :key="day">
+          <th scope="row">{{ sayDay(day, today.day) }}</th>
+          <td v-for="(days, side) in [preview.before, preview.after]" :key="side">
+            <p
+              v-for="task in tasksOf(days, day)"
+              :key="task"
+              :class="{
+                only: !tasksOf(side === 0 ? preview.after : preview.before, day).includes(task),
+                gone: side === 0,
+              }"
+            >
+              {{ task }}
+            </p>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.scroll {
+  overflow-x: auto;
+}
+
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+
+th,
+td {
+  padding: 4px 10px 4px 0;
+  border-bottom: 1px solid var(--line);
+  color: var(--soft);
+  font-size: 14px;
+  font-weight: 400;
+  text-align: left;
+  vertical-align: top;
+}
+
+.only {
+  color: var(--ink);
+  font-weight: 700;
+}
+
+.gone.only {
+  text-decoration: line-through;
+}
+</style>

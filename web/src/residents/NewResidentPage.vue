@@ -1,0 +1,176 @@
+<script setup lang="ts">
+import { dayFromIso, isPlan, resolvePlan } from '@kobrin/core'
+import { v7 as uuidv7 } from 'uuid'
+import { computed, reactive, shallowRef } from 'vue'
+import { useRouter } from 'vue-router'
+import '../app/page.css'
+import { useAnswer, useDoing } from '../app/useAnswer.ts'
+import FindingList from '../enclosures/FindingList.vue'
+import { isFit, useFit } from '../enclosures/useFit.ts'
+import CanWeKeepIt from '../library/CanWeKeepIt.vue'
+import { readNumber } from '../saying/readAnswers.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { useRound } from '../walk/useRound.ts'
+import { careApi } from '../wire/careApi.ts'
+
+const site = useSite()
+const round = useRound()
+const today = useToday()
+const router = useRouter()
+const { fitOf } = useFit()
+const { busy, complaint, run } = useDoing()
+const id = uuidv7()
+
+const species = computed(() => [...site.species.values()].sort((a, b) => a.common.localeCompare(b.common)))
+const form = reactive({
+  name: '',
+  sheet: species.value[0]?.id ?? '',
+  stage: '',
+  count: '',
+  sex: 'unknown' as 'male' | 'female' | 'unknown',
+  hatched: '',
+  enclosure: '',
+  comes: 'expected' as 'expected' | 'arrived',
+  from: '',
+})
+const { answer } = useAnswer(
+  () => careApi.sheet(form.sheet),
+  () => form.sheet,
+)
+const sheet = computed(() => answer.value?.sheet)
+const stage = computed(() => {
+  const stages = sheet.value?.stages ?? []
+  return stages.find((one) => one.id === form.stage)?.id ?? stages[0]?.id ?? ''
+})
+const plan = computed(() => {
+  if (!sheet.value || !answer.value) return null
+  const made = resolvePlan(sheet.value, { stage: stage.value, schools: answer.value.schools, day: today.day })
+  return isPlan(made) ? made : null
+})
+const isColony = computed(() => sheet.value?.lives === 'colony')
+const count = computed(() => (form.count.trim() === '' ? null : readNumber(form.count)))
+
+const places = computed(() => {
+  const made = plan.value
+  if (!made) return []
+  const newcomer = {
+    id: '',
+    accession: '',
+    name: '',
+    sheet: form.sheet,
+    lives: isColony.value ? ('colony' as const) : ('individual' as const),
+    count: count.value,
+    sex: form.sex,
+    hatchedOn: null,
+    barrier: null,
+    stage: stage.value,
+    plan: '',
+  }
+  return round.freePlaces
+    .flatMap(({ id: place, label }) => {
+      const enclosure = site.enclosures.get(place)
+      return enclosure ? [{ id: place, label, findings: fitOf(enclosure, newcomer, made) }] : []
+    })
+    .sort((a, b) => Number(isFit(b.findings)) - Number(isFit(a.findings)))
+})
+const chosen = computed(() => places.value.find((place) => place.id === form.enclosure))
+const wrong = shallowRef('')
+
+function wrongWith(): string {
+  if (form.name.trim() === '') return 'What is it called?'
+  if (form.enclosure === '') return 'Choose a place: nothing moves in without one ready.'
+  if (isColony.value && count.value === null) return 'About how many are they?'
+  if (form.hatched !== '' && dayFromIso(form.hatched) > today.day) return 'It cannot hatch in the future.'
+  return ''
+}
+
+async function keep(): Promise<void> {
+  wrong.value = wrongWith()
+  if (wrong.value) return
+  const kept = await run(async () => {
+    await careApi.addResident({
+      id,
+      name: form.name.trim(),
+      sheet: form.sheet,
+      stage: stage.value,
+      count: isColony.value ? count.value : null,
+      sex: isColony.value ? 'unknown' : form.sex,
+      hatchedOn: form.hatched === '' ? null : dayFromIso(form.hatched),
+      enclosure: form.enclosure,
+      comes: form.comes,
+      ...(form.from.trim() && { from: form.from.trim() }),
+    })
+    await site.load()
+  })
+  if (kept) void router.push({ name: 'record', params: { id } })
+}
+</script>
+
+<template>
+  <main class="reading">
+    <header>
+      <h1>Somebody new</h1>
+      <p class="quiet">Look at both sides first: can we keep it, and is a place ready?</p>
+    </header>
+    <div class="columns">
+      <form class="form" @submit.prevent="keep">
+        <label>
+          Species
+          <select v-model="form.sheet" class="field">
+            <option v-for="one in species" :key="one.id" :value="one.id">{{ one.common }}</option>
+          </select>
+        </label>
+        <label>Name or label <input v-model="form.name" class="field" maxlength="80" /></label>
+        <div class="pair">
+          <label>
+            Stage
+            <select
+              :value="stage"
+              class="field"
+              @change="form.stage = ($event.target as HTMLSelectElement).value"
+            >
+              <option v-for="one in sheet?.stages" :key="one.id" :value="one.id">{{ one.name }}</option>
+            </select>
+          </label>
+          <label v-if="isColony">
+            About how many
+            <input v-model="form.count" class="field" inputmode="numeric" />
+          </label>
+          <label v-else>
+            Sex
+            <select v-model="form.sex" class="field">
+              <option value="unknown">not known</option>
+              <option value="female">female</option>
+              <option value="male">male</option>
+            </select>
+          </label>
+          <label v-if="!isColony">
+            Hatched or born
+            <input v-model="form.hatched" class="field" type="date" />
+          </label>
+        </div>
+        <label>From whom <input v-model="form.from" class="field" maxlength="400" /></label>
+        <label>
+          Place
+          <select v-model="form.enclosure" class="field">
+            <option value="" disabled>{{ places.length }} places stand empty</option>
+            <option v-for="place in places" :key="place.id" :value="place.id">
+              {{ place.label }}:
+              {{ isFit(place.findings) ? 'fits' : `${place.findings.length} things to mend` }}
+            </option>
+          </select>
+        </label>
+        <FindingList v-if="chosen" :findings="chosen.findings" />
+        <label class="tick"
+          ><input v-model="form.comes" type="radio" value="expected" /> is expected: its place is on the walk
+          until it is ready</label
+        >
+        <label class="tick"><input v-model="form.comes" type="radio" value="arrived" /> is here now</label>
+        <p v-if="wrong || complaint" class="wrong" role="alert">{{ wrong || complaint }}</p>
+        <button type="submit" class="primary" :disabled="busy">Put on record</button>
+      </form>
+      <CanWeKeepIt v-if="sheet && answer" :key="sheet.id" :sheet="sheet" :schools="answer.schools" />
+    </div>
+  </main>
+</template>

@@ -1,0 +1,90 @@
+import type { Cadence, HeldFloor, SheetGroup } from '@kobrin/core'
+import { words } from './en.ts'
+
+/** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
+export const care = {
+  group: {
+    snake: 'Snakes',
+    lizard: 'Lizards',
+    tortoise: 'Tortoises',
+    frog: 'Frogs and toads',
+    salamander: 'Salamanders',
+    tarantula: 'Tarantulas',
+    scorpion: 'Scorpions',
+    whipSpider: 'Whip spiders',
+    millipede: 'Millipedes',
+    mantid: 'Mantids',
+    stickInsect: 'Stick and leaf insects',
+    cockroach: 'Cockroaches',
+    beetle: 'Beetles',
+    butterfly: 'Butterflies',
+    snail: 'Snails',
+    ant: 'Ants',
+    isopod: 'Isopods',
+    springtail: 'Springtails',
+    feeder: 'Feeder animals',
+    fish: 'Fish',
+  } satisfies Record<SheetGroup, string>,
+  together: { alone: 'Alone', pairs: 'In pairs', groups: 'In groups', colony: 'As a colony' },
+  bears: { eggs: 'Lays eggs', young: 'Bears young', splits: 'Is split' },
+  furniture: {
+    hide: 'Hide',
+    dampHide: 'Damp hide',
+    climbing: 'To climb',
+    perch: 'Perch',
+    bowl: 'Water bowl',
+    plant: 'Plant',
+    other: 'Other',
+  },
+  lamp: { uvb: 'Ultraviolet', day: 'Daylight', basking: 'Basking' },
+  housing: {
+    lengthMm: 'Length',
+    depthMm: 'Depth',
+    heightMm: 'Height',
+    times: 'Grows with it',
+    floorPerAnimalCm2: 'Floor for each',
+    floorDepthMm: 'Depth of floor',
+    freeBelowPerch: 'Free below the perch',
+    notLarger: 'Not larger than',
+    hides: 'Hides',
+    lock: 'Lock',
+    meshMm: 'Mesh',
+    climbing: 'To climb',
+    bowl: 'Water bowl',
+    crew: 'Clean-up crew',
+  } as Readonly<Record<string, string>>,
+  trusted: 'Local law, the vet and the poison centre come before anything written here.',
+} as const
+
+function range(value: unknown, unit: string): string {
+  return Array.isArray(value) ? `${value.join('–')} ${unit}` : `${String(value)} ${unit}`
+}
+
+/** A line of the housing as a keeper reads it. */
+export function sayHousing(field: string, value: unknown): string {
+  if (typeof value === 'boolean') return value ? 'yes' : 'not needed'
+  if (field === 'floorPerAnimalCm2') return range(value, 'cm²')
+  if (field === 'hides') return String(value)
+  if (field === 'times') {
+    const { part, ...sides } = value as { part: keyof typeof words.part; [side: string]: unknown }
+    const said = Object.entries(sides).map(([side, times]) => `${side} ${String(times)} ×`)
+    return `${said.join(', ')} its ${words.part[part]}`
+  }
+  if (field === 'freeBelowPerch') {
+    const { part, times } = value as { part: keyof typeof words.part; times: number[] }
+    return `${times.join('–')} × its ${words.part[part]}`
+  }
+  if (field === 'notLarger') {
+    const { litres, untilCount } = value as { litres: number; untilCount?: number }
+    return `${litres} l${untilCount === undefined ? '' : ` until there are ${untilCount}`}`
+  }
+  return range(value, 'mm')
+}
+
+export function sayCadence(cadence: Cadence): string {
+  return words.cadence(cadence)
+}
+
+export function sayHeldFloor({ days, checkEvery, hides }: HeldFloor): string {
+  return `Kept ${days} days, looked into every ${checkEvery}: it may hide ${hides}.`
+}
