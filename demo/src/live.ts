@@ -67,7 +67,9 @@ export function live(options: LifeOptions): Entry[] {
   const firstDay = now.day - days
   const kept = residents.map((resident, index) => {
     // Some were here from the start; the rest came one by one.
-    const since = index % 5 === 0 ? firstDay + chance.whole(0, Math.max(0, days - 30)) : firstDay
+    const came = index % 5 === 0 ? firstDay + chance.whole(0, Math.max(0, days - 30)) : firstDay
+    // Nobody is on record before it hatched.
+    const since = Math.min(now.day - 1, Math.max(came, resident.hatchedOn ?? came))
     const animal = newAnimal(biologyOf(resident.sheet, resident.stage), since, chance)
     return newKept(resident.id, planOf(resident, options, now.day), animal, since)
   })

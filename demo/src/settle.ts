@@ -34,9 +34,10 @@ function colonyName(sheet: Sheet, number: number): string {
   return `${CALLED[sheet.id] ?? sheet.common.split(' ')[0] ?? ''} ${letter}${round > 1 ? round : ''}`
 }
 
-function hatchDay(stand: Stand, day: number, chance: Chance): number {
+/** The young hatched this year; the grown were here, grown, before the story begins. */
+function hatchDay(stand: Stand, start: { day: number; today: number }, chance: Chance): number {
   const young = /hatchling|juvenile|nymph|caterpillars|founding/.test(stand.stage)
-  return day - (young ? chance.whole(20, 120) : chance.whole(700, 4000))
+  return young ? start.today - chance.whole(60, 320) : start.day - chance.whole(700, 4000)
 }
 
 /** Puts rooms, bays, enclosures and residents where a plan of the building says. */
@@ -71,7 +72,7 @@ export function settle(
       stage: stand.stage,
       count: stand.headcount ? chance.whole(...stand.headcount) : null,
       sex: sheet.lives === 'colony' ? 'unknown' : chance.pick(['male', 'female', 'unknown'] as const),
-      hatchedOn: sheet.lives === 'colony' ? null : hatchDay(stand, start.day, chance),
+      hatchedOn: sheet.lives === 'colony' ? null : hatchDay(stand, start, chance),
       barrier: null,
       schools: {},
     }

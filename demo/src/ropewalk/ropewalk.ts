@@ -75,18 +75,22 @@ function signedChanges(
   idOf: Readonly<Record<string, string>>,
   today: number,
 ): { target: string; change: Override }[] {
-  const stout = residents.find(({ sheet, stage }) => sheet === 'royal-python' && stage === 'adult')
-  if (!stout) return []
+  const of = (sheet: string) => residents.find((one) => one.sheet === sheet && one.stage === 'adult')?.id
+  const signed = (target: string | undefined, change: Override) => (target ? [{ target, change }] : [])
   return [
-    {
-      target: stout.id,
-      change: {
-        patch: { id: 'feed', cadence: { type: 'every', days: 18, tolerance: 2 } },
-        by: idOf['kelechi'] ?? '',
-        on: today - 60,
-        until: today + 120,
-        reason: 'Was fat; longer between meals until its condition is right.',
-      },
-    },
+    ...signed(of('royal-python'), {
+      patch: { id: 'feed', cadence: { type: 'every', days: 18, tolerance: 2 } },
+      by: idOf['kelechi'] ?? '',
+      on: today - 60,
+      until: today + 120,
+      reason: 'Was fat; longer between meals until its condition is right.',
+    }),
+    ...signed(of('leopard-gecko'), {
+      patch: { id: 'weigh', cadence: { type: 'every', days: 14, tolerance: 2 } },
+      by: idOf['tomas'] ?? '',
+      on: today - 1,
+      until: today + 60,
+      reason: 'Tail thinner than last month: weigh it every second week.',
+    }),
   ]
 }

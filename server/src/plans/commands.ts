@@ -68,7 +68,8 @@ export async function chooseSchool(db: Database, choice: ChooseSchool, author: A
   })
 }
 
-function sayChange({ patch, target, housing, light }: Override): string {
+/** What a change is about, in a few words. */
+export function sayChange({ patch, target, housing, light }: Override): string {
   const parts = [
     patch &&
       ('drop' in patch

@@ -7,6 +7,7 @@ import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { residentState } from '../entries/tables.ts'
 import { renewLibrary } from '../library/commands.ts'
+import { recordPlanChange, sayChange } from '../plans/commands.ts'
 import { hashSecret } from '../people/passphrase.ts'
 import { staff } from '../people/tables.ts'
 import * as site from '../site/tables.ts'
@@ -63,7 +64,19 @@ async function loadResidents(tx: Transaction, seed: SiteSeed): Promise<void> {
     (chunk) => tx.insert(site.resident).values(chunk),
   )
   const numbered = seed.overrides.map((row, number) => ({ ...row, number }))
-  if (numbered.length > 0) await tx.insert(site.planOverride).values(numbered)
+  if (numbered.length === 0) return
+  await tx.insert(site.planOverride).values(numbered)
+  const sheetOf = new Map(seed.residents.map(({ id, sheet }) => [id, sheet]))
+  for (const { target, change } of seed.overrides)
+    await recordPlanChange(tx, {
+      at: change.at ?? `${isoDay(change.on)}T08:00:00.000Z`,
+      day: change.on,
+      by: change.by,
+      kind: 'override',
+      ...(sheetOf.has(target) ? { resident: target, sheet: sheetOf.get(target) ?? '' } : { sheet: target }),
+      what: sayChange(change),
+      reason: change.reason,
+    })
 }
 
 function byResident(entries: readonly Entry[]): Map<string, { lastSeq: number; entries: Entry[] }> {

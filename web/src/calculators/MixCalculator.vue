@@ -36,6 +36,7 @@ const made = computed(() =>
 
 <template>
   <CalculatorFrame
+    class="tall"
     title="Mix a floor"
     formula="Litres = length × width × mean depth ÷ (1 − settling), shared out by parts; sold litres = litres ÷ swelling; water is what the mix holds at field capacity: damp in the hand, no drip."
     careful="Wet soil is heavy: two people lift, and the shelf is rated for the wet weight. Hollow heavy furniture in to the bottom; it stands on the base, never on soil."
@@ -96,3 +97,9 @@ const made = computed(() =>
     </template>
   </CalculatorFrame>
 </template>
+
+<style scoped>
+.tall {
+  grid-row: span 2;
+}
+</style>

@@ -39,7 +39,7 @@ const { answer, complaint } = useAnswer(
 }
 
 .one {
-  grid-template-columns: 1fr;
+  columns: 1;
   margin-top: 10px;
 }
 </style>

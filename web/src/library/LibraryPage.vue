@@ -18,9 +18,11 @@ const groups = computed(() => {
   const found = findSheets(query.value, answer.value?.sheets ?? [])
   const byGroup = new Map<SheetGroup, SheetSummary[]>()
   for (const sheet of found) byGroup.set(sheet.group, [...(byGroup.get(sheet.group) ?? []), sheet])
-  return byGroup
+  // In the order of the groups, not of the alphabet: snakes stand beside lizards.
+  const order = Object.keys(care.group)
+  return [...byGroup].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b))
 })
-const count = computed(() => [...groups.value.values()].reduce((sum, { length }) => sum + length, 0))
+const count = computed(() => groups.value.reduce((sum, [, { length }]) => sum + length, 0))
 
 function pick(id: string): void {
   picked.value = picked.value.includes(id)

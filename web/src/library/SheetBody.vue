@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Sheet, SheetDuty } from '@kobrin/core'
+import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
 import { computed } from 'vue'
 import { care, sayHeldFloor, sayHousing } from '../words/care.ts'
 import { words } from '../words/en.ts'
@@ -58,20 +58,31 @@ const light = computed(() => {
   ])
 })
 
+function saysAmount(amount: AmountRule): string {
+  switch (amount.by) {
+    case 'count':
+      return span(amount.count, 'a meal') ?? ''
+    case 'massShare':
+      return span(
+        amount.share.map((share) => Math.round(share * 100)),
+        '% of its weight',
+      ) ?? ''
+    case 'width':
+      return `no wider than ${amount.factor} × its ${words.part[amount.part]}`
+    case 'portion':
+      return `about ${amount.grams} g, follows what is left`
+  }
+}
+
+function sentence(text: string): string {
+  return `${text.charAt(0).toUpperCase()}${text.slice(1)}`
+}
+
 function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
   const name = label ?? words.duty[does]
   const food = foods?.map(({ item, weeklyCap }) => `${item}${weeklyCap ? ` (at most ${weeklyCap} a week)` : ''}`)
-  const how =
-    amount?.by === 'count'
-      ? `, ${span(amount.count, 'a meal')}`
-      : amount?.by === 'massShare'
-        ? `, ${span(amount.share.map((share) => Math.round(share * 100)), '% of its weight')}`
-        : amount?.by === 'width'
-          ? `, no wider than ${amount.factor} × its ${words.part[amount.part]}`
-          : amount?.by === 'portion'
-            ? `, about ${amount.grams} g, follows what is left`
-            : ''
-  return `${name}: ${words.cadence(cadence)}${how}${food ? `. ${food.join(', ')}` : ''}`
+  const offered = food ? `: ${food.join(', ')}` : ''
+  return `${name}${offered}. ${sentence(words.cadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
 }
 
 function saysEnd(until: Sheet['stages'][number]['until']): string {
@@ -83,7 +94,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
 </script>
 
 <template>
-  <div class="columns">
+  <div class="pages">
     <section v-if="sheet.cautions.length + (sheet.licence ? 1 : 0) > 0" class="block">
       <h2>Careful</h2>
       <ul>
@@ -208,6 +219,16 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
 </template>
 
 <style scoped>
+.pages {
+  columns: 340px;
+  column-gap: 28px;
+}
+
+.block {
+  margin-bottom: 18px;
+  break-inside: avoid;
+}
+
 table {
   width: 100%;
   border-collapse: collapse;

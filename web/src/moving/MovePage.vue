@@ -11,6 +11,7 @@ import { useSite } from '../site/useSite.ts'
 import { readNumber } from '../saying/readAnswers.ts'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
+import { words } from '../words/en.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
@@ -38,18 +39,26 @@ const form = reactive({
 })
 const complaint = shallowRef('')
 
-/** Places that stand empty, those that fit first. */
+/** The hygiene level it lives at now. */
+const level = computed(() => resident.value && site.placeOf(from.value, resident.value)?.barrier)
+
+/** Places that stand empty, those of its own level first, then those that fit. */
 const places = computed(() => {
   const one = resident.value
   if (!one) return []
   return round.freePlaces
     .flatMap(({ id: place, label }) => {
       const enclosure = site.enclosures.get(place)
-      return enclosure ? [{ id: place, label, findings: fitOf(enclosure, one) }] : []
+      const barrier = site.placeOf(place, one)?.barrier
+      return enclosure && barrier !== undefined
+        ? [{ id: place, label, barrier, findings: fitOf(enclosure, one) }]
+        : []
     })
     .sort(
       (a, b) =>
-        Number(isFit(b.findings)) - Number(isFit(a.findings)) || a.findings.length - b.findings.length,
+        Number(b.barrier === level.value) - Number(a.barrier === level.value) ||
+        Number(isFit(b.findings)) - Number(isFit(a.findings)) ||
+        a.findings.length - b.findings.length,
     )
 })
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
@@ -138,6 +147,11 @@ function move(): void {
         </select>
       </label>
       <FindingList v-if="chosen" :findings="chosen.findings" />
+      <p v-if="chosen && level !== undefined && chosen.barrier !== level" class="ask">
+        This crosses from {{ words.barrier[level].toLowerCase() }} to
+        {{ words.barrier[chosen.barrier].toLowerCase() }}:
+        {{ chosen.barrier < level ? 'only when it has been cleared' : 'it does not come back the same day' }}.
+      </p>
       <fieldset>
         <legend>Who helps{{ needsTwo ? ': two people' : '' }}</legend>
         <div class="row">

@@ -2,7 +2,7 @@
 import type { SignOverride } from '@kobrin/contract'
 import { may } from '@kobrin/contract'
 import type { Duty, Override } from '@kobrin/core'
-import { dayFromIso } from '@kobrin/core'
+import { dayFromIso, isBefore } from '@kobrin/core'
 import { computed, reactive, shallowRef, watch } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -10,6 +10,7 @@ import { useAnswer, useDoing } from '../app/useAnswer.ts'
 import NumberField from '../calculators/NumberField.vue'
 import ConditionScale from '../condition/ConditionScale.vue'
 import SchoolChoice from '../library/SchoolChoice.vue'
+import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -26,6 +27,7 @@ const { id } = defineProps<{ id: string }>()
 const site = useSite()
 const people = usePeople()
 const today = useToday()
+const record = useRecord()
 const teller = useTeller()
 const { busy, complaint, run } = useDoing()
 
@@ -41,9 +43,9 @@ const { answer: library } = useAnswer(
 )
 const maySign = computed(() => may(people.role, 'signPlans'))
 const mayStage = computed(() => may(people.role, 'setStage'))
-const editable = computed(
-  () => plan.value?.duties.filter(({ id: duty }) => !duty.startsWith('before:')) ?? [],
-)
+const isHere = computed(() => record.stateOf(id).arrivedOn !== null)
+/** What is asked for now: getting the place ready is behind those who are here. */
+const editable = computed(() => plan.value?.duties.filter((one) => !isBefore(one) || !isHere.value) ?? [])
 
 const form = reactive({ duty: '', days: 7, tolerance: 1, grams: 0, drop: false, until: '', reason: '' })
 const preview = shallowRef<PreviewAnswer | null>(null)
@@ -161,7 +163,7 @@ function saysChange({ patch, target, housing, light }: Override): string {
       <section class="block">
         <h2>In force</h2>
         <ul>
-          <li v-for="line in plan.duties" :key="line.id">
+          <li v-for="line in editable" :key="line.id">
             <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ words.cadence(line.cadence) }}
             <p class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>

@@ -24,6 +24,10 @@ function says(task: Planned): string {
 
 const tasksOf = (days: PreviewAnswer['before'], day: number) =>
   ((days.find((one) => one.day === day)?.tasks ?? []) as unknown as Planned[]).map(says)
+
+function isSame(day: number): boolean {
+  return tasksOf(preview.before, day).join() === tasksOf(preview.after, day).join()
+}
 </script>
 
 <template>
@@ -39,7 +43,8 @@ const tasksOf = (days: PreviewAnswer['before'], day: number) =>
       <tbody>
         <tr v-for="{ day } in preview.before" :key="day">
           <th scope="row">{{ sayDay(day, today.day) }}</th>
-          <td v-for="(days, side) in [preview.before, preview.after]" :key="side">
+          <td v-if="isSame(day)" colspan="2">{{ tasksOf(preview.before, day).length }} as before</td>
+          <td v-for="(days, side) in isSame(day) ? [] : [preview.before, preview.after]" :key="side">
             <p
               v-for="task in tasksOf(days, day)"
               :key="task"
