@@ -46,6 +46,11 @@ for (const theme of ['day', 'dim'] as const) {
     await page.getByRole('button', { name: 'Correct', exact: true }).first().click()
     await expectAccessible(page, 'correct')
     await page.keyboard.press('Escape')
+    for (const [name, ready] of DESK) {
+      await page.getByRole('link', { name, exact: true }).first().click()
+      await expect(page.getByText(ready).first()).toBeVisible()
+      await expectAccessible(page, name)
+    }
     await page.getByRole('button', { name: 'Maren O.' }).click()
     await expectAccessible(page, 'person')
     await page.getByRole('button', { name: /Sign out/ }).click()
@@ -53,6 +58,17 @@ for (const theme of ['day', 'dim'] as const) {
     await expectAccessible(page, 'sign in')
   })
 }
+
+/** The pages of the desk, each reached from the one before, and what shows that it stands. */
+const DESK = [
+  ['Plan', 'In force'],
+  ['Care sheet', 'Can we keep this?'],
+  ['Schools', 'Housed alone, or together?'],
+  ['Calculators', 'Mix a floor'],
+  ['Handover', 'Plans changed'],
+  ['Residents', 'Somebody new …'],
+  ['Somebody new …', 'Can we keep this?'],
+] as const
 
 const SCREENS = [
   { name: 'a phone', viewport: { width: 360, height: 740 }, hasTouch: true },

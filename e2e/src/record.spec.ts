@@ -66,18 +66,20 @@ test('a move is told with its reason and takes the resident along on the walk', 
   const name = (await cells.first().locator('.tape').textContent()) ?? ''
   await cells.first().locator('.tape').click()
   await page.keyboard.press('g')
-  const into = page.getByLabel('Into')
+  const into = page.getByLabel('Where to')
   const place = await into.locator('option').filter({ hasText: 'Cold bench' }).first().getAttribute('value')
   await into.selectOption(place)
   await page.getByLabel('Why').fill('Needs it cooler')
+  await page.getByLabel('Counted in').fill('1')
   await page.keyboard.press('Enter')
   await allSent()
+  await page.getByRole('button', { name: 'Show on the walk' }).click()
   await expect(
     page.getByRole('region', { name: 'Cold bench' }).locator('.tape', { hasText: name }),
   ).toBeVisible()
   await cell(name).locator('.tape').click()
   await page.keyboard.press('i')
-  await expect(page.locator('ol > li').first()).toContainText('Moved: Needs it cooler')
+  await expect(page.locator('ol > li').first()).toContainText('Moved, 1 of 1 found: Needs it cooler')
 })
 
 test('a reader sees everything and can enter nothing', async ({ keeper }) => {

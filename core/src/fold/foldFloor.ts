@@ -18,10 +18,12 @@ export function foldFloorHeld(
 export function foldFloorChecked(
   state: ResidentState,
   fact: Fact,
-  { floor, count, became }: Payload<'floorChecked'>,
+  { floor, found, count, became }: Payload<'floorChecked'>,
 ): ResidentState {
   const floors = (state.floors ?? []).map((one) =>
-    one.uid === floor ? { ...one, lastLook: markOf(fact) } : one,
+    one.uid === floor
+      ? { ...one, lastLook: markOf(fact), ...(found !== 'nothing' && { foundOn: fact.day }) }
+      : one,
   )
   const looked = floors.length > 0 ? { ...state, floors } : state
   if (became !== 'recount' || count === undefined) return looked

@@ -77,6 +77,12 @@ describe('old floor that was put aside', () => {
     expect(replay([...history, counted, found]).count?.count).toBe(209)
   })
 
+  it('is kept as long again when something lived in it', () => {
+    const found = entryOn(40, 'floorChecked', { floor: held.uid, found: 'eggs' })
+    expect(codes(dayOf([...history, found], 81, plan))).not.toContain('floorReady')
+    expect(codes(dayOf([...history, found], 82, plan))).toContain('floorReady')
+  })
+
   it('says when it may go, and is gone when released', () => {
     expect(codes(dayOf(history, 44, plan))).not.toContain('floorReady')
     expect(codes(dayOf(history, 45, plan))).toContain('floorReady')

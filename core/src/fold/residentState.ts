@@ -74,6 +74,8 @@ export const KeptFloor = z.strictObject({
   ...Mark.shape,
   place: z.string(),
   lastLook: Mark.nullable(),
+  /** The last day on which something alive was found in it. */
+  foundOn: day.optional(),
 })
 export type KeptFloor = z.infer<typeof KeptFloor>
 

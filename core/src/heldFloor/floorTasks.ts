@@ -19,9 +19,9 @@ export function floorRule(plan: Plan): HeldFloor {
   return plan.heldFloor ?? USUAL
 }
 
-/** The day old floor may be thrown away. */
+/** The day old floor may be thrown away: where something lived in it, the time runs anew from then. */
 export function releasedFrom(floor: KeptFloor, plan: Plan): Day {
-  return floor.day + floorRule(plan).days
+  return (floor.foundOn ?? floor.day) + floorRule(plan).days
 }
 
 function floorTask(floor: KeptFloor, plan: Plan, day: Day): Task {

@@ -25,7 +25,7 @@ const resident = computed(() => site.residents.get(id))
 const plan = computed(() => resident.value && site.planOf(resident.value))
 const from = computed(() => round.homeOf(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
-const known = computed(() => record.stateOf(id).count?.count ?? resident.value?.count ?? 1)
+const known = computed(() => round.countOf(id) ?? 1)
 const needsTwo = computed(() => plan.value?.duties.some(({ people: needed }) => needed === 2) ?? false)
 
 const form = reactive({

@@ -55,12 +55,13 @@ const about = computed(() => {
   const one = resident.value
   if (!one) return ''
   const arrived = facts.value.find(({ kind }) => kind === 'arrived')
+  const count = round.countOf(id)
   const bits = [
     species.value?.common,
     species.value?.latin,
     one.lives === 'colony'
-      ? one.count
-        ? `about ${one.count}`
+      ? count
+        ? `about ${count}`
         : ''
       : one.sex === 'unknown'
         ? 'sex unknown'

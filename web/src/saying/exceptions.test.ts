@@ -1,5 +1,5 @@
 import type { Draft, SheetGroup } from '@kobrin/core'
-import { payloads, residentDay, SheetGroup as Groups } from '@kobrin/core'
+import { emptyState, payloads, residentDay, SheetGroup as Groups } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { KEYS } from '../walk/keys.ts'
 import { dutyOf, entryOn, FEED, planOf, stateOf, TODAY } from '../testing/residents.ts'
@@ -21,7 +21,13 @@ function exceptionsOf(
   entries = [entryOn(TODAY - 5, { kind: 'sighted', payload: { seen: true } })],
 ) {
   const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state: stateOf(...entries) })
-  return exceptionsFor({ residentId: 'tamsin', group, day, today: TODAY, floors: FLOORS })
+  return exceptionsFor({
+    residentId: 'tamsin',
+    group,
+    day,
+    today: TODAY,
+    state: { ...emptyState(), floors: FLOORS },
+  })
 }
 
 /** Every entry an ask can lead to, with its fields as they stand. */

@@ -1,5 +1,6 @@
-import type { KeptFloor, ResidentDay, SheetGroup } from '@kobrin/core'
+import type { ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
 import type { Exception } from './ask.ts'
+import { arrivalException } from './arrivalException.ts'
 import { careExceptions } from './careExceptions.ts'
 import { feedingExceptions } from './feedingExceptions.ts'
 import { holdExceptions } from './holdExceptions.ts'
@@ -11,11 +12,13 @@ export interface ExceptionsFor {
   group: SheetGroup
   day: ResidentDay
   today: number
-  floors: readonly KeptFloor[]
+  state: Pick<ResidentState, 'floors' | 'expectedOn' | 'arrivedOn' | 'place'>
 }
 
 /** Everything that can be said about a resident besides "as planned", each on one key. */
-export function exceptionsFor({ residentId, group, day, today, floors }: ExceptionsFor): Exception[] {
+export function exceptionsFor({ residentId, group, day, today, state }: ExceptionsFor): Exception[] {
+  if (state.expectedOn !== undefined && state.arrivedOn === null && state.place)
+    return [arrivalException(residentId, state.place.enclosure)]
   const [weigh, ...care] = careExceptions(residentId, group, day)
   return [
     ...feedingExceptions(residentId, day),
@@ -23,6 +26,6 @@ export function exceptionsFor({ residentId, group, day, today, floors }: Excepti
     skinException(residentId, group),
     ...care,
     ...holdExceptions(residentId, day, today),
-    ...countExceptions(residentId, floors),
+    ...countExceptions(residentId, state.floors ?? []),
   ]
 }

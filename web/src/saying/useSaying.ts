@@ -48,7 +48,7 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
       group: site.species.get(one.sheet)?.group ?? 'lizard',
       day: round.dayOf(one.id),
       today: today.day,
-      floors: record.stateOf(one.id).floors ?? [],
+      state: record.stateOf(one.id),
     })
     return all.filter((exception) => round.allowed(sampleOf(exception.ask)))
   })

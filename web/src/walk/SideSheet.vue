@@ -74,14 +74,9 @@ const lately = computed(() => [...record.recent(residentId)].reverse().slice(0, 
 const about = computed(() => {
   const one = resident.value
   if (!one) return ''
+  const count = round.countOf(residentId)
   const head =
-    one.lives === 'colony'
-      ? one.count
-        ? `about ${one.count}`
-        : 'colony'
-      : one.sex === 'unknown'
-        ? ''
-        : one.sex
+    one.lives === 'colony' ? (count ? `about ${count}` : 'colony') : one.sex === 'unknown' ? '' : one.sex
   const weight = day.value.weight ? sayGrams(day.value.weight.grams) : ''
   return [species.value?.common, head, one.accession, weight].filter(Boolean).join(' · ')
 })

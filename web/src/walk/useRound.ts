@@ -190,6 +190,11 @@ export const useRound = defineStore('round', () => {
     return site.residents.get(residentId)?.name ?? ''
   }
 
+  /** Animals in a colony: as last counted, else as the register has it. */
+  function countOf(residentId: string): number | null {
+    return record.stateOf(residentId).count?.count ?? site.residents.get(residentId)?.count ?? null
+  }
+
   const mayWrite = computed(() => may(people.role, 'writeEntries'))
 
   function allowed(draft: Draft): boolean {
@@ -253,6 +258,7 @@ export const useRound = defineStore('round', () => {
     dayOf,
     progress,
     nameOf,
+    countOf,
     canTouch,
     touch,
     touchAll,

@@ -1,4 +1,5 @@
 import type { Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
+import { isBefore } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
 import type { Teller } from './reasons.ts'
@@ -92,6 +93,8 @@ export function sayCell(resident: ResidentDay, teller: Teller): { text: string; 
   if (hold) return { text: sayHold(hold, teller.today), tone: 'held' }
   const watch = verdicts.find(({ severity }) => severity === 'watch')
   if (watch) return { text: sayVerdict(watch, teller), tone: 'watch' }
+  if (tasks.length > 0 && tasks.every(({ duty }) => isBefore(duty)))
+    return { text: 'Expected. Its place is made ready.', tone: 'plain' }
   const toDo = tasks.filter(({ status }) => status === 'due' || status === 'late')
   const first =
     toDo.find(({ duty }) => duty.does === 'feed') ?? toDo.find(({ duty }) => duty.does === 'weigh') ?? toDo[0]
