@@ -63,3 +63,94 @@ describe('answering', () => {
     expect(names).toContain('walk')
   })
 })
+
+const size = { widthMm: 600, depthMm: 400, heightMm: 400 }
+const sheet = {
+  id: 'gecko',
+  common: 'Gecko',
+  latin: 'Gekko gekko',
+  group: 'lizard',
+  lives: 'individual',
+  stages: [{ id: 'adult', name: 'Adult', duties: plan.duties.map(({ source: _, ...duty }) => duty) }],
+  targets: [{ zone: 'warm', celsius: [28, 31], ceilingCelsius: 35 }],
+  sources: ['common husbandry practice'],
+}
+const ASKED: Record<string, [asked: object, told: object]> = {
+  plan: [
+    { sheet, stage: 'adult', day: 20_500 },
+    { stage: 'adult', targets: [{ zone: 'warm' }] },
+  ],
+  fit: [
+    { box: size, housing: { lengthMm: 900, lock: true }, day: 20_500 },
+    { fits: false, findings: [{ code: 'short', needs: 900, has: 600 }, { code: 'noLock' }] },
+  ],
+  mix: [
+    { lengthMm: 1000, widthMm: 500, depthMm: 100, parts: [{ material: 'sand', parts: 1 }], shelfLimitKg: 60 },
+    { finishedLitres: 50, dryKg: 75, shelf: { holds: false } },
+  ],
+  'prey-size': [
+    {
+      amount: { by: 'massShare', share: [0.05, 0.07] },
+      sizes: [
+        { size: 'small', grams: 80 },
+        { size: 'medium', grams: 140 },
+      ],
+      grams: 1500,
+    },
+    { size: 'small', grams: [75, expect.closeTo(105)] },
+  ],
+  'day-length': [
+    { startDay: 100, summerHours: 14, winterHours: 8, stepHours: 2, everyDays: 7, restDays: 60, ask: [100] },
+    { warmFrom: 174, on: [{ day: 100, hours: 12, onMinute: 420, offMinute: 1140 }] },
+  ],
+  dilution: [
+    { by: 'percent', stockPercent: 10, targetPercent: 1, totalMl: 1000 },
+    { stockMl: 100, waterMl: 900 },
+  ],
+}
+
+describe.each(Object.entries(ASKED))('compute %s', (name, [asked, told]) => {
+  it('answers as its own schema says', () => {
+    const answered: unknown = JSON.parse(answer(named(name), JSON.stringify(asked)))
+    expect(named(name).output.safeParse(answered).error).toBeUndefined()
+    expect(answered).toMatchObject(told)
+  })
+
+  it('names the field that cannot be read', () => {
+    expect(() => answer(named(name), '{}')).toThrow(BadInput)
+  })
+})
+
+describe('what can be read and not answered is refused with its reason', () => {
+  it.each([
+    ['plan', { sheet, stage: 'egg', day: 1 }, /no stage "egg"/],
+    [
+      'plan',
+      {
+        sheet: { ...sheet, targets: [{ zone: 'warm', celsius: [28, 36], ceilingCelsius: 35 }] },
+        stage: 'adult',
+        day: 1,
+      },
+      /is not above the 36 °C/,
+    ],
+    ['mix', { lengthMm: 1, widthMm: 1, depthMm: 1, parts: [{ material: 'lava', parts: 1 }] }, /lava/],
+    [
+      'prey-size',
+      { amount: { by: 'massShare', share: [0.1, 0.1] }, sizes: [{ size: 'S', grams: 1 }] },
+      /weight/,
+    ],
+    [
+      'day-length',
+      { startDay: 1, summerHours: 8, winterHours: 14, stepHours: 1, everyDays: 7 },
+      /shorter than the summer day/,
+    ],
+    ['dilution', { by: 'percent', stockPercent: 1, targetPercent: 5, totalMl: 10 }, /no such dilution/],
+  ])('%s %#', (name, asked, reason) => {
+    const told = JSON.parse(answer(named(name), JSON.stringify(asked))) as {
+      refused: boolean
+      reason: string
+    }
+    expect(told.refused).toBe(true)
+    expect(told.reason).toMatch(reason)
+  })
+})

@@ -107,7 +107,9 @@ describe('somebody who is expected', () => {
   const expected = entryOn(0, 'expected', { enclosure: HERE })
 
   it('asks only for its place to be made ready', () => {
-    expect(dayOf([expected], 0, plan).tasks.map(({ duty }) => duty.id)).toEqual(['before:1'])
+    const { tasks, holds } = dayOf([expected], 0, plan)
+    expect(tasks.map(({ duty }) => duty.id)).toEqual(['before:1'])
+    expect(holds).toEqual([])
   })
 
   it('asks for its care once it is here', () => {

@@ -223,18 +223,18 @@ export interface ResidentDayInput {
 }
 
 /** Before it comes only the place is made ready; afterwards that is behind it. */
-function isAsked(duty: Duty, state: ResidentState): boolean {
-  const coming = state.expectedOn !== undefined && state.arrivedOn === null
-  return coming === isBefore(duty)
+function isComing({ expectedOn, arrivedOn }: ResidentState): boolean {
+  return expectedOn !== undefined && arrivedOn === null
 }
 
 /** What one resident needs on a day, what is held and why, and what its record says is wrong. */
 export function residentDay({ day, minute, plan, state }: ResidentDayInput): ResidentDay {
   const weight = weightLevel(state.weights, plan.weighing)
-  const holds = holdsOn(day, state, plan, weight?.grams ?? null)
+  const coming = isComing(state)
+  const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, state, holds, weight }
   const tasks: Task[] = []
-  for (const duty of plan.duties) if (isAsked(duty, state)) tasks.push(taskOf(duty, today))
+  for (const duty of plan.duties) if (isBefore(duty) === coming) tasks.push(taskOf(duty, today))
   if (state.floors) tasks.push(...floorTasks(state, plan, day))
   return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight }), weight }
 }

@@ -121,6 +121,7 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
     seen: 0.99,
     skin: { every: 17, spread: 3, signDays: 2, sign: 'premolt', ends: 'molted', hardens: 2 },
   },
+  'land-snail/adult': { adultGrams: 190, youngGrams: 130, growthPerDay: 0.002, appetite: 0.94, seen: 0.93 },
   'asian-forest-scorpion/adult': { appetite: 0.85, seen: 0.9 },
   'whip-spider/group': { appetite: 0.9, seen: 0.94 },
   'giant-millipede/adult': { appetite: 0.96, seen: 0.85 },

@@ -1,10 +1,10 @@
+import type { Component } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
+import type * as Desk from './desk.ts'
 import WalkPage from '../walk/WalkPage.vue'
 
-type Desk = typeof import('./desk.ts')
-
-function desk(page: keyof Desk) {
-  return async () => (await import('./desk.ts'))[page]
+function desk(page: keyof typeof Desk) {
+  return async (): Promise<Component> => (await import('./desk.ts'))[page] as Component
 }
 
 // The walk is the first thing anybody opens; the rest comes when it is asked for.

@@ -5,8 +5,17 @@ import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import NumberField from './NumberField.vue'
 
-const ask = reactive({
-  by: 'percent' as 'percent' | 'parts' | 'weight' | 'volume',
+interface Asked {
+  by: 'percent' | 'parts' | 'weight' | 'volume'
+  stock: number
+  target: number
+  one: number
+  other: number
+  total: number
+}
+
+const ask = reactive<Asked>({
+  by: 'percent',
   stock: 10,
   target: 1,
   one: 1,

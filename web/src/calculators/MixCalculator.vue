@@ -5,19 +5,27 @@ import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import NumberField from './NumberField.vue'
 
+const { box, recipe } = defineProps<{
+  /** Starts from an enclosure and a sheet's recipe where it stands beside them. */
+  box?: { widthMm: number; depthMm: number }
+  recipe?: readonly { material: string; parts: number }[] | undefined
+}>()
+
 const bed = reactive({
-  lengthMm: 1200,
-  widthMm: 600,
+  lengthMm: box?.widthMm ?? 1200,
+  widthMm: box?.depthMm ?? 600,
   depthMm: 80,
   deepMm: 120,
   settling: 10,
   otherKg: 20,
   shelfLimitKg: 120,
 })
-const parts = reactive([
-  { material: 'topsoil', parts: 3, packLitres: 20 },
-  { material: 'sand', parts: 2, packLitres: 10 },
-])
+const PACK_LITRES = 20
+const USUAL = [
+  { material: 'topsoil', parts: 3 },
+  { material: 'sand', parts: 2 },
+]
+const parts = reactive((recipe ?? USUAL).map((part) => ({ ...part, packLitres: PACK_LITRES })))
 const materials = Object.keys(MATERIALS)
 
 const made = computed(() =>

@@ -6,8 +6,17 @@ import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import NumberField from './NumberField.vue'
 
-const ask = reactive({
-  by: 'massShare' as 'massShare' | 'width',
+interface Asked {
+  by: 'massShare' | 'width'
+  grams: number
+  low: number
+  high: number
+  mm: number
+  factor: number
+}
+
+const ask = reactive<Asked>({
+  by: 'massShare',
   grams: 1500,
   low: 5,
   high: 7,

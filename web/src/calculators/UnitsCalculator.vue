@@ -6,7 +6,7 @@ import { spaced } from '../words/numbers.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import NumberField from './NumberField.vue'
 
-const ask = reactive({ value: 85, from: '°F' as Unit })
+const ask = reactive<{ value: number; from: Unit }>({ value: 85, from: '°F' })
 const others = computed(() => {
   const family = Object.values(UNITS).find((units) => units.includes(ask.from)) ?? []
   return family

@@ -1,11 +1,15 @@
 <script setup lang="ts">
+import type { Light } from '@kobrin/core'
 import { uvbFor } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import NumberField from './NumberField.vue'
 
-const ask = reactive({ lengthMm: 1200, low: 50, high: 75, near: 250, far: 400, basking: 120 })
+const { lengthMm = 1200, uvb } = defineProps<{ lengthMm?: number; uvb?: NonNullable<Light['uvb']> }>()
+const [low = 0.5, high = 0.75] = uvb?.share ?? []
+const [near = 250, far = 400] = uvb?.distanceMm ?? []
+const ask = reactive({ lengthMm, low: low * 100, high: high * 100, near, far, basking: 120 })
 const tube = computed(() =>
   uvbFor(
     { share: [ask.low / 100, ask.high / 100], distanceMm: [ask.near, ask.far] },

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
-import { floorDepthMm, litresOf } from '@kobrin/core'
+import { floorDepthMm, litresOf, MATERIALS } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
+import MixCalculator from '../calculators/MixCalculator.vue'
+import UvbCalculator from '../calculators/UvbCalculator.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -24,6 +26,13 @@ const editing = shallowRef(false)
 
 const enclosure = computed(() => site.enclosures.get(id))
 const tenants = computed(() => [...site.residents.values()].filter((one) => round.homeOf(one.id) === id))
+const longSide = computed(() => Math.max(enclosure.value?.widthMm ?? 0, enclosure.value?.depthMm ?? 0))
+const needs = computed(() => tenants.value[0] && site.planOf(tenants.value[0]))
+/** The layers that stand in it now, as parts by their depth. */
+const recipe = computed(() => {
+  const known = build.value?.layers.filter(({ material }) => material in MATERIALS) ?? []
+  return known.length > 0 ? known.map(({ material, mm }) => ({ material, parts: mm })) : undefined
+})
 const mayEdit = computed(() => may(people.role, 'editEnclosures'))
 const build = computed(() => enclosure.value?.build)
 const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
@@ -54,6 +63,10 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
         >
       </section>
       <p v-if="tenants.length === 0" class="good">It stands empty.</p>
+      <template v-if="needs">
+        <UvbCalculator v-if="needs.light?.uvb" :length-mm="longSide" :uvb="needs.light.uvb" />
+        <MixCalculator :box="enclosure" :recipe="recipe" />
+      </template>
       <section class="block">
         <h2>As it stands</h2>
         <dl class="facts">

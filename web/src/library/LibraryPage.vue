@@ -1,16 +1,40 @@
 <script setup lang="ts">
 import type { SheetSummary } from '@kobrin/contract'
+import { may } from '@kobrin/contract'
 import type { SheetGroup } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
-import { RouterLink } from 'vue-router'
+import { RouterLink, useRouter } from 'vue-router'
 import { useAnswer } from '../app/useAnswer.ts'
 import { careApi } from '../wire/careApi.ts'
 import { care } from '../words/care.ts'
+import { usePeople } from '../people/usePeople.ts'
+import SheetEditor from './SheetEditor.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import { findSheets } from './findSheets.ts'
 
 const { answer, complaint } = useAnswer(careApi.library)
+const router = useRouter()
+const people = usePeople()
+const adding = shallowRef(false)
+const mayEdit = computed(() => may(people.role, 'editSheets'))
 const query = shallowRef('')
+
+const TEMPLATE = `id: new-species
+common: New species
+latin: Genus species
+group: lizard
+lives: individual
+targets:
+  - { zone: warm spot, celsius: [30, 32], ceilingCelsius: 35 }
+stages:
+  - id: adult
+    name: Adult
+    duties:
+      - { id: water, does: water, cadence: { type: every, days: 1 } }
+      - { id: look, does: look, cadence: { type: every, days: 1 } }
+sources: [common husbandry practice]
+`
+
 /** Two sheets to lay side by side. */
 const picked = shallowRef<readonly string[]>([])
 
@@ -44,6 +68,7 @@ function pick(id: string): void {
         placeholder="Name, Latin name or group"
       />
       <p class="quiet" role="status">{{ count }} species</p>
+      <button v-if="mayEdit && !adding" type="button" class="plain" @click="adding = true">Add a sheet</button>
       <RouterLink
         v-if="picked.length === 2"
         class="primary side"
@@ -52,6 +77,13 @@ function pick(id: string): void {
       >
       <span v-else-if="picked.length === 1" class="quiet">Tick one more to lay them side by side.</span>
     </header>
+    <SheetEditor
+      v-if="adding"
+      :yaml="TEMPLATE"
+      :version="0"
+      @kept="(id) => router.push({ name: 'sheet', params: { id } })"
+      @close="adding = false"
+    />
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
     <p v-else-if="!answer" class="quiet" role="status">Reading the library …</p>
     <p v-else-if="count === 0" class="quiet">No species by that name.</p>

@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import type { School } from '@kobrin/core'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { usePeople } from '../people/usePeople.ts'
+import PreviewTable from '../plans/PreviewTable.vue'
+import type { PreviewAnswer } from '../wire/careApi.ts'
 import { careApi } from '../wire/careApi.ts'
 import { words } from '../words/en.ts'
 import { may } from '@kobrin/contract'
@@ -21,6 +23,7 @@ const people = usePeople()
 const { busy, complaint, run } = useDoing()
 const wanted = shallowRef<string | null>(null)
 const reason = shallowRef('')
+const preview = shallowRef<PreviewAnswer | null>(null)
 
 const inForce = computed(() => chosen ?? school.default)
 const maySign = computed(() => may(people.role, 'signPlans'))
@@ -34,6 +37,16 @@ const consequences = (option: School['options'][number]) => [
   ...Object.keys(option.housing ?? {}).map(() => 'enclosure'),
   ...(option.light ? ['light'] : []),
 ]
+
+watch(wanted, () => (preview.value = null))
+
+async function look(): Promise<void> {
+  const option = wanted.value
+  if (option === null || !residentId) return
+  await run(async () => {
+    preview.value = await careApi.preview({ resident: residentId, schools: { [school.id]: option } })
+  })
+}
 
 async function choose(): Promise<void> {
   const option = wanted.value
@@ -85,8 +98,12 @@ async function choose(): Promise<void> {
             <button type="submit" class="primary" :disabled="busy || reason.trim() === ''">
               Choose {{ option.name }}
             </button>
+            <button v-if="residentId" type="button" class="plain" :disabled="busy" @click="look">
+              Before and after
+            </button>
             <button type="button" class="plain" @click="wanted = null">Leave it</button>
           </div>
+          <PreviewTable v-if="preview" :preview="preview" />
         </form>
       </li>
     </ul>

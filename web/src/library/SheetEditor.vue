@@ -4,8 +4,13 @@ import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { careApi } from '../wire/careApi.ts'
 
-const { sheetId, yaml, version } = defineProps<{ sheetId: string; yaml: string; version: number }>()
-const emit = defineEmits<{ kept: [version: number]; close: [] }>()
+const { sheetId, yaml, version } = defineProps<{
+  /** Of the sheet in force; a new one says its own in the text. */
+  sheetId?: string
+  yaml: string
+  version: number
+}>()
+const emit = defineEmits<{ kept: [sheetId: string]; close: [] }>()
 
 const text = shallowRef(yaml)
 const why = shallowRef('')
@@ -18,7 +23,8 @@ const changed = computed(() => text.value !== yaml)
 
 async function keep(confirmed: boolean): Promise<void> {
   await run(async () => {
-    const answer = await careApi.keepSheet(sheetId, {
+    const named = sheetId ?? /^id:\s*(\S+)/m.exec(text.value)?.[1] ?? 'unnamed'
+    const answer = await careApi.keepSheet(named, {
       yaml: text.value,
       why: why.value.trim(),
       confirmed,
@@ -27,7 +33,7 @@ async function keep(confirmed: boolean): Promise<void> {
     faults.value = answer.status === 'faulty' ? answer.faults : []
     questions.value = answer.status === 'asked' ? answer.questions : []
     overtaken.value = answer.status === 'overtaken' ? answer.version : null
-    if (answer.status === 'kept') emit('kept', answer.version)
+    if (answer.status === 'kept') emit('kept', named)
   })
 }
 
@@ -52,7 +58,7 @@ async function take(event: Event): Promise<void> {
 <template>
   <form class="form no-print" @submit.prevent="keep(false)">
     <div class="row">
-      <h2>Edit the sheet</h2>
+      <h2>{{ sheetId ? 'Edit the sheet' : 'A new sheet' }}</h2>
       <label class="plain file">
         Take a file
         <input type="file" accept=".yaml,.yml,text/yaml" class="hidden-text" @change="take" />

@@ -28,13 +28,23 @@ const isColony = computed(() => resident.value?.lives === 'colony')
 const known = computed(() => round.countOf(id) ?? 1)
 const needsTwo = computed(() => plan.value?.duties.some(({ people: needed }) => needed === 2) ?? false)
 
-const form = reactive({
+interface Move {
+  why: string
+  to: string
+  helpers: string[]
+  expected: string
+  found: string
+  leaves: 'toClean' | 'toHold' | 'nothing'
+  floorAt: string
+}
+
+const form = reactive<Move>({
   why: '',
   to: '',
-  helpers: [] as string[],
+  helpers: [],
   expected: String(known.value),
   found: '',
-  leaves: 'toClean' as 'toClean' | 'toHold' | 'nothing',
+  leaves: 'toClean',
   floorAt: '',
 })
 const complaint = shallowRef('')

@@ -2,7 +2,7 @@
 import { dayFromIso, isPlan, resolvePlan } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
-import { useRouter } from 'vue-router'
+import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
 import { useAnswer, useDoing } from '../app/useAnswer.ts'
 import FindingList from '../enclosures/FindingList.vue'
@@ -18,21 +18,36 @@ const site = useSite()
 const round = useRound()
 const today = useToday()
 const router = useRouter()
+const { query } = useRoute()
+/** Found alive in the old floor of somebody: of their kind, so many of them. */
+const parent = site.residents.get(String(query['of']))
 const { fitOf } = useFit()
 const { busy, complaint, run } = useDoing()
 const id = uuidv7()
 
 const species = computed(() => [...site.species.values()].sort((a, b) => a.common.localeCompare(b.common)))
-const form = reactive({
+interface Newcomer {
+  name: string
+  sheet: string
+  stage: string
+  count: string
+  sex: 'male' | 'female' | 'unknown'
+  hatched: string
+  enclosure: string
+  comes: 'expected' | 'arrived'
+  from: string
+}
+
+const form = reactive<Newcomer>({
   name: '',
-  sheet: species.value[0]?.id ?? '',
+  sheet: parent?.sheet ?? species.value[0]?.id ?? '',
   stage: '',
-  count: '',
-  sex: 'unknown' as 'male' | 'female' | 'unknown',
+  count: typeof query['count'] === 'string' ? query['count'] : '',
+  sex: 'unknown',
   hatched: '',
   enclosure: '',
-  comes: 'expected' as 'expected' | 'arrived',
-  from: '',
+  comes: 'expected',
+  from: parent ? `Old floor of ${parent.name}` : '',
 })
 const { answer } = useAnswer(
   () => careApi.sheet(form.sheet),

@@ -2,6 +2,7 @@ import type { Doubt, Draft, Severity } from '@kobrin/core'
 import { doubtAbout } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { computed, shallowRef, toValue, watch } from 'vue'
+import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -29,6 +30,7 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
   const round = useRound()
   const today = useToday()
   const unsaid = useUnsaid()
+  const router = useRouter()
   const open = shallowRef<Exception | null>(null)
   /** Whom the question is about: the eye may have moved on before it is answered. */
   let about = ''
@@ -88,6 +90,8 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
     if (ask.value) unsaid.drop(keyOf(ask.value))
     leave()
     onSaid()
+    if (draft.kind === 'floorChecked' && draft.payload.became === 'resident')
+      void router.push({ name: 'newResident', query: { of: draft.residentId, count: draft.payload.count } })
   }
 
   /** Says it, unless it does not fit what came before: then asks first. */
