@@ -32,6 +32,7 @@ const Output = z.strictObject({
       has: z.number().nullable().optional(),
       part: BodyPart.optional(),
       times: z.number().optional(),
+      until: z.number().optional(),
       what: z.string().optional(),
       source: Source.optional(),
     }),

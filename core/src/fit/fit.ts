@@ -69,6 +69,8 @@ export interface Finding {
   part?: BodyPart
   /** Times the measured part, where the need grows with the animal. */
   times?: number
+  /** The count from which it no longer holds. */
+  until?: number
   what?: string
   source?: Source
 }

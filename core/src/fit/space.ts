@@ -75,7 +75,17 @@ function tooLarge(input: FitInput): Finding[] {
   const outgrown = limit.untilCount !== undefined && input.tenant.count >= limit.untilCount
   const has = litresOf(input.box)
   if (outgrown || has <= limit.litres) return []
-  return [{ code: 'tooLarge', severity: 'act', needs: limit.litres, has, ...sourced(input, 'notLarger') }]
+  const { untilCount: until } = limit
+  return [
+    {
+      code: 'tooLarge',
+      severity: until === undefined ? 'watch' : 'act',
+      needs: limit.litres,
+      has,
+      ...(until !== undefined && { until }),
+      ...sourced(input, 'notLarger'),
+    },
+  ]
 }
 
 function floor(input: FitInput): Finding[] {

@@ -210,16 +210,21 @@ nav .on {
   }
 
   .date,
+  .brand,
   .find kbd {
     display: none;
   }
 
-  .find {
-    margin-left: auto;
+  .top .plain {
+    padding: 6px 8px;
   }
 
-  .brand {
-    margin-right: 0;
+  nav a {
+    padding: 4px 8px;
+  }
+
+  .find {
+    margin-left: auto;
   }
 }
 </style>

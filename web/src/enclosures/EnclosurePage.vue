@@ -63,10 +63,6 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
         >
       </section>
       <p v-if="tenants.length === 0" class="good">It stands empty.</p>
-      <template v-if="needs">
-        <UvbCalculator v-if="needs.light?.uvb" :length-mm="longSide" :uvb="needs.light.uvb" />
-        <MixCalculator :box="enclosure" :recipe="recipe" />
-      </template>
       <section class="block">
         <h2>As it stands</h2>
         <dl class="facts">
@@ -125,6 +121,10 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           </template>
         </dl>
       </section>
+      <template v-if="needs">
+        <UvbCalculator v-if="needs.light?.uvb" :length-mm="longSide" :uvb="needs.light.uvb" />
+        <MixCalculator :box="enclosure" :recipe="recipe" />
+      </template>
     </div>
   </main>
   <main v-else class="reading"><h1>No such enclosure</h1></main>

@@ -30,11 +30,13 @@ export function sayFinding(finding: Finding): { what: string; mend: string } {
         what: `Crowded: ${spaced(Math.round(has ?? 0))} of ${spaced(Math.round(needs))} cm² of floor`,
         mend: 'Fewer animals, or a larger floor.',
       }
-    case 'tooLarge':
+    case 'tooLarge': {
+      const until = finding.until === undefined ? 'at this stage' : `until there are ${finding.until}`
       return {
-        what: `Too large: ${spaced(Math.round(has ?? 0))} l, at most ${needs} l until there are more of them`,
-        mend: 'A smaller nest or box inside it; move up when the count is reached.',
+        what: `Too large: ${spaced(Math.round(has ?? 0))} l, at most ${needs} l ${until}`,
+        mend: 'A smaller nest or box inside it, or watch that it finds its food.',
       }
+    }
     case 'cannotStretch':
       return {
         what: `Cannot stretch: ${mm(needs)} long in ${mm(has)}`,
