@@ -1,5 +1,5 @@
 import type { ChooseSchool, EndOverride, PlanChange, SetStage, SignOverride } from '@kobrin/contract'
-import type { Override, Plan, Sheet } from '@kobrin/core'
+import type { DutyPatch, Override, Plan, Sheet } from '@kobrin/core'
 import { isPlan, resolvePlan } from '@kobrin/core'
 import { and, eq, max } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -68,15 +68,21 @@ export async function chooseSchool(db: Database, choice: ChooseSchool, author: A
   })
 }
 
+function sayPatch(patch: DutyPatch): string {
+  if ('drop' in patch) return `${patch.id}: no longer`
+  const { id, cadence, amount, ...rest } = patch
+  const says = [
+    cadence?.type === 'every' ? `every ${cadence.days} days` : cadence && 'another rhythm',
+    amount?.by === 'portion' ? `about ${Math.round(amount.grams)} g` : amount && 'another amount',
+    ...Object.keys(rest),
+  ]
+  return `${id}: ${says.filter(Boolean).join(', ')}`
+}
+
 /** What a change is about, in a few words. */
 export function sayChange({ patch, target, housing, light }: Override): string {
   const parts = [
-    patch &&
-      ('drop' in patch
-        ? `${patch.id}: no longer`
-        : `${patch.id}: ${Object.keys(patch)
-            .filter((key) => key !== 'id')
-            .join(', ')}`),
+    patch && sayPatch(patch),
     target && `climate, ${target.zone}`,
     housing && `enclosure: ${Object.keys(housing).join(', ')}`,
     light && `light: ${Object.keys(light).join(', ')}`,

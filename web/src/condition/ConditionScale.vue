@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useRound } from '../walk/useRound.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import BodyShape from './BodyShape.vue'
 import { scaleOf } from './scales.ts'
 
@@ -35,7 +35,7 @@ function score(value: number): void {
       <li v-for="one in SCORES" :key="one" :class="{ on: last === one }">
         <BodyShape :shape="scale.shape" :score="one" />
         <div>
-          <strong>{{ one }} {{ words.condition[one] }}</strong>
+          <strong>{{ one }} {{ terms.condition[one] }}</strong>
           <p class="quiet">{{ scale.says[one - 1] }}</p>
         </div>
         <button v-if="mayScore" type="button" class="plain" :aria-label="`Score ${one}`" @click="score(one)">

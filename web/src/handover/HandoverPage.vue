@@ -34,16 +34,15 @@ const { answer, complaint } = useAnswer(
 )
 
 const everyone = computed(() => [...site.residents.values()])
-/** What somebody has to do or decide, gravest first. */
-const open = computed(() =>
-  everyone.value
-    .flatMap((resident) =>
-      mattersOf(resident.id)
-        .filter(({ what, severity }) => severity === 'urgent' || severity === 'act' || isProposal(what.code))
-        .map((verdict) => ({ resident, verdict })),
-    )
-    .sort((a, b) => Number(b.verdict.severity === 'urgent') - Number(a.verdict.severity === 'urgent')),
+const matters = computed(() =>
+  everyone.value.flatMap((resident) => mattersOf(resident.id).map((verdict) => ({ resident, verdict }))),
 )
+const urgent = computed(() => matters.value.filter(({ verdict }) => verdict.severity === 'urgent'))
+const toDo = computed(() => matters.value.filter(({ verdict }) => verdict.severity === 'act'))
+const sections = computed(() => [
+  { title: 'Open', list: [...urgent.value, ...toDo.value] },
+  { title: 'To decide', list: matters.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
+])
 const notes = computed(() =>
   everyone.value.flatMap((resident) => {
     const { note } = record.stateOf(resident.id)
@@ -86,17 +85,17 @@ function whom({ resident, sheet, kind, what }: PlanChange): string {
           <li v-if="answer?.changes.length === 0" class="quiet">Nothing since yesterday.</li>
         </ul>
       </section>
-      <section class="block">
-        <h2>Open</h2>
+      <section v-for="{ title, list } in sections" :key="title" class="block">
+        <h2>{{ title }}</h2>
         <ul>
-          <li v-for="({ resident, verdict }, index) in open" :key="index" :class="verdict.severity">
+          <li v-for="({ resident, verdict }, index) in list" :key="index" :class="verdict.severity">
             <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
             {{ sayVerdict(verdict, teller) }}
             <p class="quiet">
               {{ words.severity[verdict.severity] }} · {{ site.placeName(round.homeOf(resident.id)) }}
             </p>
           </li>
-          <li v-if="open.length === 0" class="quiet">Nothing open.</li>
+          <li v-if="list.length === 0" class="quiet">Nothing.</li>
         </ul>
       </section>
       <section class="block">

@@ -3,6 +3,7 @@ import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
 import { computed } from 'vue'
 import { care, sayHeldFloor, sayHousing } from '../words/care.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { spaced } from '../words/numbers.ts'
 
 const { sheet } = defineProps<{ sheet: Sheet }>()
@@ -24,7 +25,7 @@ const grown = computed(() => {
     span(days, 'days'),
   ])
   return facts([
-    [adult?.part ? `Grown, ${words.part[adult.part]}` : 'Grown', span(adult?.mm, 'mm')],
+    [adult?.part ? `Grown, ${terms.part[adult.part]}` : 'Grown', span(adult?.mm, 'mm')],
     ['Weight', span(adult?.grams, 'g')],
     ['Lives', span(adult?.years, 'years')],
     ['Grown after', span(growth?.adultDays, 'days')],
@@ -68,7 +69,7 @@ function saysAmount(amount: AmountRule): string {
         '% of its weight',
       ) ?? ''
     case 'width':
-      return `no wider than ${amount.factor} × its ${words.part[amount.part]}`
+      return `no wider than ${amount.factor} × its ${terms.part[amount.part]}`
     case 'portion':
       return `about ${amount.grams} g, follows what is left`
   }
@@ -86,8 +87,8 @@ function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
 }
 
 function saysEnd(until: Sheet['stages'][number]['until']): string {
-  const ends = Object.entries(until ?? {}) as [keyof typeof words.trigger, number][]
-  return ends.map(([trigger, value]) => `${spaced(value)} ${words.trigger[trigger]}`).join(' or ')
+  const ends = Object.entries(until ?? {}) as [keyof typeof terms.trigger, number][]
+  return ends.map(([trigger, value]) => `${spaced(value)} ${terms.trigger[trigger]}`).join(' or ')
 }
 
 const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field.split('.')[0], why])))
@@ -186,7 +187,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       <ul>
         <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
           <strong>{{ sign.sign }}</strong>
-          <p class="quiet">{{ words.severity[sign.severity] }}. {{ sign.first }}</p>
+          <p class="quiet">{{ sign.severity === 'urgent' ? '' : `${words.severity[sign.severity]}. ` }}{{ sign.first }}</p>
         </li>
       </ul>
       <p class="quiet">Signs, not diagnoses: who treats is the vet.</p>

@@ -43,7 +43,9 @@ function isSame(day: number): boolean {
       <tbody>
         <tr v-for="{ day } in preview.before" :key="day">
           <th scope="row">{{ sayDay(day, today.day) }}</th>
-          <td v-if="isSame(day)" colspan="2">{{ tasksOf(preview.before, day).length }} as before</td>
+          <td v-if="isSame(day)" colspan="2">
+            {{ tasksOf(preview.before, day).length || 'nothing' }}, as before
+          </td>
           <td v-for="(days, side) in isSame(day) ? [] : [preview.before, preview.after]" :key="side">
             <p
               v-for="task in tasksOf(days, day)"
@@ -69,6 +71,7 @@ function isSame(day: number): boolean {
 
 table {
   width: 100%;
+  table-layout: fixed;
   border-collapse: collapse;
 }
 

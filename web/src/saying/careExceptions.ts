@@ -1,5 +1,5 @@
 import type { BodyPart, Draft, DutyKind, ResidentDay, SheetGroup, Task } from '@kobrin/core'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
 
@@ -34,10 +34,10 @@ function measuring(residentId: string, group: SheetGroup, day: ResidentDay): Ask
   const duty = taskFor(day, 'measure')?.duty.id
   return choice(
     partsOf(group).map((part) => ({
-      label: words.part[part],
+      label: terms.part[part],
       then: {
         type: 'number',
-        label: words.part[part],
+        label: terms.part[part],
         unit: 'mm',
         draft: (mm) => ({ residentId, kind: 'measured', payload: { ...(duty && { duty }), part, mm } }),
       },
@@ -129,7 +129,7 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       label: 'Droppings',
       ask: choice(
         DROPPINGS.map((kind) => ({
-          label: words.droppings[kind],
+          label: terms.droppings[kind],
           then: nothing({ residentId, kind: 'droppings', payload: { look: kind } }),
         })),
       ),

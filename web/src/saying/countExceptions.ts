@@ -1,5 +1,5 @@
 import type { KeptFloor } from '@kobrin/core'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
 
@@ -79,7 +79,7 @@ function floorFound(residentId: string, floors: readonly KeptFloor[]): Ask {
 export function countExceptions(residentId: string, floors: readonly KeptFloor[]): Exception[] {
   const condition = choice(
     SCORES.map((score) => ({
-      label: `${score} ${words.condition[score]}`,
+      label: `${score} ${terms.condition[score]}`,
       then: nothing({ residentId, kind: 'condition', payload: { score } }),
     })),
   )

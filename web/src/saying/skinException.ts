@@ -1,5 +1,5 @@
 import type { Draft, EcdysisStage, SheetGroup } from '@kobrin/core'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
 
@@ -12,7 +12,7 @@ const SIGNS: Readonly<Record<'shedding' | 'molting', readonly EcdysisStage[]>> =
 const SHEDDING: readonly SheetGroup[] = ['snake', 'lizard', 'tortoise', 'frog', 'salamander']
 
 function off(stage: 'shed' | 'molted'): { label: string; payload: Skin }[] {
-  const name = words.stage[stage]
+  const name = terms.stage[stage]
   return [
     { label: `${name}, whole`, payload: { stage, how: 'whole' } },
     { label: `${name}, in pieces`, payload: { stage, how: 'inPieces' } },
@@ -31,7 +31,7 @@ const STILL_ON: { label: string; payload: Skin }[] = [
 export function skinException(residentId: string, group: SheetGroup): Exception {
   const sheds = SHEDDING.includes(group)
   const signs = SIGNS[sheds ? 'shedding' : 'molting'].map((stage) => ({
-    label: words.stage[stage],
+    label: terms.stage[stage],
     payload: { stage },
   }))
   const all = [...signs, ...(sheds ? [...off('shed'), ...STILL_ON] : off('molted'))]

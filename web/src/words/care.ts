@@ -1,5 +1,6 @@
 import type { Cadence, HeldFloor, SheetGroup } from '@kobrin/core'
 import { words } from './en.ts'
+import { terms } from './terms.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
 export const care = {
@@ -66,13 +67,13 @@ export function sayHousing(field: string, value: unknown): string {
   if (field === 'floorPerAnimalCm2') return range(value, 'cm²')
   if (field === 'hides') return String(value)
   if (field === 'times') {
-    const { part, ...sides } = value as { part: keyof typeof words.part; [side: string]: unknown }
+    const { part, ...sides } = value as { part: keyof typeof terms.part; [side: string]: unknown }
     const said = Object.entries(sides).map(([side, times]) => `${side} ${String(times)} ×`)
-    return `${said.join(', ')} its ${words.part[part]}`
+    return `${said.join(', ')} its ${terms.part[part]}`
   }
   if (field === 'freeBelowPerch') {
-    const { part, times } = value as { part: keyof typeof words.part; times: number[] }
-    return `${times.join('–')} × its ${words.part[part]}`
+    const { part, times } = value as { part: keyof typeof terms.part; times: number[] }
+    return `${times.join('–')} × its ${terms.part[part]}`
   }
   if (field === 'notLarger') {
     const { litres, untilCount } = value as { litres: number; untilCount?: number }

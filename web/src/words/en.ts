@@ -1,15 +1,4 @@
-import type {
-  Barrier,
-  BodyPart,
-  Cadence,
-  DutyKind,
-  EcdysisStage,
-  FeedOutcome,
-  HoldKind,
-  Severity,
-  SkinLeft,
-  Trigger,
-} from '@kobrin/core'
+import type { Barrier, Cadence, DutyKind, FeedOutcome, HoldKind, Severity, SkinLeft } from '@kobrin/core'
 import type { Role } from '@kobrin/contract'
 
 /** Every word the interface says, in plain international English. Another language is another file
@@ -90,18 +79,6 @@ export const words = {
     leaveBe: 'Leave be',
   } satisfies Record<HoldKind, string>,
 
-  stage: {
-    dull: 'Dull',
-    inBlue: 'In blue',
-    clear: 'Cleared',
-    premolt: 'Premolt: fat, dull, slow',
-    sealedIn: 'Sealed in',
-    shed: 'Shed',
-    molted: 'Molted',
-    soft: 'Soft',
-    hardened: 'Hardened',
-  } satisfies Record<EcdysisStage, string>,
-
   severity: {
     info: 'worth knowing',
     watch: 'to watch',
@@ -132,29 +109,6 @@ export const words = {
     reader: 'reader',
   } satisfies Record<Role, string>,
 
-  part: {
-    length: 'length',
-    girth: 'girth',
-    headWidth: 'head width',
-    eyeGap: 'gap between the eyes',
-    legSpan: 'leg span',
-    carapaceLength: 'carapace',
-    abdomenLength: 'abdomen length',
-    abdomenWidth: 'abdomen width',
-    shellDiameter: 'shell',
-  } satisfies Record<BodyPart, string>,
-
-  droppings: {
-    normal: 'normal',
-    loose: 'loose',
-    hard: 'hard',
-    bloody: 'with blood',
-    urates: 'urates only',
-    none: 'none found',
-  },
-
-  end: { whole: 'all over', dampEnd: 'at the damp end', dryEnd: 'at the dry end' },
-
   retained: {
     eyeCaps: 'eye caps',
     tailTip: 'tail tip',
@@ -162,18 +116,6 @@ export const words = {
     body: 'body',
     limbs: 'limbs',
   } satisfies Record<SkinLeft, string>,
-
-  condition: { 1: 'starved', 2: 'thin', 3: 'right', 4: 'fat', 5: 'obese' },
-
-  trigger: {
-    ageDays: 'days old',
-    grams: 'g',
-    lengthMm: 'mm long',
-    legSpanMm: 'mm leg span',
-    instar: 'instar',
-    workers: 'animals',
-    perLitre: 'animals to the litre',
-  } satisfies Record<Trigger, string>,
 
   weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
   months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],

@@ -1,5 +1,6 @@
 import type { Draft, Entry, Fact } from '@kobrin/core'
 import { words } from './en.ts'
+import { terms } from './terms.ts'
 import { sayDate, sayGrams } from './numbers.ts'
 
 function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
@@ -48,22 +49,22 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
     case 'cleaned':
       return payload.scope === 'full' ? 'Full clean' : 'Spot-cleaned'
     case 'moistened':
-      return `Dampened${payload.end ? ` ${words.end[payload.end]}` : ''}${payload.litres ? ` ${payload.litres} l` : ''}`
+      return `Dampened${payload.end ? ` ${terms.end[payload.end]}` : ''}${payload.litres ? ` ${payload.litres} l` : ''}`
     case 'weighed':
       return `Weighed ${sayGrams(payload.grams)}${payload.confirmed ? ', looked at twice' : ''}`
     case 'measured':
-      return `${words.part[payload.part]} ${payload.mm} mm`
+      return `${terms.part[payload.part]} ${payload.mm} mm`
     case 'ecdysis': {
       const how = payload.how === 'inPieces' ? ' in pieces' : payload.how === 'whole' ? ' whole' : ''
       const kept = payload.retained?.length
         ? `, old skin on ${payload.retained.map((part) => words.retained[part]).join(', ')}`
         : ''
-      return `${words.stage[payload.stage]}${how}${kept}`
+      return `${terms.stage[payload.stage]}${how}${kept}`
     }
     case 'sighted':
       return payload.seen ? 'Seen' : 'Looked, not seen'
     case 'droppings':
-      return `Droppings: ${words.droppings[payload.look]}`
+      return `Droppings: ${terms.droppings[payload.look]}`
     case 'observed':
       return `${payload.text} (${words.severity[payload.severity]})`
     case 'noted':

@@ -1,5 +1,5 @@
 import type { BodyPart, Finding } from '@kobrin/core'
-import { words } from './en.ts'
+import { terms } from './terms.ts'
 import { spaced } from './numbers.ts'
 
 function mm(value: number | null | undefined): string {
@@ -7,11 +7,11 @@ function mm(value: number | null | undefined): string {
 }
 
 function grown({ part, times }: Finding): string {
-  return part && times !== undefined ? ` (${times} × its ${words.part[part]})` : ''
+  return part && times !== undefined ? ` (${times} × its ${terms.part[part]})` : ''
 }
 
 function measure(part: BodyPart | undefined): string {
-  return part ? words.part[part] : 'size'
+  return part ? terms.part[part] : 'size'
 }
 
 /** What does not fit, and what would mend it. */

@@ -1,5 +1,6 @@
 import type { AmountRule, Reason, Source, SupplementRule } from '@kobrin/core'
 import { words } from './en.ts'
+import { terms } from './terms.ts'
 import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
 
 export interface Teller {
@@ -32,7 +33,7 @@ function sayAmount(amount: AmountRule): string {
     case 'massShare':
       return `${sayRange([amount.share[0] * 100, amount.share[1] * 100], (v) => String(Math.round(v * 10) / 10))} % of body weight.`
     case 'width':
-      return `No wider than ${amount.factor} × its ${words.part[amount.part]}, ${sayRange(amount.count)} a meal.`
+      return `No wider than ${amount.factor} × its ${terms.part[amount.part]}, ${sayRange(amount.count)} a meal.`
     case 'portion':
       return `A portion that follows its leftovers, between ${sayGrams(amount.min)} and ${sayGrams(amount.max)}.`
   }
@@ -95,7 +96,7 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
     case 'noEvent':
       return `No ${reason.event} on record.`
     case 'sign':
-      return `${words.stage[reason.stage]} seen ${on(reason.day)}, ${who(reason.by)}.`
+      return `${terms.stage[reason.stage]} seen ${on(reason.day)}, ${who(reason.by)}.`
     case 'arrived':
       return `Arrived ${on(reason.day)}.`
     case 'moved':
@@ -111,9 +112,9 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
     case 'noWeight':
       return 'No weight on record yet.'
     case 'size':
-      return `${words.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`
+      return `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`
     case 'noSize':
-      return `No ${words.part[reason.part]} on record: the smallest size.`
+      return `No ${terms.part[reason.part]} on record: the smallest size.`
     case 'leftovers':
       return `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`
     case 'cleared':
@@ -137,7 +138,7 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
     case 'floorHeld':
       return `Put aside ${on(reason.day)} by ${who(reason.by)}: ${reason.place}.`
     case 'reached':
-      return `${spaced(Math.round(reason.has))} ${words.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`
+      return `${spaced(Math.round(reason.has))} ${terms.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`
     case 'condition':
       return `Scored ${reason.score} by ${who(reason.by)} ${on(reason.day)}.`
   }
