@@ -186,6 +186,12 @@ export const ROUTES = {
     body: KeepSheet,
     answer: SheetAnswer,
   },
+  schools: {
+    method: 'GET',
+    url: PATHS.schools,
+    summary: 'Every matter keepers disagree on, sheet by sheet, and what is chosen here',
+    access: 'readSite',
+  },
   chooseSchool: {
     method: 'POST',
     url: PATHS.schools,

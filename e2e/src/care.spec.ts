@@ -133,6 +133,22 @@ test('a care sheet with a ceiling below its target is refused with its line, and
   await expect(page.getByText('shipped 35, here 34')).toBeVisible()
 })
 
+test('a sheet and its label print without the frame of the app', async ({ keeper }) => {
+  const { page } = await keeper('joss')
+  await page.goto('/library/royal-python')
+  await expect(page.getByRole('heading', { name: 'Climate' })).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.locator('header.top')).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Print a label' })).toBeHidden()
+  await expect(page.getByRole('heading', { name: 'Climate' })).toBeVisible()
+  const label = page.locator('.label')
+  await expect(label).toBeHidden()
+  await page.evaluate(() => (document.documentElement.dataset['print'] = 'label'))
+  await expect(label).toBeVisible()
+  await expect(label).toContainText('never above 35 °C')
+  await expect(page.getByRole('heading', { name: 'Climate' })).toBeHidden()
+})
+
 test('a new animal is expected, its place made ready on the walk, and then it is here', async ({
   keeper,
 }) => {

@@ -1,4 +1,4 @@
-import type { Difference, Sheet } from '@kobrin/core'
+import type { Difference, School, Sheet } from '@kobrin/core'
 import { SheetGroup } from '@kobrin/core'
 import { z } from 'zod'
 
@@ -35,6 +35,14 @@ export interface LibrarySheet {
   shippedYaml: string | null
   /** Chosen by the site for this sheet, by school. */
   schools: Record<string, string>
+}
+
+/** The schools of one sheet, and which the site chose. */
+export interface SheetSchools {
+  id: string
+  common: string
+  schools: School[]
+  chosen: Record<string, string>
 }
 
 export const KeepSheet = z.strictObject({

@@ -1,4 +1,4 @@
-import type { LibrarySheet, SheetSummary, SheetVersion } from '@kobrin/contract'
+import type { LibrarySheet, SheetSchools, SheetSummary, SheetVersion } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
 import { differences } from '@kobrin/core'
 import { and, count, desc, eq, max } from 'drizzle-orm'
@@ -68,6 +68,14 @@ export async function summaries(db: Database): Promise<SheetSummary[]> {
       residents: living.get(doc.id) ?? 0,
       differs: shipped.has(doc.id) ? differences(shipped.get(doc.id), doc).length : 0,
     }))
+    .sort((a, b) => a.common.localeCompare(b.common, 'en'))
+}
+
+export async function everySchool(db: Database): Promise<SheetSchools[]> {
+  const sheets = await db.select().from(sheet)
+  const [settings] = await db.select({ schools: site.schools }).from(site)
+  return sheets
+    .map(({ doc: { id, common, schools } }) => ({ id, common, schools, chosen: settings?.schools[id] ?? {} }))
     .sort((a, b) => a.common.localeCompare(b.common, 'en'))
 }
 

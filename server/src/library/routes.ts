@@ -5,13 +5,18 @@ import { KobrinProblem } from '../errors/problem.ts'
 import type { Floor } from '../floor.ts'
 import { schemaOf, schemaOfJoined } from '../interface/schemaOf.ts'
 import { keepSheet } from './commands.ts'
-import { librarySheet, summaries, textOfVersion } from './queries.ts'
+import { everySchool, librarySheet, summaries, textOfVersion } from './queries.ts'
 
 export function libraryRoutes({ connection: { db }, guard, hub, authorOn }: Floor): FastifyPluginAsync {
   return async (app) => {
     app.get(ROUTES.library.url, { ...guard(ROUTES.library), schema: schemaOf(ROUTES.library) }, async () => ({
       sheets: await summaries(db),
     }))
+    app.get(
+      ROUTES.schools.url,
+      { ...guard(ROUTES.schools), schema: schemaOfJoined(ROUTES.schools) },
+      async () => ({ sheets: await everySchool(db) }),
+    )
     app.get<{ Params: { sheetId: string } }>(
       ROUTES.sheet.url,
       { ...guard(ROUTES.sheet), schema: schemaOfJoined(ROUTES.sheet) },

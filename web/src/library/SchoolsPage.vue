@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { LibrarySheet } from '@kobrin/contract'
+import type { SheetSchools } from '@kobrin/contract'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -7,13 +7,10 @@ import { useAnswer } from '../app/useAnswer.ts'
 import { careApi } from '../wire/careApi.ts'
 import LibraryTabs from './LibraryTabs.vue'
 
-const { answer, complaint } = useAnswer(async () => {
-  const { sheets } = await careApi.library()
-  return Promise.all(sheets.map(({ id }) => careApi.sheet(id)))
-})
+const { answer, complaint } = useAnswer(careApi.schools)
 
 interface Sided {
-  sheet: LibrarySheet['sheet']
+  sheet: SheetSchools
   name: string
   isOurs: boolean
 }
@@ -21,11 +18,11 @@ interface Sided {
 /** Every question, with the sheets it is asked on and the side each is on. */
 const questions = computed(() => {
   const asked = new Map<string, { reasons: Map<string, string>; sided: Sided[] }>()
-  for (const { sheet, schools } of answer.value ?? []) {
+  for (const sheet of answer.value?.sheets ?? []) {
     for (const { id, question, options, default: shipped } of sheet.schools) {
       const entry = asked.get(question) ?? { reasons: new Map<string, string>(), sided: [] }
       for (const { name, reason } of options) if (!entry.reasons.has(name)) entry.reasons.set(name, reason)
-      const chosen = schools[id] ?? shipped
+      const chosen = sheet.chosen[id] ?? shipped
       const name = options.find((option) => option.id === chosen)?.name ?? chosen
       entry.sided.push({ sheet, name, isOurs: chosen !== shipped })
       asked.set(question, entry)

@@ -94,7 +94,19 @@ const untouched = computed(() => {
   return sameCadence && (one.amount?.by !== 'portion' || one.amount.grams === form.grams)
 })
 
+/** What cannot be meant, before anybody is asked about it. */
+function wrongWith(): string {
+  if (form.drop) return ''
+  if (duty.value?.cadence.type === 'every' && (form.days <= 0 || form.tolerance < 0))
+    return 'Every how many days? At least one, give or take none or more.'
+  if (duty.value?.amount?.by === 'portion' && form.grams <= 0) return 'How many grams? More than none.'
+  if (form.until !== '' && dayFromIso(form.until) < today.day) return 'It cannot end before today.'
+  return ''
+}
+
 async function look(): Promise<void> {
+  complaint.value = wrongWith()
+  if (complaint.value) return
   await run(async () => {
     preview.value = await careApi.preview({ resident: id, change: change() })
   })
@@ -105,6 +117,8 @@ async function refresh(): Promise<void> {
 }
 
 async function sign(): Promise<void> {
+  complaint.value = wrongWith()
+  if (complaint.value) return
   const signed = await run(async () => {
     await careApi.signOverride({ resident: id, ...change(), reason: form.reason.trim() })
     await refresh()

@@ -11,6 +11,7 @@ import type {
   Preview,
   SetStage,
   SheetAnswer,
+  SheetSchools,
   SheetSummary,
   SignOverride,
 } from '@kobrin/contract'
@@ -34,6 +35,7 @@ export const careApi = {
     call<{ yaml: string }>('GET', pathWith(PATHS.sheetVersion, { sheetId, version })),
   keepSheet: (sheetId: string, body: KeepSheet) =>
     call<SheetAnswer>('PUT', pathWith(PATHS.sheet, { sheetId }), body),
+  schools: () => call<{ sheets: SheetSchools[] }>('GET', PATHS.schools),
   chooseSchool: (body: ChooseSchool) => call<undefined>('POST', PATHS.schools, body),
   signOverride: (body: SignOverride) => call<undefined>('POST', PATHS.overrides, body),
   endOverride: (body: EndOverride) => call<undefined>('POST', PATHS.endOverride, body),
