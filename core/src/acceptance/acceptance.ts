@@ -1,7 +1,7 @@
 import type { Box } from '../enclosure/box.ts'
 import type { Build } from '../enclosure/build.ts'
 import type { Severity } from '../entries/entry.ts'
-import type { Finding } from '../fit/fit.ts'
+import type { Finding } from '../fit/finding.ts'
 import { fit } from '../fit/fit.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Sheet } from '../sheet/sheet.ts'

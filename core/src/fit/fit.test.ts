@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Build } from '../enclosure/build.ts'
-import type { FitInput } from './fit.ts'
+import type { FitInput } from './finding.ts'
 import { fit } from './fit.ts'
 
 function of(more: Partial<Omit<FitInput, 'build'>> & { build?: object } = {}): FitInput {

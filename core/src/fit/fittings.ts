@@ -1,5 +1,5 @@
 import type { Build } from '../enclosure/build.ts'
-import type { Finding, FitInput } from './fit.ts'
+import type { Finding, FitInput } from './finding.ts'
 
 function count(build: Build, ...what: Build['furniture'][number]['what'][]): number {
   return build.furniture.filter((piece) => what.includes(piece.what)).length

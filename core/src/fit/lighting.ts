@@ -1,4 +1,4 @@
-import type { Finding, FitInput } from './fit.ts'
+import type { Finding, FitInput } from './finding.ts'
 
 /** Tubes fade long before they go dark: common practice is to replace them within a year. */
 const TUBE_DAYS = 365

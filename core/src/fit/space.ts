@@ -1,6 +1,6 @@
 import { floorDepthMm, litresOf } from '../enclosure/box.ts'
 import type { BodyPart } from '../entries/entry.ts'
-import type { Finding, FitCode, FitInput } from './fit.ts'
+import type { Finding, FitCode, FitInput } from './finding.ts'
 
 type Side = 'lengthMm' | 'depthMm' | 'heightMm'
 

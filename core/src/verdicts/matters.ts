@@ -1,6 +1,6 @@
 import { releasedFrom, floorRule } from '../heldFloor/floorTasks.ts'
 import type { Verdict } from './verdict.ts'
-import type { Facts } from './verdictsOn.ts'
+import type { Facts } from './facts.ts'
 
 function unaccounted({ state }: Facts): Verdict[] {
   if (!state.unaccounted) return []

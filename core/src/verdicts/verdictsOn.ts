@@ -1,19 +1,10 @@
 import type { ResidentState } from '../fold/residentState.ts'
-import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
-import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
+import type { Facts } from './facts.ts'
 import { matters } from './matters.ts'
 import type { Verdict } from './verdict.ts'
-
-export interface Facts {
-  day: Day
-  plan: Plan
-  state: ResidentState
-  holds: readonly Hold[]
-  weight: WeightLevel | null
-}
 
 /** How long a reported observation stays in front of the next shifts. */
 const OBSERVATION_DAYS = { info: 1, watch: 3, act: 14, urgent: 30 } as const

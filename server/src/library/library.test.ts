@@ -1,35 +1,26 @@
 import type { LibrarySheet, SheetAnswer, SheetSummary } from '@kobrin/contract'
 import { PATHS, pathWith } from '@kobrin/contract'
 import { dayFromIso } from '@kobrin/core'
-import type { FastifyInstance } from 'fastify'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
-import { signedIn } from '../testing/client.ts'
-import type { Scratch } from '../testing/scratch.ts'
-import { scratch } from '../testing/scratch.ts'
+import type { OpenApp } from '../testing/openApp.ts'
+import { openApp } from '../testing/openApp.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { smallSite } from '../testing/smallSite.ts'
 import { renewLibrary } from './commands.ts'
 import { writeSheetText } from './sheetText.ts'
 
 const GECKO = 'leopard-gecko'
 
-let base: Scratch
+let house: OpenApp
 let site: SmallSite
-let app: FastifyInstance
 let senior: Client
 
 beforeAll(async () => {
-  site = smallSite()
-  base = await scratch(site)
-  app = await buildApp({ connection: base })
-  senior = await signedIn(app, 'seniorKeeper')
+  house = await openApp('seniorKeeper')
+  site = house.site
+  senior = house.as
 })
-afterAll(async () => {
-  await app.close()
-  await base.drop()
-})
+afterAll(() => house.close())
 
 async function get<T>(url: string): Promise<T> {
   return (await senior.call({ method: 'GET', url })).json<T>()
@@ -116,7 +107,7 @@ describe('a newer shipped library', () => {
 
   it('never overwrites what the site wrote, and shows the difference', async () => {
     const newer = { ...shipped(), unseenToWorry: 9 }
-    expect(await renewLibrary(base.db, [newer], author)).toEqual({ renewed: [], kept: [GECKO] })
+    expect(await renewLibrary(house.base.db, [newer], author)).toEqual({ renewed: [], kept: [GECKO] })
     const now = await gecko()
     expect(now.sheet.housing?.hides).toBe(3)
     expect(now.differences.map(({ path }) => path).sort()).toEqual(['housing.hides', 'unseenToWorry'])
@@ -125,10 +116,10 @@ describe('a newer shipped library', () => {
 
   it('is taken up where nobody changed anything, and once only', async () => {
     const fresh = { ...shipped(), id: 'fresh-gecko' }
-    await renewLibrary(base.db, [fresh], author)
+    await renewLibrary(house.base.db, [fresh], author)
     const newer = { ...fresh, unseenToWorry: 9 }
-    expect((await renewLibrary(base.db, [newer], author)).renewed).toEqual(['fresh-gecko'])
-    expect((await renewLibrary(base.db, [newer], author)).renewed).toEqual([])
+    expect((await renewLibrary(house.base.db, [newer], author)).renewed).toEqual(['fresh-gecko'])
+    expect((await renewLibrary(house.base.db, [newer], author)).renewed).toEqual([])
     const { history } = await get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: 'fresh-gecko' }))
     expect(history.map(({ version }) => version)).toEqual([2, 1])
   })

@@ -2,36 +2,28 @@ import type { PlanChange, Preview, Site } from '@kobrin/contract'
 import { PATHS, pathWith } from '@kobrin/contract'
 import type { Plan } from '@kobrin/core'
 import { civil } from '@kobrin/core'
-import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
 import type { z } from 'zod'
-import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
-import { signedIn } from '../testing/client.ts'
-import type { Scratch } from '../testing/scratch.ts'
-import { scratch } from '../testing/scratch.ts'
+import type { OpenApp } from '../testing/openApp.ts'
+import { openApp } from '../testing/openApp.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { smallSite, ZONE } from '../testing/smallSite.ts'
+import { ZONE } from '../testing/smallSite.ts'
 
 const GECKO = 'leopard-gecko'
 const TODAY = civil(Date.now(), ZONE).day
 
-let base: Scratch
+let house: OpenApp
 let site: SmallSite
-let app: FastifyInstance
 let senior: Client
 
 beforeAll(async () => {
-  site = smallSite()
-  base = await scratch(site)
-  app = await buildApp({ connection: base })
-  senior = await signedIn(app, 'seniorKeeper')
+  house = await openApp('seniorKeeper')
+  site = house.site
+  senior = house.as
 })
-afterAll(async () => {
-  await app.close()
-  await base.drop()
-})
+afterAll(() => house.close())
 
 const residentAt = (index: number) => site.residents[index]?.id ?? ''
 

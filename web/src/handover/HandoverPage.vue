@@ -116,16 +116,6 @@ function whom({ resident, sheet, kind, what }: PlanChange): string {
 </template>
 
 <style scoped>
-.urgent {
-  padding-left: 8px;
-  border-left: 5px solid var(--late);
-}
-
-.act {
-  padding-left: 8px;
-  border-left: 6px double var(--late);
-}
-
 a {
   display: inline-block;
   min-height: 24px;

@@ -96,21 +96,6 @@ const answer = computed(() => {
   padding: 4px 8px;
 }
 
-.act {
-  padding-left: 8px;
-  border-left: 6px double var(--late);
-}
-
-.watch {
-  padding-left: 8px;
-  border-left: 5px dotted var(--held);
-}
-
-.info {
-  padding-left: 8px;
-  border-left: 5px solid var(--done);
-}
-
 .nearly {
   color: var(--soft);
   font-size: 14px;

@@ -255,18 +255,4 @@ thead th {
   white-space: nowrap;
 }
 
-.urgent {
-  padding-left: 8px;
-  border-left: 5px solid var(--late);
-}
-
-.act {
-  padding-left: 8px;
-  border-left: 6px double var(--late);
-}
-
-.watch {
-  padding-left: 8px;
-  border-left: 5px dotted var(--held);
-}
 </style>

@@ -1,0 +1,73 @@
+import type { Box } from '../enclosure/box.ts'
+import type { Build } from '../enclosure/build.ts'
+import type { BodyPart, Severity } from '../entries/entry.ts'
+import type { Source } from '../plan/source.ts'
+import type { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import type { Range } from '../sheet/range.ts'
+import type { Day } from '../time/day.ts'
+
+/** Who is to live there. */
+export interface Tenant {
+  /** Millimetres by measured part. */
+  sizes: Readonly<Partial<Record<BodyPart, number>>>
+  /** Animals in it; one for an individual. */
+  count: number
+}
+
+export interface FitInput {
+  box: Box
+  build: Build
+  tenant: Tenant
+  housing?: Housing | undefined
+  light?: Light | undefined
+  targets?: readonly ZoneTarget[]
+  /** Air of the room around the year, °C. */
+  roomCelsius?: Range | undefined
+  sources?: Readonly<Record<string, Source>> | undefined
+  day: Day
+}
+
+export type FitCode =
+  | 'short'
+  | 'narrow'
+  | 'low'
+  | 'crowded'
+  | 'tooLarge'
+  | 'cannotStretch'
+  | 'floorShallow'
+  | 'floorUnknown'
+  | 'hangsTooLow'
+  | 'noPerch'
+  | 'unmeasured'
+  | 'noUvb'
+  | 'uvbShort'
+  | 'uvbLong'
+  | 'uvbFar'
+  | 'uvbNear'
+  | 'uvbOld'
+  | 'fewHides'
+  | 'noLock'
+  | 'meshWide'
+  | 'noClimbing'
+  | 'noBowl'
+  | 'noCrew'
+  | 'noThermostat'
+  | 'noHeat'
+  | 'roomTooWarm'
+  | 'defect'
+  | 'replaceDue'
+
+/** One thing that does not fit, with what is asked for and what is there. */
+export interface Finding {
+  code: FitCode
+  severity: Severity
+  needs?: number
+  has?: number | null
+  part?: BodyPart
+  /** Times the measured part, where the need grows with the animal. */
+  times?: number
+  /** The count from which it no longer holds. */
+  until?: number
+  what?: string
+  source?: Source
+}

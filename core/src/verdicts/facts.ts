@@ -1,0 +1,14 @@
+import type { ResidentState } from '../fold/residentState.ts'
+import type { WeightLevel } from '../growth/weightLevel.ts'
+import type { Hold } from '../holds/holdsOn.ts'
+import type { Plan } from '../plan/plan.ts'
+import type { Day } from '../time/day.ts'
+
+/** What a verdict of the day may look at. */
+export interface Facts {
+  day: Day
+  plan: Plan
+  state: ResidentState
+  holds: readonly Hold[]
+  weight: WeightLevel | null
+}
