@@ -36,7 +36,7 @@ test('a plan is changed after a look at before and after, and the change is ende
   const { page } = await keeper('tomas')
   await openRecord(page, 'Jib')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await page.getByLabel('Which duty').selectOption({ label: 'Feed' })
+  await page.getByLabel('What to change').selectOption({ label: 'Feed' })
   await expect(page.getByRole('button', { name: 'Before and after', exact: true })).toBeDisabled()
   await page.getByLabel('Every, days').fill('5')
   await page.getByRole('button', { name: 'Before and after', exact: true }).click()

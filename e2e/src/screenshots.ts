@@ -90,7 +90,7 @@ test('a plan, a fit and a move', async ({ keeper }) => {
   const { page } = await keeper('kelechi')
   await find(page, 'Caulk')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await page.getByLabel('Which duty').selectOption({ label: 'Feed' })
+  await page.getByLabel('What to change').selectOption({ label: 'Feed' })
   await page.getByLabel('Every, days').fill('18')
   await page.getByRole('button', { name: 'Before and after', exact: true }).click()
   await expect(page.locator('.only').first()).toBeVisible()

@@ -32,6 +32,10 @@ export const ERRORS = {
     status: 409,
     message: 'With that change the plan could not be worked out, so it was not made.',
   },
+  ceiling_below_target: {
+    status: 409,
+    message: 'With that change a ceiling would lie below what is wanted, or a range would run backwards.',
+  },
   too_many: { status: 429, message: 'Too many tries. Wait a minute and try again.' },
   too_large: { status: 413, message: 'That is too much to send at once.' },
   database_away: {

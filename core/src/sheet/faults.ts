@@ -21,7 +21,8 @@ function duplicates(items: readonly { id: string }[], path: Path, what: string):
   )
 }
 
-function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
+/** What contradicts itself in the wishes of one zone. */
+export function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
   const faults: Fault[] = []
   for (const field of ['celsius', 'nightCelsius', 'humidity'] as const) {
     const range = target[field]

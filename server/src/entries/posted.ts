@@ -25,7 +25,7 @@ function refusal(uid: string, code: ErrorCode, message: string = ERRORS[code].me
 
 function enclosureNamed(entry: PostedEntry): string | null {
   if (entry.kind === 'moved') return entry.payload.to
-  return entry.kind === 'arrived' ? entry.payload.enclosure : null
+  return entry.kind === 'arrived' || entry.kind === 'expected' ? entry.payload.enclosure : null
 }
 
 async function objection(entry: PostedEntry, context: PostingContext): Promise<ErrorCode | null> {

@@ -5,6 +5,7 @@ import { max, eq } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { recordPlanChange } from '../plans/commands.ts'
 import { sheet } from '../site/tables.ts'
+import { inUseFaults } from './inUse.ts'
 import { historyOfSheet } from './queries.ts'
 import { readSheetText, writeSheetText } from './sheetText.ts'
 import { sheetShipped, sheetVersion } from './tables.ts'
@@ -60,6 +61,8 @@ export async function keepSheet(
     }
   return db.transaction(async (tx): Promise<SheetAnswer> => {
     const [before] = await tx.select().from(sheet).where(eq(sheet.id, id)).for('update')
+    const faults = await inUseFaults(tx, doc)
+    if (faults.length > 0) return { status: 'faulty', faults }
     const last = (await historyOfSheet(tx, id))[0]?.version ?? 0
     if (basedOn !== undefined && basedOn !== last) return { status: 'overtaken', version: last }
     const version = await putInForce(tx, doc, { yaml, why }, author)
@@ -97,6 +100,10 @@ export async function renewLibrary(
         continue
       }
       if (last && differences(doc, inForce?.doc).length === 0) continue
+      if (last && (await inUseFaults(tx, doc)).length > 0) {
+        kept.push(doc.id)
+        continue
+      }
       const why = last ? 'A newer shipped library' : 'As shipped'
       await putInForce(tx, doc, { yaml: writeSheetText(doc), why }, { ...author, by: null })
       if (!last) continue

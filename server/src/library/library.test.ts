@@ -73,6 +73,18 @@ describe('a care sheet of the site', () => {
     expect((await gecko()).version).toBe(1)
   })
 
+  it('cannot take away the stage somebody lives in', async () => {
+    const { yaml } = await gecko()
+    const answer = await keep(yaml.replace('- id: adult\n', '- id: grown\n').replace(/adult:\n {6}- 25/, 'grown:\n      - 25'))
+    expect(answer).toMatchObject({ status: 'faulty' })
+    expect(JSON.stringify(answer)).toContain('Gecko 1, Gecko 2, Gecko 3 and 9 more live in it')
+  })
+
+  it('is not read when it refers to itself without end', async () => {
+    const bomb = ['a: &a [x, x]', ...'bcdefghij'.split('').map((name, index) => `${name}: &${name} [*${'abcdefghij'[index]}, *${'abcdefghij'[index]}]`)]
+    expect(await keep(bomb.join('\n'))).toMatchObject({ status: 'faulty' })
+  })
+
   it('is kept with author, reason and number, and can be read in every version', async () => {
     const { yaml } = await gecko()
     expect(await keep(`# Tried for a year\n${yaml.replace('hides: 2', 'hides: 3')}`)).toEqual({
@@ -122,6 +134,16 @@ describe('a newer shipped library', () => {
     expect((await renewLibrary(house.base.db, [newer], author)).renewed).toEqual([])
     const { history } = await get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: 'fresh-gecko' }))
     expect(history.map(({ version }) => version)).toEqual([2, 1])
+  })
+
+  it('is not taken up where somebody lives in a stage it no longer has', async () => {
+    const [adult] = shipped().stages.slice(-1)
+    if (!adult) throw new Error('No stage.')
+    await keep(writeSheetText({ ...shipped(), id: 'lone-gecko' }), {}, 'lone-gecko')
+    const bare = { ...shipped(), stages: [{ ...adult, id: 'grown' }] }
+    expect((await renewLibrary(house.base.db, [bare], author)).kept).toContain(GECKO)
+    expect((await gecko()).sheet.stages.map(({ id }) => id)).toContain('adult')
+    await renewLibrary(house.base.db, [{ ...shipped(), unseenToWorry: 9 }], author)
   })
 
   it('can be taken over by keeping its text', async () => {

@@ -22,6 +22,17 @@ function lineOf(document: Document, lines: LineCounter, path: Path): number | nu
   return null
 }
 
+const TANGLED = Symbol('tangled')
+
+/** YAML lets a text refer to itself until a few lines fill the memory; the reader stops before that. */
+function valueOf(document: Document): unknown {
+  try {
+    return document.toJS()
+  } catch {
+    return TANGLED
+  }
+}
+
 /** Reads one sheet from YAML: what does not parse, what does not belong, what contradicts itself. */
 export function readSheetText(text: string): ReadSheet {
   const lines = new LineCounter()
@@ -39,7 +50,9 @@ export function readSheetText(text: string): ReadSheet {
     field: path.map(String).join('.') || 'sheet',
     says,
   })
-  const read = Sheet.safeParse(document.toJS())
+  const value = valueOf(document)
+  if (value === TANGLED) return { faults: [fault([], 'It refers to itself too often to be read.')] }
+  const read = Sheet.safeParse(value)
   if (!read.success) return { faults: read.error.issues.map(({ path, message }) => fault(path, message)) }
   const faults = sheetFaults(read.data).map(({ path, says }) => fault(path, says))
   return faults.length > 0 ? { faults } : { sheet: read.data }

@@ -1,6 +1,6 @@
 import type { ChooseSchool, EndOverride, PlanChange, SetStage, SignOverride } from '@kobrin/contract'
 import type { DutyPatch, Override, Plan, Sheet } from '@kobrin/core'
-import { isPlan, resolvePlan } from '@kobrin/core'
+import { isPlan, resolvePlan, zoneFaults } from '@kobrin/core'
 import { and, eq, max } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { KobrinProblem } from '../errors/problem.ts'
@@ -94,6 +94,8 @@ export function sayChange({ patch, target, housing, light }: Override): string {
 function requirePlan(sheet: Sheet, stage: string, overrides: readonly Override[], day: number): Plan {
   const plan = resolvePlan(sheet, { stage, siteOverrides: overrides, day })
   if (!isPlan(plan)) throw new KobrinProblem('unreadable_plan')
+  if (plan.targets.some(({ source: _, ...zone }) => zoneFaults(zone, []).length > 0))
+    throw new KobrinProblem('ceiling_below_target')
   return plan
 }
 

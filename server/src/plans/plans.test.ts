@@ -112,6 +112,22 @@ describe('a signed change', () => {
     expect(await lastChange()).toMatchObject({ kind: 'ended', resident: residentAt(2) })
   })
 
+  it('sets the climate of a zone, but never above the ceiling that harms', async () => {
+    const hotter = (high: number) => ({
+      sheet: GECKO,
+      target: { zone: 'warm floor', celsius: [31, high] },
+      reason: 'Cold draught from the door',
+    })
+    expect((await post(PATHS.overrides, hotter(40))).json()).toMatchObject({ code: 'ceiling_below_target' })
+    expect((await post(PATHS.overrides, hotter(34))).statusCode).toBe(204)
+    const { targets } = await planOf(7)
+    expect(targets.find(({ zone }) => zone === 'warm floor')).toMatchObject({
+      celsius: [31, 34],
+      ceilingCelsius: 36,
+      source: { from: 'site', reason: 'Cold draught from the door' },
+    })
+  })
+
   it('has to change something, and has to say why', async () => {
     expect(
       (await post(PATHS.overrides, { ...change, resident: residentAt(2), reason: ' ' })).statusCode,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Enclosure } from '@kobrin/contract'
 import type { Build } from '@kobrin/core'
+import { dayFromIso, isoDay } from '@kobrin/core'
 import { reactive } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import NumberField from '../calculators/NumberField.vue'
@@ -21,6 +22,11 @@ const build = reactive(structuredClone(enclosure.build))
 const crew = reactive({ text: build.crew.join(', ') })
 
 type Furniture = Build['furniture'][number]
+
+function replaceBy(part: Build['parts'][number], date: string): void {
+  if (date === '') delete part.replaceBy
+  else part.replaceBy = dayFromIso(date)
+}
 
 function addFurniture(): void {
   build.furniture.push({ what: 'hide' } satisfies Furniture)
@@ -64,6 +70,12 @@ async function keep(): Promise<void> {
       <button type="button" class="plain" @click="build.layers.push({ material: 'coir', mm: 50 })">
         One more layer
       </button>
+      <NumberField
+        :model-value="build.slopeMm ?? 0"
+        label="Deeper at one end by"
+        unit="mm"
+        @update:model-value="(mm) => (mm > 0 ? (build.slopeMm = mm) : delete build.slopeMm)"
+      />
       <label>
         Damp end
         <select v-model="build.dampEnd" class="field">
@@ -140,6 +152,9 @@ async function keep(): Promise<void> {
     <fieldset>
       <legend>Shut and whole</legend>
       <label class="tick"><input v-model="build.lock" type="checkbox" /> Lock</label>
+      <label
+        >Vents <input v-model="build.vents" class="field" maxlength="120" placeholder="two, under the lid"
+      /></label>
       <NumberField
         :model-value="build.meshMm ?? 0"
         label="Widest opening of mesh and vents"
@@ -152,6 +167,15 @@ async function keep(): Promise<void> {
       <div v-for="(part, index) in build.parts" :key="`p${index}`" class="pair">
         <label>Part <input v-model="part.what" class="field" maxlength="80" required /></label>
         <label>Defect <input v-model="part.defect" class="field" maxlength="200" /></label>
+        <label>
+          Replace by
+          <input
+            class="field"
+            type="date"
+            :value="part.replaceBy === undefined ? '' : isoDay(part.replaceBy)"
+            @change="replaceBy(part, ($event.target as HTMLInputElement).value)"
+          />
+        </label>
         <button type="button" class="plain" @click="build.parts.splice(index, 1)">
           Mended: {{ part.what }}
         </button>

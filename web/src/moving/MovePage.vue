@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Draft } from '@kobrin/core'
+import type { Draft, Finding } from '@kobrin/core'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
@@ -9,6 +9,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { readNumber } from '../saying/readAnswers.ts'
+import { usePlacesLeft } from '../walk/usePlacesLeft.ts'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
@@ -20,6 +21,7 @@ const record = useRecord()
 const people = usePeople()
 const router = useRouter()
 const { fitOf } = useFit()
+const left = usePlacesLeft()
 
 const resident = computed(() => site.residents.get(id))
 const plan = computed(() => resident.value && site.planOf(resident.value))
@@ -71,6 +73,10 @@ const places = computed(() => {
         a.findings.length - b.findings.length,
     )
 })
+function sayPlace({ id: place, findings }: { id: string; findings: Finding[] }): string {
+  const fits = isFit(findings) ? 'fits' : `${findings.length} things to mend`
+  return left.left.has(place) ? `${fits}, to be cleaned first` : fits
+}
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
 const others = computed(() =>
   [...site.residents.values()].filter((one) => one.id !== id && round.homeOf(one.id) === from.value),
@@ -151,8 +157,7 @@ function move(): void {
         <select v-model="form.to" class="field">
           <option value="" disabled>{{ places.length }} places stand empty</option>
           <option v-for="place in places" :key="place.id" :value="place.id">
-            {{ place.label }}:
-            {{ isFit(place.findings) ? 'fits' : `${place.findings.length} things to mend` }}
+            {{ place.label }}: {{ sayPlace(place) }}
           </option>
         </select>
       </label>

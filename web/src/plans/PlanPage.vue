@@ -1,13 +1,11 @@
 <script setup lang="ts">
-import type { SignOverride } from '@kobrin/contract'
 import { may } from '@kobrin/contract'
-import type { Duty, Override } from '@kobrin/core'
-import { dayFromIso, isBefore } from '@kobrin/core'
-import { computed, reactive, shallowRef, watch } from 'vue'
+import type { Override } from '@kobrin/core'
+import { isBefore } from '@kobrin/core'
+import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
 import { useAnswer, useDoing } from '../app/useAnswer.ts'
-import NumberField from '../calculators/NumberField.vue'
 import ConditionScale from '../condition/ConditionScale.vue'
 import SchoolChoice from '../library/SchoolChoice.vue'
 import { useRecord } from '../entries/useRecord.ts'
@@ -21,6 +19,7 @@ import { words } from '../words/en.ts'
 import { sayDate } from '../words/numbers.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
+import ChangeForm from './ChangeForm.vue'
 import PreviewTable from './PreviewTable.vue'
 
 const { id } = defineProps<{ id: string }>()
@@ -47,88 +46,15 @@ const isHere = computed(() => record.stateOf(id).arrivedOn !== null)
 /** What is asked for now: getting the place ready is behind those who are here. */
 const editable = computed(() => plan.value?.duties.filter((one) => !isBefore(one) || !isHere.value) ?? [])
 
-const form = reactive({ duty: '', days: 7, tolerance: 1, grams: 0, drop: false, until: '', reason: '' })
 const preview = shallowRef<PreviewAnswer | null>(null)
-const duty = computed<Duty | undefined>(() => editable.value.find((one) => one.id === form.duty))
-
-watch(
-  () => form.duty,
-  () => {
-    const one = duty.value
-    if (one?.cadence.type === 'every')
-      Object.assign(form, { days: one.cadence.days, tolerance: one.cadence.tolerance })
-    form.grams = one?.amount?.by === 'portion' ? one.amount.grams : 0
-    form.drop = false
-    preview.value = null
-  },
-)
-
-function change(): Pick<SignOverride, 'patch' | 'until'> {
-  const one = duty.value
-  const until = form.until === '' ? {} : { until: dayFromIso(form.until) }
-  if (!one) return until
-  if (form.drop) return { patch: { id: one.id, drop: true }, ...until }
-  const { amount } = one
-  const factor = amount?.by === 'portion' && amount.grams > 0 ? form.grams / amount.grams : 1
-  return {
-    patch: {
-      id: one.id,
-      ...(one.cadence.type === 'every' && {
-        cadence: { type: 'every', days: form.days, tolerance: form.tolerance },
-      }),
-      ...(amount?.by === 'portion' &&
-        factor !== 1 && {
-          amount: { ...amount, grams: form.grams, min: amount.min * factor, max: amount.max * factor },
-        }),
-    },
-    ...until,
-  }
-}
-
-const untouched = computed(() => {
-  const one = duty.value
-  if (!one || form.drop) return !one
-  const sameCadence =
-    one.cadence.type !== 'every' ||
-    (one.cadence.days === form.days && one.cadence.tolerance === form.tolerance)
-  return sameCadence && (one.amount?.by !== 'portion' || one.amount.grams === form.grams)
-})
-
-/** What cannot be meant, before anybody is asked about it. */
-function wrongWith(): string {
-  if (form.drop) return ''
-  if (duty.value?.cadence.type === 'every' && (form.days <= 0 || form.tolerance < 0))
-    return 'Every how many days? At least one, give or take none or more.'
-  if (duty.value?.amount?.by === 'portion' && form.grams <= 0) return 'How many grams? More than none.'
-  if (form.until !== '' && dayFromIso(form.until) < today.day) return 'It cannot end before today.'
-  return ''
-}
-
-async function look(): Promise<void> {
-  complaint.value = wrongWith()
-  if (complaint.value) return
-  await run(async () => {
-    preview.value = await careApi.preview({ resident: id, change: change() })
-  })
-}
 
 async function refresh(): Promise<void> {
   await Promise.all([site.load(), again()])
 }
 
-async function sign(): Promise<void> {
-  complaint.value = wrongWith()
-  if (complaint.value) return
-  const signed = await run(async () => {
-    await careApi.signOverride({ resident: id, ...change(), reason: form.reason.trim() })
-    await refresh()
-  })
-  if (signed) Object.assign(form, { duty: '', reason: '', until: '' })
-}
-
 async function end(target: string, number: number): Promise<void> {
   await run(async () => {
-    await careApi.endOverride({ target, number, reason: form.reason.trim() || 'Ended' })
+    await careApi.endOverride({ target, number, reason: 'Ended on the plan page' })
     await refresh()
   })
 }
@@ -196,54 +122,7 @@ function saysChange({ patch, target, housing, light }: Override): string {
       </section>
       <section class="block">
         <h2>Change it</h2>
-        <form v-if="maySign" class="form" @submit.prevent="sign">
-          <label>
-            Which duty
-            <select v-model="form.duty" class="field">
-              <option value="" disabled>Choose one</option>
-              <option v-for="one in editable" :key="one.id" :value="one.id">
-                {{ one.label ?? words.duty[one.does] }}
-              </option>
-            </select>
-          </label>
-          <template v-if="duty">
-            <div v-if="!form.drop" class="pair">
-              <NumberField
-                v-if="duty.cadence.type === 'every'"
-                v-model="form.days"
-                label="Every"
-                unit="days"
-              />
-              <NumberField
-                v-if="duty.cadence.type === 'every'"
-                v-model="form.tolerance"
-                label="Give or take"
-                unit="days"
-              />
-              <NumberField
-                v-if="duty.amount?.by === 'portion'"
-                v-model="form.grams"
-                label="Portion"
-                unit="g"
-              />
-            </div>
-            <label class="tick"><input v-model="form.drop" type="checkbox" /> no longer for this one</label>
-            <label>Until, if it ends <input v-model="form.until" class="field" type="date" /></label>
-            <label>Why <input v-model="form.reason" class="field" maxlength="400" /></label>
-            <div class="row">
-              <button type="button" class="plain" :disabled="busy || untouched" @click="look">
-                Before and after
-              </button>
-              <button
-                type="submit"
-                class="primary"
-                :disabled="busy || untouched || form.reason.trim() === ''"
-              >
-                Sign the change
-              </button>
-            </div>
-          </template>
-        </form>
+        <ChangeForm v-if="maySign" :resident="resident" :plan="plan" :duties="editable" @signed="refresh" />
         <p v-else class="quiet">A senior keeper signs changes to a plan.</p>
         <PreviewTable v-if="preview" :preview="preview" />
         <template v-if="sources && sources.overrides.length > 0">

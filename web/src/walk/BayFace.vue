@@ -2,6 +2,7 @@
 import type { DutyKind } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import BayHeader from './BayHeader.vue'
+import EmptyBox from './EmptyBox.vue'
 import EnclosureCell from './EnclosureCell.vue'
 import ShelfPlank from './ShelfPlank.vue'
 import type { Box, Face } from './useRound.ts'
@@ -63,7 +64,7 @@ function styleOf({ widthMm, residents }: Box) {
           <div class="shelf" role="row">
             <div v-for="box in shelf" :key="box.enclosureId" class="box" role="none" :style="styleOf(box)">
               <EnclosureCell v-for="id in box.residents" :key="id" :resident-id="id" />
-              <div v-if="box.residents.length === 0" class="empty" role="gridcell">Empty</div>
+              <EmptyBox v-if="box.residents.length === 0" :enclosure-id="box.enclosureId" />
             </div>
           </div>
           <ShelfPlank
@@ -113,14 +114,5 @@ function styleOf({ widthMm, residents }: Box) {
   grid-auto-columns: minmax(0, 1fr);
   grid-auto-flow: column;
   width: calc(var(--w) * var(--px));
-}
-
-.empty {
-  min-height: 110px;
-  padding: 8px;
-  border: 1px dashed var(--edge);
-  border-bottom: 0;
-  color: var(--soft);
-  font-size: 13px;
 }
 </style>

@@ -1,0 +1,170 @@
+<script setup lang="ts">
+import type { Resident } from '@kobrin/contract'
+import type { Duty, Plan } from '@kobrin/core'
+import { computed, shallowRef, watch } from 'vue'
+import { useDoing } from '../app/useAnswer.ts'
+import NumberField from '../calculators/NumberField.vue'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import type { PreviewAnswer } from '../wire/careApi.ts'
+import { careApi } from '../wire/careApi.ts'
+import { words } from '../words/en.ts'
+import type { Changed, ChangeDraft } from './planChange.ts'
+import { changeOf, draftOf, isUntouched, wrongWith } from './planChange.ts'
+import PreviewTable from './PreviewTable.vue'
+
+const { resident, plan, duties } = defineProps<{
+  resident: Resident
+  plan: Plan
+  duties: readonly Duty[]
+}>()
+const emit = defineEmits<{ signed: [] }>()
+
+const site = useSite()
+const today = useToday()
+const { busy, complaint, run } = useDoing()
+const which = shallowRef('')
+const draft = shallowRef<ChangeDraft | null>(null)
+const reason = shallowRef('')
+const forAll = shallowRef(false)
+const preview = shallowRef<PreviewAnswer | null>(null)
+
+const climates = computed(() => plan.targets.filter(({ celsius }) => celsius !== undefined))
+const changed = computed<Changed | null>(() => {
+  const duty = duties.find(({ id }) => `duty ${id}` === which.value)
+  if (duty) return { duty }
+  const zone = climates.value.find((one) => `zone ${one.zone}` === which.value)
+  return zone ? { zone } : null
+})
+const duty = computed(() => (changed.value && 'duty' in changed.value ? changed.value.duty : null))
+const zone = computed(() => (changed.value && 'zone' in changed.value ? changed.value.zone : null))
+const untouched = computed(() => !changed.value || !draft.value || isUntouched(changed.value, draft.value))
+
+watch(which, () => {
+  draft.value = changed.value && draftOf(changed.value)
+  preview.value = null
+})
+
+function set(part: Partial<ChangeDraft>): void {
+  if (draft.value) draft.value = { ...draft.value, ...part }
+}
+
+async function doing(act: (change: ReturnType<typeof changeOf>) => Promise<void>): Promise<boolean> {
+  if (!changed.value || !draft.value) return false
+  const change = changeOf(changed.value, draft.value)
+  const wrong = wrongWith(changed.value, draft.value, today.day)
+  const done = wrong === '' && (await run(() => act(change)))
+  if (wrong) complaint.value = wrong
+  return done
+}
+
+function look(): Promise<boolean> {
+  return doing(async (change) => {
+    preview.value = await careApi.preview({ resident: resident.id, change })
+  })
+}
+
+async function sign(): Promise<void> {
+  const whose = forAll.value ? { sheet: resident.sheet } : { resident: resident.id }
+  const signed = await doing((change) =>
+    careApi.signOverride({ ...whose, ...change, reason: reason.value.trim() }),
+  )
+  if (!signed) return
+  which.value = ''
+  reason.value = ''
+  forAll.value = false
+  emit('signed')
+}
+</script>
+
+<template>
+  <form class="form" @submit.prevent="sign">
+    <label>
+      What to change
+      <select v-model="which" class="field">
+        <option value="" disabled>Choose one</option>
+        <optgroup label="Duties">
+          <option v-for="one in duties" :key="one.id" :value="`duty ${one.id}`">
+            {{ one.label ?? words.duty[one.does] }}
+          </option>
+        </optgroup>
+        <optgroup label="Climate">
+          <option v-for="one in climates" :key="one.zone" :value="`zone ${one.zone}`">{{ one.zone }}</option>
+        </optgroup>
+      </select>
+    </label>
+    <template v-if="draft">
+      <div v-if="duty && !draft.drop" class="pair">
+        <template v-if="duty.cadence.type === 'every'">
+          <NumberField
+            :model-value="draft.days"
+            label="Every"
+            unit="days"
+            @update:model-value="set({ days: $event })"
+          />
+          <NumberField
+            :model-value="draft.tolerance"
+            label="Give or take"
+            unit="days"
+            @update:model-value="set({ tolerance: $event })"
+          />
+        </template>
+        <NumberField
+          v-if="duty.amount?.by === 'portion'"
+          :model-value="draft.grams"
+          label="Portion"
+          unit="g"
+          @update:model-value="set({ grams: $event })"
+        />
+      </div>
+      <label v-if="duty" class="tick">
+        <input type="checkbox" :checked="draft.drop" @change="set({ drop: !draft.drop })" /> no longer
+      </label>
+      <div v-if="zone" class="pair">
+        <NumberField
+          :model-value="draft.low"
+          label="From"
+          unit="°C"
+          @update:model-value="set({ low: $event })"
+        />
+        <NumberField
+          :model-value="draft.high"
+          label="to"
+          unit="°C"
+          @update:model-value="set({ high: $event })"
+        />
+        <NumberField
+          v-if="zone.ceilingCelsius !== undefined"
+          :model-value="draft.ceiling"
+          label="Never above"
+          unit="°C"
+          @update:model-value="set({ ceiling: $event })"
+        />
+      </div>
+      <label>
+        Until, if it ends
+        <input
+          class="field"
+          type="date"
+          :value="draft.until"
+          @input="set({ until: ($event.target as HTMLInputElement).value })"
+        />
+      </label>
+      <label>Why <input v-model="reason" class="field" maxlength="400" /></label>
+      <label class="tick">
+        <input v-model="forAll" type="checkbox" /> for every
+        {{ site.species.get(resident.sheet)?.common.toLowerCase() }} here
+      </label>
+      <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+      <div class="row">
+        <button type="button" class="plain" :disabled="busy || untouched" @click="look">
+          Before and after
+        </button>
+        <button type="submit" class="primary" :disabled="busy || untouched || reason.trim() === ''">
+          Sign the change
+        </button>
+      </div>
+    </template>
+  </form>
+  <PreviewTable v-if="preview" :preview="preview" />
+</template>

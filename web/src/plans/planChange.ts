@@ -1,0 +1,90 @@
+import type { SignOverride } from '@kobrin/contract'
+import type { Duty, PlanTarget } from '@kobrin/core'
+import { dayFromIso } from '@kobrin/core'
+
+/** What a change is about: a duty of the plan, or the climate of a zone. */
+export type Changed = { duty: Duty } | { zone: PlanTarget }
+
+/** A change as it stands in the form. */
+export interface ChangeDraft {
+  days: number
+  tolerance: number
+  grams: number
+  drop: boolean
+  low: number
+  high: number
+  ceiling: number
+  /** ISO date; empty for a change without an end. */
+  until: string
+}
+
+/** The form as it opens: what is in force now. */
+export function draftOf(changed: Changed): ChangeDraft {
+  const nothing = { days: 1, tolerance: 0, grams: 0, drop: false, low: 0, high: 0, ceiling: 0, until: '' }
+  if ('zone' in changed) {
+    const { celsius = [0, 0], ceilingCelsius = 0 } = changed.zone
+    return { ...nothing, low: celsius[0], high: celsius[1], ceiling: ceilingCelsius }
+  }
+  const { cadence, amount } = changed.duty
+  return {
+    ...nothing,
+    ...(cadence.type === 'every' && { days: cadence.days, tolerance: cadence.tolerance }),
+    ...(amount?.by === 'portion' && { grams: amount.grams }),
+  }
+}
+
+function patchOf({ id, cadence, amount }: Duty, draft: ChangeDraft): NonNullable<SignOverride['patch']> {
+  if (draft.drop) return { id, drop: true }
+  const factor = amount?.by === 'portion' ? draft.grams / amount.grams : 1
+  return {
+    id,
+    ...(cadence.type === 'every' && {
+      cadence: { type: 'every', days: draft.days, tolerance: draft.tolerance },
+    }),
+    // The bounds follow the portion, so that leftovers go on steering it.
+    ...(amount?.by === 'portion' &&
+      factor !== 1 && {
+        amount: { ...amount, grams: draft.grams, min: amount.min * factor, max: amount.max * factor },
+      }),
+  }
+}
+
+/** What would be signed. */
+export function changeOf(
+  changed: Changed,
+  draft: ChangeDraft,
+): Pick<SignOverride, 'patch' | 'target' | 'until'> {
+  const until = draft.until === '' ? {} : { until: dayFromIso(draft.until) }
+  if ('duty' in changed) return { patch: patchOf(changed.duty, draft), ...until }
+  const { zone, ceilingCelsius } = changed.zone
+  return {
+    target: {
+      zone,
+      celsius: [draft.low, draft.high],
+      ...(ceilingCelsius !== undefined && { ceilingCelsius: draft.ceiling }),
+    },
+    ...until,
+  }
+}
+
+export function isUntouched(changed: Changed, draft: ChangeDraft): boolean {
+  const before = { ...draftOf(changed), until: draft.until }
+  return JSON.stringify(before) === JSON.stringify(draft)
+}
+
+/** What cannot be meant, in one sentence, before anybody is asked about it. Empty when it can stand. */
+export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): string {
+  if (draft.until !== '' && dayFromIso(draft.until) < today) return 'It cannot end before today.'
+  if ('zone' in changed) {
+    if (draft.low > draft.high) return 'The first temperature is above the second.'
+    if (changed.zone.ceilingCelsius !== undefined && draft.ceiling <= draft.high)
+      return `The ceiling has to lie above the ${draft.high} °C that are wanted.`
+    return ''
+  }
+  if (draft.drop) return ''
+  const { cadence, amount } = changed.duty
+  if (cadence.type === 'every' && (draft.days <= 0 || draft.tolerance < 0))
+    return 'Every how many days? At least one, give or take none or more.'
+  if (amount?.by === 'portion' && draft.grams <= 0) return 'How many grams? More than none.'
+  return ''
+}

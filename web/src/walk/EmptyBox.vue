@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { usePlacesLeft } from './usePlacesLeft.ts'
+import { useRound } from './useRound.ts'
+
+const { enclosureId } = defineProps<{ enclosureId: string }>()
+const places = usePlacesLeft()
+const round = useRound()
+const waits = computed(() => places.left.get(enclosureId))
+</script>
+
+<template>
+  <button
+    v-if="waits"
+    type="button"
+    class="empty waits"
+    role="gridcell"
+    @click="round.focused = waits.residentId"
+  >
+    {{ waits.leaves === 'toClean' ? 'To clean' : 'Old floor to keep' }}
+    <span>{{ round.nameOf(waits.residentId) }} moved out</span>
+  </button>
+  <div v-else class="empty" role="gridcell">Empty</div>
+</template>
+
+<style scoped>
+.empty {
+  min-height: 110px;
+  padding: 8px;
+  border: 1px dashed var(--edge);
+  border-bottom: 0;
+  background: none;
+  color: var(--soft);
+  font-size: 13px;
+  text-align: left;
+}
+
+.waits {
+  display: grid;
+  align-content: start;
+  border: 3px double var(--held);
+  border-bottom: 0;
+  color: var(--ink);
+  font-weight: 600;
+}
+
+span {
+  color: var(--soft);
+  font-weight: 400;
+}
+</style>
