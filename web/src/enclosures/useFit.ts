@@ -35,7 +35,18 @@ export function useFit() {
   return { fitOf }
 }
 
-/** Whether nothing found stands in the way. */
+/** What has to be mended; what is only worth knowing does not stand in the way. */
+export function toMend(findings: readonly Finding[]): Finding[] {
+  return findings.filter(({ severity }) => severity !== 'info')
+}
+
 export function isFit(findings: readonly Finding[]): boolean {
-  return findings.every(({ severity }) => severity === 'info')
+  return toMend(findings).length === 0
+}
+
+/** "fits", or how much has to be mended first. */
+export function sayFit(findings: readonly Finding[]): string {
+  const { length } = toMend(findings)
+  if (length === 0) return 'fits'
+  return length === 1 ? 'one thing to mend' : `${length} things to mend`
 }

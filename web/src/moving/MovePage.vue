@@ -4,7 +4,7 @@ import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
 import FindingList from '../enclosures/FindingList.vue'
-import { isFit, useFit } from '../enclosures/useFit.ts'
+import { isFit, sayFit, useFit } from '../enclosures/useFit.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -74,7 +74,7 @@ const places = computed(() => {
     )
 })
 function sayPlace({ id: place, findings }: { id: string; findings: Finding[] }): string {
-  const fits = isFit(findings) ? 'fits' : `${findings.length} things to mend`
+  const fits = sayFit(findings)
   return left.left.has(place) ? `${fits}, to be cleaned first` : fits
 }
 const chosen = computed(() => places.value.find((place) => place.id === form.to))

@@ -3,7 +3,7 @@ import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { useFit } from '../enclosures/useFit.ts'
+import { sayFit, useFit } from '../enclosures/useFit.ts'
 import MatterActions from '../matters/MatterActions.vue'
 import { hasActions } from '../matters/hasActions.ts'
 import { useMatters } from '../matters/useMatters.ts'
@@ -44,9 +44,7 @@ const home = computed(() => round.homeOf(id))
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')
   if (!enclosure || !resident.value) return 'Enclosure'
-  const toMend = fitOf(enclosure, resident.value).filter(({ severity }) => severity !== 'info').length
-  if (toMend === 0) return 'Enclosure fits'
-  return `Enclosure: ${toMend} ${toMend === 1 ? 'thing' : 'things'} to mend`
+  return `Enclosure: ${sayFit(fitOf(enclosure, resident.value))}`
 })
 const facts = computed(() => effectiveFacts(entries.value))
 const suspects = computed(() => new Set(day.value.weight?.suspects))

@@ -6,7 +6,7 @@ import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
 import { useAnswer, useDoing } from '../app/useAnswer.ts'
 import FindingList from '../enclosures/FindingList.vue'
-import { isFit, useFit } from '../enclosures/useFit.ts'
+import { isFit, sayFit, useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
 import { readNumber } from '../saying/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
@@ -171,8 +171,7 @@ async function keep(): Promise<void> {
           <select v-model="form.enclosure" class="field">
             <option value="" disabled>{{ places.length }} places stand empty</option>
             <option v-for="place in places" :key="place.id" :value="place.id">
-              {{ place.label }}:
-              {{ isFit(place.findings) ? 'fits' : `${place.findings.length} things to mend` }}
+              {{ place.label }}: {{ sayFit(place.findings) }}
             </option>
           </select>
         </label>
