@@ -80,7 +80,7 @@ const note = computed(() => {
   user-select: none;
   -webkit-touch-callout: none;
   touch-action: manipulation;
-  contain: content;
+  contain: layout style;
 }
 
 .is-held {
@@ -90,7 +90,6 @@ const note = computed(() => {
 .is-selected {
   outline: 4px solid var(--focus);
   outline-offset: -4px;
-  z-index: 1;
 }
 
 .tape {
