@@ -95,10 +95,9 @@ const note = computed(() => {
 .tape {
   align-self: flex-start;
   max-width: 100%;
-  overflow: hidden;
+  padding-inline: 5px;
   font-size: var(--label);
-  text-overflow: ellipsis;
-  white-space: nowrap;
+  overflow-wrap: anywhere;
 }
 
 .kind {
@@ -108,12 +107,8 @@ const note = computed(() => {
 }
 
 .says {
-  display: -webkit-box;
-  overflow: hidden;
   font-size: 14px;
   line-height: 1.3;
-  -webkit-box-orient: vertical;
-  -webkit-line-clamp: 3;
 }
 
 .tone-held,
@@ -158,5 +153,15 @@ const note = computed(() => {
 
 .who.waits {
   color: var(--focus);
+}
+
+/* On a phone three lines are enough; elsewhere 300 clips would cost more than they save. */
+@media (max-width: 899px) {
+  .says {
+    display: -webkit-box;
+    overflow: hidden;
+    -webkit-box-orient: vertical;
+    -webkit-line-clamp: 3;
+  }
 }
 </style>
