@@ -11,7 +11,7 @@ export const PlanChange = z.strictObject({
   day: z.int(),
   /** Null for what came with a new version of the shipped library. */
   by: z.uuid().nullable(),
-  kind: z.enum(['school', 'override', 'ended', 'stage', 'sheet', 'enclosure']),
+  kind: z.enum(['school', 'override', 'ended', 'stage', 'sheet', 'enclosure', 'resident']),
   sheet: z.string().nullable(),
   resident: z.uuid().nullable(),
   /** In plain words, as it stood when it was made. */

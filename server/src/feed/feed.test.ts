@@ -49,7 +49,12 @@ interface Reader {
   stop: () => void
 }
 
-function read(app: FastifyInstance, after: number, headers: Record<string, string> = {}): Reader {
+function read(
+  app: FastifyInstance,
+  after: number,
+  headers: Record<string, string> = {},
+  siteTold: () => unknown = () => undefined,
+): Reader {
   const address = app.server.address()
   const port = typeof address === 'object' && address ? address.port : 0
   const control = new AbortController()
@@ -66,7 +71,8 @@ function read(app: FastifyInstance, after: number, headers: Record<string, strin
       rest = events.pop() ?? ''
       for (const event of events) {
         const data = /^data: (.*)$/m.exec(event)?.[1]
-        if (data) entries.push(JSON.parse(data) as KeptEntry)
+        if (event.includes('event: site')) siteTold()
+        else if (data) entries.push(JSON.parse(data) as KeptEntry)
       }
     }
   })().catch(() => undefined)
@@ -115,6 +121,25 @@ describe('the feed', () => {
     reader.stop()
     expect(reader.entries.map((entry) => entry.seq)).toEqual([seq])
     expect(Date.now() - since).toBeLessThan(1000)
+  })
+
+  it('tells of a changed plan at once here, and soon through another server', async () => {
+    const senior = await signedIn(first(), 'seniorKeeper')
+    const told = { here: 0, there: 0 }
+    const [, second] = apps
+    const here = read(first(), 0, {}, () => (told.here += 1))
+    const there = read(second ?? first(), 0, {}, () => (told.there += 1))
+    await Promise.all([here.reached(12), there.reached(12)])
+    // The other server looks at what is there before it can see that it changed.
+    await new Promise((go) => setTimeout(go, 700))
+    const body = { resident: site.residents[0]?.id, housing: { hides: 3 }, reason: 'Shy' }
+    expect((await senior.call({ method: 'POST', url: PATHS.overrides, body })).statusCode).toBe(204)
+    const until = Date.now() + 5000
+    while (Date.now() < until && told.there === 0) await new Promise((go) => setTimeout(go, 20))
+    here.stop()
+    there.stop()
+    expect(told.here).toBeGreaterThanOrEqual(1)
+    expect(told.there).toBeGreaterThanOrEqual(1)
   })
 
   it('goes on after the last event the browser names, however old the address it asks with', async () => {

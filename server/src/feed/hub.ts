@@ -1,10 +1,13 @@
 import type { Database } from '../database/connect.ts'
 import { rowsAfter } from '../entries/queries.ts'
+import { lastChange } from '../plans/queries.ts'
 import type { EntryRow } from '../entries/rows.ts'
 
 const PAGE = 500
 /** How often to look for entries another server appended. */
 const POLL_MS = 500
+/** Plans change far more seldom than entries come. */
+const POLLS_TO_SITE = 4
 
 export type Listener = (rows: readonly EntryRow[]) => void
 
@@ -50,8 +53,25 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
       })
   }
 
+  let siteAt: number | null = null
+
+  /** Tells of what was changed through another server. */
+  async function lookAtSite(): Promise<void> {
+    const last = await lastChange(db)
+    if (siteAt !== null && last !== siteAt) tellSite()
+    siteAt = last
+  }
+
+  function tellSite(): void {
+    for (const listener of siteListeners) listener()
+  }
+
+  let polls = 0
   const timer = setInterval(() => {
-    if (listeners.size > 0) wake()
+    if (listeners.size === 0) return
+    wake()
+    if (polls % POLLS_TO_SITE === 0) void lookAtSite().catch(onError)
+    polls += 1
   }, POLL_MS)
   timer.unref()
 
@@ -61,9 +81,7 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
       listeners.add(listener)
       return { from: at, stop: () => listeners.delete(listener) }
     },
-    siteChanged() {
-      for (const listener of siteListeners) listener()
-    },
+    siteChanged: tellSite,
     onSiteChanged(listener) {
       siteListeners.add(listener)
       return () => siteListeners.delete(listener)

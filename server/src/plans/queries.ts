@@ -1,7 +1,7 @@
 import type { PlanChange } from '@kobrin/contract'
 import type { Override, Plan, ResidentState, Sheet } from '@kobrin/core'
 import { emptyState, isPlan, plannedDays, resolvePlan } from '@kobrin/core'
-import { asc, eq, gte, inArray } from 'drizzle-orm'
+import { asc, eq, gte, inArray, max } from 'drizzle-orm'
 import type { z } from 'zod'
 import type { AskPreview, Preview } from '@kobrin/contract'
 import type { Database } from '../database/connect.ts'
@@ -9,6 +9,12 @@ import { residentState } from '../entries/tables.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import * as tables from '../site/tables.ts'
 import { planChange } from './tables.ts'
+
+/** Place of the last change of plans or register; 0 before the first. */
+export async function lastChange(db: Database): Promise<number> {
+  const [row] = await db.select({ last: max(planChange.seq) }).from(planChange)
+  return row?.last ?? 0
+}
 
 export async function changesSince(db: Database, day: number): Promise<PlanChange[]> {
   return db.select().from(planChange).where(gte(planChange.day, day)).orderBy(asc(planChange.seq))

@@ -18,6 +18,7 @@ const NUMBER_DIGITS = 4
 export async function addResident(
   db: Database,
   given: NewResident,
+  author: Author,
 ): Promise<{ accession: string; isNew: boolean }> {
   const { id, name, stage, sex, hatchedOn } = given
   if (!(await enclosureExists(db, given.enclosure))) throw new KobrinProblem('unknown_place')
@@ -45,6 +46,14 @@ export async function addResident(
       headcount: given.count,
       barrier: null,
       schools: {},
+    })
+    await recordPlanChange(tx, {
+      ...author,
+      kind: 'resident',
+      sheet: given.sheet,
+      resident: id,
+      what: `${given.comes === 'expected' ? 'Expected' : 'New'}: ${name}`,
+      reason: given.from ?? 'Put on record',
     })
     await tx.insert(residentState).values({ residentId: id, lastSeq: 0, state: emptyState() })
     return { accession, isNew: true }

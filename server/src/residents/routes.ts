@@ -18,7 +18,7 @@ export function residentRoutes({
       { ...guard(ROUTES.addResident), schema: schemaOf(ROUTES.addResident) },
       async (request) => {
         const author = await authorOn(request)
-        const { accession, isNew } = await addResident(db, request.body)
+        const { accession, isNew } = await addResident(db, request.body, author)
         if (isNew) await appender.append([firstEntry(request.body, author)])
         hub.siteChanged()
         return { accession }

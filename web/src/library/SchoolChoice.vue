@@ -9,13 +9,15 @@ import { careApi } from '../wire/careApi.ts'
 import { words } from '../words/en.ts'
 import { may } from '@kobrin/contract'
 
-const { sheetId, school, chosen, residentId } = defineProps<{
+const { sheetId, school, chosen, residentId, example } = defineProps<{
   sheetId: string
   school: School
   /** Chosen here; the sheet's default where nothing is. */
   chosen: string | undefined
   /** Chosen for one resident rather than for the sheet. */
   residentId?: string
+  /** Somebody on the sheet, to show what a choice would mean. */
+  example?: { id: string; name: string } | undefined
 }>()
 const emit = defineEmits<{ chosen: [] }>()
 
@@ -42,9 +44,10 @@ watch(wanted, () => (preview.value = null))
 
 async function look(): Promise<void> {
   const option = wanted.value
-  if (option === null || !residentId) return
+  const whose = residentId ?? example?.id
+  if (option === null || !whose) return
   await run(async () => {
-    preview.value = await careApi.preview({ resident: residentId, schools: { [school.id]: option } })
+    preview.value = await careApi.preview({ resident: whose, schools: { [school.id]: option } })
   })
 }
 
@@ -98,8 +101,8 @@ async function choose(): Promise<void> {
             <button type="submit" class="primary" :disabled="busy || reason.trim() === ''">
               Choose {{ option.name }}
             </button>
-            <button v-if="residentId" type="button" class="plain" :disabled="busy" @click="look">
-              Before and after
+            <button v-if="residentId || example" type="button" class="plain" :disabled="busy" @click="look">
+              Before and after{{ example ? ` for ${example.name}` : '' }}
             </button>
             <button type="button" class="plain" @click="wanted = null">Leave it</button>
           </div>

@@ -28,6 +28,7 @@ const { answer, complaint, again } = useAnswer<LibrarySheet>(
 const editing = shallowRef<string | null>(null)
 const older = shallowRef<{ version: number; yaml: string } | null>(null)
 const sheet = computed(() => answer.value?.sheet)
+const example = computed(() => [...site.residents.values()].find((one) => one.sheet === id))
 const mayEdit = computed(() => may(people.role, 'editSheets'))
 
 function save(name: string, text: string): void {
@@ -108,6 +109,7 @@ async function kept(): Promise<void> {
           :sheet-id="sheet.id"
           :school="school"
           :chosen="answer.schools[school.id]"
+          :example="example"
           @chosen="again"
         />
         <section class="block no-print">

@@ -8,9 +8,10 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import type { PreviewAnswer } from '../wire/careApi.ts'
 import { careApi } from '../wire/careApi.ts'
+import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Changed, ChangeDraft } from './planChange.ts'
-import { changeOf, draftOf, isUntouched, wrongWith } from './planChange.ts'
+import { changeOf, draftOf, isUntouched, MEASURES, wrongWith } from './planChange.ts'
 import PreviewTable from './PreviewTable.vue'
 
 const { resident, plan, duties } = defineProps<{
@@ -30,14 +31,22 @@ const forAll = shallowRef(false)
 const preview = shallowRef<PreviewAnswer | null>(null)
 
 const climates = computed(() => plan.targets.filter(({ celsius }) => celsius !== undefined))
+const measures = computed(() =>
+  MEASURES.flatMap((measure) => {
+    const value = plan.housing?.[measure]
+    return value === undefined ? [] : [{ measure, value }]
+  }),
+)
 const changed = computed<Changed | null>(() => {
   const duty = duties.find(({ id }) => `duty ${id}` === which.value)
   if (duty) return { duty }
   const zone = climates.value.find((one) => `zone ${one.zone}` === which.value)
-  return zone ? { zone } : null
+  if (zone) return { zone }
+  return measures.value.find(({ measure }) => `measure ${measure}` === which.value) ?? null
 })
 const duty = computed(() => (changed.value && 'duty' in changed.value ? changed.value.duty : null))
 const zone = computed(() => (changed.value && 'zone' in changed.value ? changed.value.zone : null))
+const measure = computed(() => (changed.value && 'measure' in changed.value ? changed.value.measure : null))
 const untouched = computed(() => !changed.value || !draft.value || isUntouched(changed.value, draft.value))
 
 watch(which, () => {
@@ -91,6 +100,11 @@ async function sign(): Promise<void> {
         <optgroup label="Climate">
           <option v-for="one in climates" :key="one.zone" :value="`zone ${one.zone}`">{{ one.zone }}</option>
         </optgroup>
+        <optgroup label="Enclosure">
+          <option v-for="one in measures" :key="one.measure" :value="`measure ${one.measure}`">
+            {{ care.housing[one.measure] }}
+          </option>
+        </optgroup>
       </select>
     </label>
     <template v-if="draft">
@@ -141,6 +155,13 @@ async function sign(): Promise<void> {
           @update:model-value="set({ ceiling: $event })"
         />
       </div>
+      <NumberField
+        v-if="measure"
+        :model-value="draft.value"
+        :label="care.housing[measure] ?? measure"
+        :unit="measure === 'hides' ? '' : measure === 'floorPerAnimalCm2' ? 'cm²' : 'mm'"
+        @update:model-value="set({ value: $event })"
+      />
       <label>
         Until, if it ends
         <input

@@ -36,6 +36,16 @@ describe('a change to a plan', () => {
     })
   })
 
+  it('changes one measure of the enclosure', () => {
+    const hides = { measure: 'hides', value: 2 } as const
+    expect(isUntouched(hides, draftOf(hides))).toBe(true)
+    expect(changeOf(hides, { ...draftOf(hides), value: 3 })).toEqual({ housing: { hides: 3 } })
+    expect(wrongWith(hides, { ...draftOf(hides), value: 2.5 }, TODAY)).toContain('whole number')
+    expect(wrongWith({ measure: 'lengthMm', value: 900 }, { ...draftOf(hides), value: 0 }, TODAY)).toBe(
+      'More than none.',
+    )
+  })
+
   it.each([
     [feed, { days: 0 }, 'Every how many days?'],
     [feed, { grams: 0 }, 'How many grams?'],

@@ -1,9 +1,20 @@
 import type { SignOverride } from '@kobrin/contract'
-import type { Duty, PlanTarget } from '@kobrin/core'
+import type { Duty, Housing, PlanTarget } from '@kobrin/core'
 import { dayFromIso } from '@kobrin/core'
 
-/** What a change is about: a duty of the plan, or the climate of a zone. */
-export type Changed = { duty: Duty } | { zone: PlanTarget }
+/** Lines of the housing that are one number. */
+export const MEASURES = [
+  'lengthMm',
+  'depthMm',
+  'heightMm',
+  'floorPerAnimalCm2',
+  'hides',
+  'meshMm',
+] as const satisfies readonly (keyof Housing)[]
+export type Measure = (typeof MEASURES)[number]
+
+/** What a change is about: a duty of the plan, the climate of a zone, a measure of the enclosure. */
+export type Changed = { duty: Duty } | { zone: PlanTarget } | { measure: Measure; value: number }
 
 /** A change as it stands in the form. */
 export interface ChangeDraft {
@@ -14,13 +25,25 @@ export interface ChangeDraft {
   low: number
   high: number
   ceiling: number
+  value: number
   /** ISO date; empty for a change without an end. */
   until: string
 }
 
 /** The form as it opens: what is in force now. */
 export function draftOf(changed: Changed): ChangeDraft {
-  const nothing = { days: 1, tolerance: 0, grams: 0, drop: false, low: 0, high: 0, ceiling: 0, until: '' }
+  const nothing = {
+    days: 1,
+    tolerance: 0,
+    grams: 0,
+    drop: false,
+    low: 0,
+    high: 0,
+    ceiling: 0,
+    value: 0,
+    until: '',
+  }
+  if ('measure' in changed) return { ...nothing, value: changed.value }
   if ('zone' in changed) {
     const { celsius = [0, 0], ceilingCelsius = 0 } = changed.zone
     return { ...nothing, low: celsius[0], high: celsius[1], ceiling: ceilingCelsius }
@@ -53,9 +76,10 @@ function patchOf({ id, cadence, amount }: Duty, draft: ChangeDraft): NonNullable
 export function changeOf(
   changed: Changed,
   draft: ChangeDraft,
-): Pick<SignOverride, 'patch' | 'target' | 'until'> {
+): Pick<SignOverride, 'patch' | 'target' | 'housing' | 'until'> {
   const until = draft.until === '' ? {} : { until: dayFromIso(draft.until) }
   if ('duty' in changed) return { patch: patchOf(changed.duty, draft), ...until }
+  if ('measure' in changed) return { housing: { [changed.measure]: draft.value }, ...until }
   const { zone, ceilingCelsius } = changed.zone
   return {
     target: {
@@ -75,6 +99,11 @@ export function isUntouched(changed: Changed, draft: ChangeDraft): boolean {
 /** What cannot be meant, in one sentence, before anybody is asked about it. Empty when it can stand. */
 export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): string {
   if (draft.until !== '' && dayFromIso(draft.until) < today) return 'It cannot end before today.'
+  if ('measure' in changed) {
+    if (changed.measure === 'hides' && !Number.isInteger(draft.value))
+      return 'How many hides? A whole number.'
+    return draft.value > 0 ? '' : 'More than none.'
+  }
   if ('zone' in changed) {
     if (draft.low > draft.high) return 'The first temperature is above the second.'
     if (changed.zone.ceilingCelsius !== undefined && draft.ceiling <= draft.high)
