@@ -5,7 +5,14 @@ import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import NumberField from './NumberField.vue'
 
-const ask = reactive({ lengthMm: 1200, bodyMm: 500, cool: 25, warm: 33, low: 26, high: 32 })
+const {
+  lengthMm = 1200,
+  bodyMm = 500,
+  cool = 25,
+  warm = 33,
+} = defineProps<{ lengthMm?: number; bodyMm?: number; cool?: number; warm?: number }>()
+
+const ask = reactive({ lengthMm, bodyMm, cool, warm, low: cool, high: warm })
 const found = computed(() => reachable(ask.lengthMm, ask.bodyMm, ask.cool, ask.warm, [ask.low, ask.high]))
 </script>
 

@@ -5,7 +5,9 @@ import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
 import MixCalculator from '../calculators/MixCalculator.vue'
+import GradientCalculator from '../calculators/GradientCalculator.vue'
 import UvbCalculator from '../calculators/UvbCalculator.vue'
+import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -20,6 +22,7 @@ const { id } = defineProps<{ id: string }>()
 const site = useSite()
 const round = useRound()
 const people = usePeople()
+const record = useRecord()
 const today = useToday()
 const { fitOf } = useFit()
 const editing = shallowRef(false)
@@ -28,6 +31,18 @@ const enclosure = computed(() => site.enclosures.get(id))
 const tenants = computed(() => [...site.residents.values()].filter((one) => round.homeOf(one.id) === id))
 const longSide = computed(() => Math.max(enclosure.value?.widthMm ?? 0, enclosure.value?.depthMm ?? 0))
 const needs = computed(() => tenants.value[0] && site.planOf(tenants.value[0]))
+/** From the coolest to the warmest the plan asks for, for the animal as it was last measured. */
+const gradient = computed(() => {
+  const celsius = needs.value?.targets.flatMap((target) => target.celsius ?? []) ?? []
+  const bodyMm = record.stateOf(tenants.value[0]?.id ?? '').sizes['length']?.mm
+  if (celsius.length < 4) return null
+  return {
+    lengthMm: longSide.value,
+    cool: Math.min(...celsius),
+    warm: Math.max(...celsius),
+    ...(bodyMm !== undefined && { bodyMm }),
+  }
+})
 /** The layers that stand in it now, as parts by their depth. */
 const recipe = computed(() => {
   const known = build.value?.layers.filter(({ material }) => material in MATERIALS) ?? []
@@ -123,6 +138,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
       </section>
       <template v-if="needs">
         <UvbCalculator v-if="needs.light?.uvb" :length-mm="longSide" :uvb="needs.light.uvb" />
+        <GradientCalculator v-if="gradient" v-bind="gradient" />
         <MixCalculator :box="enclosure" :recipe="recipe" />
       </template>
     </div>
