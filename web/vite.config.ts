@@ -29,13 +29,7 @@ export default defineConfig({
   build: {
     target: 'es2023',
     manifest: true,
-    // For a part opened later only its styles are fetched ahead: the names of all scripts would weigh on
-    // the first page.
-    modulePreload: {
-      polyfill: false,
-      resolveDependencies: (_, parts, { hostType }) =>
-        hostType === 'html' ? parts : parts.filter((part) => part.endsWith('.css')),
-    },
+    modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
     // The framework changes seldom and is asked for by every page: one file of its own.
     rolldownOptions: {

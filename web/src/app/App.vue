@@ -6,12 +6,13 @@ import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
-import { useAfterPaint } from './useAfterPaint.ts'
+import { afterNextPaint, useAfterPaint } from './useAfterPaint.ts'
 import { useTheme } from './useTheme.ts'
 
 const SignInPage = defineAsyncComponent(() => import('../people/SignInPage.vue'))
 const PersonMenu = defineAsyncComponent(() => import('../people/PersonMenu.vue'))
-const FindResident = defineAsyncComponent(() => import('../residents/FindResident.vue'))
+const loadFinder = () => import('../residents/FindResident.vue')
+const FindResident = defineAsyncComponent(loadFinder)
 const WaitingDialog = defineAsyncComponent(() => import('../entries/WaitingDialog.vue'))
 
 const people = usePeople()
@@ -69,6 +70,9 @@ async function begin(): Promise<void> {
 }
 
 function onKey(event: KeyboardEvent): void {
+  // Typed on while the finder is on its way: nothing of it is meant for the walk.
+  if (finding.value && !(event.target instanceof HTMLElement && event.target.closest('dialog')))
+    event.stopImmediatePropagation()
   if (event.key !== '/' || !inside.value || event.ctrlKey || event.metaKey) return
   if (event.target instanceof HTMLElement && event.target.closest('input, textarea, dialog')) return
   event.preventDefault()
@@ -76,16 +80,18 @@ function onKey(event: KeyboardEvent): void {
 }
 
 watch(() => people.signIns, enter)
+// Whoever presses the key to find goes on typing at once: the finder is there before it is asked for.
+watch(inside, (is) => is && afterNextPaint(() => void loadFinder()))
 // Plans are those of a day. Cut off, yesterday's go on until the line is back and the page is opened anew.
 watch(
   () => today.day,
   () => record.ready && void site.load().catch(() => undefined),
 )
 onMounted(() => {
-  globalThis.addEventListener('keydown', onKey)
+  globalThis.addEventListener('keydown', onKey, { capture: true })
   void begin()
 })
-onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
+onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: true }))
 </script>
 
 <template>
