@@ -1,7 +1,6 @@
 import { createServer } from 'node:net'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { dayFromIso } from '@kobrin/core'
 import { buildApp, KobrinFault, readLibrary, renewLibrary } from '@kobrin/server'
 import type { Opened } from './open.ts'
 import { openDatabase } from './open.ts'
@@ -35,9 +34,7 @@ function whenToldToStop(): Promise<void> {
 
 /** What the shipped library brings since the last start; what the site wrote stays. */
 async function takeUpLibrary({ connection: { db } }: Opened): Promise<void> {
-  const at = new Date().toISOString()
-  const author = { by: null, at, day: dayFromIso(at.slice(0, 10)) }
-  const { renewed, kept } = await renewLibrary(db, readLibrary(), author)
+  const { renewed, kept } = await renewLibrary(db, readLibrary())
   if (renewed.length > 0) console.log(`Care sheets renewed: ${renewed.join(', ')}.`)
   if (kept.length > 0) console.log(`Changed here and left as they are: ${kept.join(', ')}.`)
 }

@@ -1,5 +1,5 @@
 import type { Build, Housing, Light, Sheet } from '@kobrin/core'
-import { emptyBuild } from '@kobrin/core'
+import { emptyBuild, longSideMm, uvbFor } from '@kobrin/core'
 import type { Chance } from './chance.ts'
 
 interface Box {
@@ -45,12 +45,12 @@ function uvbOf(sheet: Sheet, light: Light | undefined): Light['uvb'] {
 function lampsOf(sheet: Sheet, box: Box, day: number, chance: Chance): Build['lamps'] {
   const uvb = uvbOf(sheet, sheet.light)
   if (!uvb) return []
-  const length = Math.max(box.widthMm, box.depthMm)
+  const { tubeMm, distanceMm } = uvbFor(uvb, longSideMm(box), 0)
   return [
     {
       what: 'uvb',
-      lengthMm: Math.round((length * (uvb.share[0] + uvb.share[1])) / 2),
-      distanceMm: Math.round((uvb.distanceMm[0] + uvb.distanceMm[1]) / 2),
+      lengthMm: Math.round((tubeMm[0] + tubeMm[1]) / 2),
+      distanceMm: Math.round((distanceMm[0] + distanceMm[1]) / 2),
       fittedOn: day - chance.whole(30, 340),
     },
   ]

@@ -93,7 +93,12 @@ export async function buildApp({
   )
   const appender = createAppender(db, { onAppended: hub.wake, now: () => now().toISOString() })
   const sessions = createSessions(db, now)
-  const today = async () => civil(now().getTime(), (await siteSettings(db))?.zone ?? 'UTC').day
+  let zone: string | null = null
+  const siteZone = async () => {
+    zone ??= (await siteSettings(db))?.zone ?? null
+    return zone ?? 'UTC'
+  }
+  const today = async () => civil(now().getTime(), await siteZone()).day
   const floor: Floor = {
     connection,
     appender,
@@ -102,6 +107,7 @@ export async function buildApp({
     guard: createGuard(sessions),
     log: app.log,
     now,
+    siteZone,
     today,
     authorOn: async (request) => ({
       by: signedInOn(request).person.id,

@@ -3,7 +3,7 @@ import type { FastifyBaseLogger, FastifyRequest, RouteShorthandOptions } from 'f
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
-import type { Author } from './plans/commands.ts'
+import type { Author } from './plans/author.ts'
 import type { Sessions } from './people/sessions.ts'
 
 /** What every feature of the server stands on. */
@@ -16,6 +16,8 @@ export interface Floor {
   guard: (route: Route) => Pick<RouteShorthandOptions, 'preHandler'>
   log: FastifyBaseLogger
   now: () => Date
+  /** The site's IANA zone, UTC before there is a site. */
+  siteZone: () => Promise<string>
   /** The site's civil day. */
   today: () => Promise<number>
   /** Who asks, and when. Only behind a guard that asks for a sign-in. */

@@ -1,3 +1,4 @@
+import type { PlannedDay } from '@kobrin/core'
 import { DutyPatch, Housing, Light, Plan, ZoneTarget } from '@kobrin/core'
 import { z } from 'zod'
 
@@ -64,12 +65,17 @@ export const AskPreview = z.strictObject({
 })
 export type AskPreview = z.input<typeof AskPreview>
 
-const PlannedDay = z.strictObject({ day: z.int(), tasks: z.array(z.looseObject({ duty: z.string() })) })
+const days = z.array(z.strictObject({ day: z.int(), tasks: z.array(z.looseObject({ duty: z.string() })) }))
 export const Preview = z.strictObject({
-  before: z.array(PlannedDay),
-  after: z.array(PlannedDay),
+  before: days,
+  after: days,
   plan: Plan,
 })
+export interface PreviewAnswer {
+  before: PlannedDay[]
+  after: PlannedDay[]
+  plan: Plan
+}
 
 /** Where one resident's plan comes from: what was chosen for it, and every change signed. */
 export const PlanSources = z.strictObject({

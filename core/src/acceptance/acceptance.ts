@@ -2,11 +2,12 @@ import type { Box } from '../enclosure/box.ts'
 import type { Build } from '../enclosure/build.ts'
 import type { Severity } from '../entries/entry.ts'
 import type { Finding } from '../fit/finding.ts'
-import { fit } from '../fit/fit.ts'
+import { fit, toMend } from '../fit/fit.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Range } from '../sheet/range.ts'
 import type { Day } from '../time/day.ts'
+import { byGravity } from '../verdicts/byGravity.ts'
 
 /** What a site has, as far as a new species asks for it. */
 export interface SiteMeans {
@@ -46,17 +47,19 @@ function placeCondition(plan: Plan, means: SiteMeans, day: Day): Condition {
   const celsius = new Map(means.rooms.map((room) => [room.id, room.celsius ?? undefined]))
   const judged = means.free.map(({ id, room, box, build }) => ({
     id,
-    findings: fit({
-      box,
-      build,
-      tenant: { sizes: {}, count: 1 },
-      housing: plan.housing,
-      light: plan.light,
-      targets: plan.targets,
-      roomCelsius: celsius.get(room),
-      sources: plan.sources,
-      day,
-    }).filter(({ severity }) => severity !== 'info'),
+    findings: toMend(
+      fit({
+        box,
+        build,
+        tenant: { sizes: {}, count: 1 },
+        housing: plan.housing,
+        light: plan.light,
+        targets: plan.targets,
+        roomCelsius: celsius.get(room),
+        sources: plan.sources,
+        day,
+      }),
+    ),
   }))
   const ready = judged.filter(({ findings }) => findings.length === 0).map(({ id }) => id)
   const nearly = judged
@@ -96,6 +99,5 @@ export function acceptance(sheet: Sheet, plan: Plan, means: SiteMeans, day: Day)
     ...competenceConditions(sheet, means),
   ]
   if (sheet.licence) conditions.push({ about: 'licence', severity: 'watch', reminder: sheet.licence })
-  const rank = { urgent: 0, act: 1, watch: 2, info: 3 } as const
-  return conditions.sort((a, b) => rank[a.severity] - rank[b.severity])
+  return conditions.sort(byGravity)
 }

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { Build } from '../enclosure/build.ts'
 import { BodyPart, Severity } from '../entries/entry.ts'
-import { fit } from '../fit/fit.ts'
+import { fit, isFit } from '../fit/fit.ts'
 import { Source } from '../plan/source.ts'
 import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
 import { anyRange } from '../sheet/range.ts'
@@ -46,6 +46,6 @@ export const fitComputation: Computation<typeof Input, typeof Output> = {
   output: Output,
   run: (input) => {
     const findings = fit(input)
-    return { fits: findings.every(({ severity }) => severity === 'info'), findings }
+    return { fits: isFit(findings), findings }
   },
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { MATERIALS } from '../mix/materials.ts'
+import { withUsual } from '../mix/materials.ts'
+import type { MixPart } from '../mix/mix.ts'
 import { mix } from '../mix/mix.ts'
 import type { Computation } from './computation.ts'
 import { Refusal } from './computation.ts'
@@ -51,24 +52,14 @@ const Output = z.union([
 ])
 
 function run({ parts, ...input }: z.output<typeof Input>): z.input<typeof Output> {
-  const unknown = parts.find(
-    ({ material, kgPerLitre, waterPerLitre }) =>
-      !(material in MATERIALS) && (kgPerLitre === undefined || waterPerLitre === undefined),
-  )
-  if (unknown)
-    return { refused: true, reason: `${unknown.material}: its kgPerLitre and waterPerLitre are needed.` }
-  const made = mix({
-    ...input,
-    parts: parts.map(({ kgPerLitre, waterPerLitre, swelling, ...part }) => {
-      const usual = MATERIALS[part.material]
-      return {
-        ...part,
-        kgPerLitre: kgPerLitre ?? usual?.kgPerLitre ?? 0,
-        waterPerLitre: waterPerLitre ?? usual?.waterPerLitre ?? 0,
-        swelling: swelling ?? usual?.swelling,
-      }
-    }),
-  })
+  const known: MixPart[] = []
+  for (const part of parts) {
+    const whole = withUsual(part)
+    if (!whole)
+      return { refused: true, reason: `${part.material}: its kgPerLitre and waterPerLitre are needed.` }
+    known.push(whole)
+  }
+  const made = mix({ ...input, parts: known })
   return made ?? { refused: true, reason: 'A floor of no depth needs nothing.' }
 }
 

@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import { BodyPart } from '../entries/entry.ts'
-import { mealAmount } from '../feeding/mealAmount.ts'
-import { emptyState } from '../fold/emptyState.ts'
 import { AmountRule, FoodSize } from '../plan/duty.ts'
+import { preySize } from '../preySize/preySize.ts'
 import type { Computation } from './computation.ts'
 import { Refusal } from './computation.ts'
 
@@ -25,20 +24,13 @@ const Output = z.union([
   Refusal,
 ])
 
-/** The feeding rule of the walk, asked about one animal. */
 function run({ amount, sizes, grams, measured }: z.output<typeof Input>): z.input<typeof Output> {
   const part = amount.by === 'width' ? amount.part : null
   if (part && measured[part] === undefined)
     return { refused: true, reason: `The ${part} of the animal has to be measured first.` }
   if (amount.by === 'massShare' && grams === undefined)
     return { refused: true, reason: 'The weight of the animal is needed.' }
-  const day = 0
-  const state = {
-    ...emptyState(),
-    sizes: Object.fromEntries(Object.entries(measured).map(([name, mm]) => [name, { day, mm }])),
-  }
-  const weight = grams === undefined ? null : { grams, day, readings: 1, suspects: [] }
-  const meal = mealAmount(amount, sizes, state, undefined, weight)
+  const meal = preySize(amount, sizes, { grams, mm: measured })
   return {
     size: meal.size ?? null,
     count: meal.count ? [...meal.count] : null,

@@ -7,6 +7,11 @@ export interface Box {
   heightMm: number
 }
 
+/** The longer side of the floor, whichever way the box stands, mm. */
+export function longSideMm({ widthMm, depthMm }: Pick<Box, 'widthMm' | 'depthMm'>): number {
+  return Math.max(widthMm, depthMm)
+}
+
 /** Inside volume in litres. */
 export function litresOf({ widthMm, depthMm, heightMm }: Box): number {
   return (widthMm * depthMm * heightMm) / 1e6

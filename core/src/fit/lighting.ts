@@ -1,3 +1,5 @@
+import { longSideMm } from '../enclosure/box.ts'
+import { uvbFor } from '../light/uvbFor.ts'
 import type { Finding, FitInput } from './finding.ts'
 
 /** Tubes fade long before they go dark: common practice is to replace them within a year. */
@@ -11,9 +13,9 @@ export function lighting({ light, build, box, sources, day }: FitInput): Finding
   const from = source ? { source } : {}
   const tubes = build.lamps.filter(({ what }) => what === 'uvb')
   if (tubes.length === 0) return [{ code: 'noUvb', severity: 'act', ...from }]
-  const length = Math.max(box.widthMm, box.depthMm)
-  const [shortest, longest] = uvb.share.map((share) => share * length) as [number, number]
-  const [near, far] = uvb.distanceMm
+  const { tubeMm, distanceMm: allowed } = uvbFor(uvb, longSideMm(box), 0)
+  const [shortest, longest] = tubeMm
+  const [near, far] = allowed
   return tubes.flatMap(({ lengthMm, distanceMm, fittedOn }): Finding[] => {
     const findings: Finding[] = []
     if (lengthMm !== undefined && lengthMm < shortest)

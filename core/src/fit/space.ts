@@ -1,4 +1,4 @@
-import { floorDepthMm, litresOf } from '../enclosure/box.ts'
+import { floorDepthMm, litresOf, longSideMm } from '../enclosure/box.ts'
 import type { BodyPart } from '../entries/entry.ts'
 import type { Finding, FitCode, FitInput } from './finding.ts'
 
@@ -13,7 +13,7 @@ const SIDES: readonly { side: Side; code: FitCode; grows: 'length' | 'depth' | '
 /** The longer side of the floor is its length, whichever way it stands. */
 function sidesOf({ box }: FitInput): Record<Side, number> {
   return {
-    lengthMm: Math.max(box.widthMm, box.depthMm),
+    lengthMm: longSideMm(box),
     depthMm: Math.min(box.widthMm, box.depthMm),
     heightMm: box.heightMm,
   }

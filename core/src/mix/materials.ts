@@ -1,4 +1,4 @@
-import type { Material } from './mix.ts'
+import type { Material, MixPart } from './mix.ts'
 
 /** Usual figures of floor materials, loose and dry: kilograms and litres of water held to a litre.
  * Common horticultural practice; bags differ, so each can be changed in the calculator. */
@@ -16,4 +16,18 @@ export const MATERIALS: Readonly<Record<string, Material>> = {
   'crushed shell': { kgPerLitre: 1.2, waterPerLitre: 0.1 },
   vermiculite: { kgPerLitre: 0.12, waterPerLitre: 0.5 },
   'sphagnum moss': { kgPerLitre: 0.03, waterPerLitre: 0.4 },
+}
+
+/** A part with the usual figures of its material where none are given. Null when neither is known. */
+export function withUsual({
+  kgPerLitre,
+  waterPerLitre,
+  swelling,
+  ...part
+}: Omit<MixPart, keyof Material> & { [K in keyof Material]?: Material[K] | undefined }): MixPart | null {
+  const usual = MATERIALS[part.material]
+  const kilograms = kgPerLitre ?? usual?.kgPerLitre
+  const water = waterPerLitre ?? usual?.waterPerLitre
+  if (kilograms === undefined || water === undefined) return null
+  return { ...part, kgPerLitre: kilograms, waterPerLitre: water, swelling: swelling ?? usual?.swelling }
 }

@@ -2,6 +2,7 @@ import type { ResidentState } from '../fold/residentState.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
+import { byGravity } from './byGravity.ts'
 import type { Facts } from './facts.ts'
 import { matters } from './matters.ts'
 import type { Verdict } from './verdict.ts'
@@ -117,8 +118,6 @@ function retainedSkin({ day, state }: Facts): Verdict[] {
   ]
 }
 
-const RANK = { urgent: 0, act: 1, watch: 2, info: 3 } as const
-
 /** What the record says is wrong or worth knowing today, gravest first. */
 export function verdictsOn(facts: Facts): Verdict[] {
   const verdicts = [
@@ -131,5 +130,5 @@ export function verdictsOn(facts: Facts): Verdict[] {
     ...observations(facts),
     ...matters(facts),
   ]
-  return verdicts.sort((a, b) => RANK[a.severity] - RANK[b.severity])
+  return verdicts.sort(byGravity)
 }

@@ -9,7 +9,7 @@ import type { Floor } from '../floor.ts'
 import { schemaOf, schemaOfJoined } from '../interface/schemaOf.ts'
 import { signedInOn } from '../people/guard.ts'
 import { roleOf } from '../people/queries.ts'
-import { enclosureExists, siteSettings } from '../site/queries.ts'
+import { enclosureExists } from '../site/queries.ts'
 import type { PostingContext } from './posted.ts'
 import { checked, isReceipt } from './posted.ts'
 import { hasRecord, headOf, recordRows, rowsAfter, stateRows, statesJson } from './queries.ts'
@@ -26,14 +26,8 @@ export function entryRoutes({
   sessions,
   guard,
   now,
+  siteZone,
 }: Floor): FastifyPluginAsync {
-  let zone: string | null = null
-
-  async function siteZone(): Promise<string> {
-    zone ??= (await siteSettings(db))?.zone ?? null
-    return zone ?? 'UTC'
-  }
-
   async function authorOf(uid: string): Promise<string | null> {
     const [row] = await db.select({ author: entry.authorId }).from(entry).where(eq(entry.uid, uid))
     return row?.author ?? null

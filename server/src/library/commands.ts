@@ -1,20 +1,15 @@
 import type { KeepSheet, SheetAnswer } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
-import { differences, sheetQuestions } from '@kobrin/core'
+import { dayFromIso, differences, sheetQuestions } from '@kobrin/core'
 import { max, eq } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
+import type { Author } from '../plans/author.ts'
 import { recordPlanChange } from '../plans/commands.ts'
 import { sheet } from '../site/tables.ts'
 import { inUseFaults } from './inUse.ts'
 import { historyOfSheet } from './queries.ts'
 import { readSheetText, writeSheetText } from './sheetText.ts'
 import { sheetShipped, sheetVersion } from './tables.ts'
-
-interface Author {
-  by: string | null
-  at: string
-  day: number
-}
 
 async function nextVersion(tx: Transaction, id: string): Promise<number> {
   // The sheet's own row is the lock: two who keep a sheet at once get two versions.
@@ -30,7 +25,7 @@ async function putInForce(
   tx: Transaction,
   doc: Sheet,
   text: { yaml: string; why: string },
-  { by, at }: Author,
+  { by, at }: { by: string | null; at: string },
 ): Promise<number> {
   const version = await nextVersion(tx, doc.id)
   await tx.insert(sheetVersion).values({ sheetId: doc.id, version, authorId: by, madeAt: at, ...text })
@@ -43,7 +38,7 @@ export async function keepSheet(
   db: Database,
   id: string,
   { yaml, why, confirmed = false, basedOn }: KeepSheet,
-  author: Author & { by: string },
+  author: Author,
 ): Promise<SheetAnswer> {
   const read = readSheetText(yaml)
   if ('faults' in read) return { status: 'faulty', faults: read.faults }
@@ -83,8 +78,10 @@ export async function keepSheet(
 export async function renewLibrary(
   db: Database,
   shipped: readonly Sheet[],
-  author: Author,
+  at = new Date().toISOString(),
 ): Promise<{ renewed: string[]; kept: string[] }> {
+  // Nobody here did it, and it happens before any site has a zone: the day is that of UTC.
+  const author = { by: null, at, day: dayFromIso(at.slice(0, 10)) }
   const renewed: string[] = []
   const kept: string[] = []
   await db.transaction(async (tx) => {
@@ -105,12 +102,11 @@ export async function renewLibrary(
         continue
       }
       const why = last ? 'A newer shipped library' : 'As shipped'
-      await putInForce(tx, doc, { yaml: writeSheetText(doc), why }, { ...author, by: null })
+      await putInForce(tx, doc, { yaml: writeSheetText(doc), why }, author)
       if (!last) continue
       renewed.push(doc.id)
       await recordPlanChange(tx, {
         ...author,
-        by: null,
         kind: 'sheet',
         sheet: doc.id,
         what: 'The shipped care sheet was renewed',

@@ -1,6 +1,5 @@
 import type { LibrarySheet, SheetAnswer, SheetSummary } from '@kobrin/contract'
 import { PATHS, pathWith } from '@kobrin/contract'
-import { dayFromIso } from '@kobrin/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'
@@ -115,11 +114,11 @@ describe('a care sheet of the site', () => {
 })
 
 describe('a newer shipped library', () => {
-  const author = { by: null, at: '2026-11-25T08:00:00.000Z', day: dayFromIso('2026-11-25') }
+  const at = '2026-11-25T08:00:00.000Z'
 
   it('never overwrites what the site wrote, and shows the difference', async () => {
     const newer = { ...shipped(), unseenToWorry: 9 }
-    expect(await renewLibrary(house.base.db, [newer], author)).toEqual({ renewed: [], kept: [GECKO] })
+    expect(await renewLibrary(house.base.db, [newer], at)).toEqual({ renewed: [], kept: [GECKO] })
     const now = await gecko()
     expect(now.sheet.housing?.hides).toBe(3)
     expect(now.differences.map(({ path }) => path).sort()).toEqual(['housing.hides', 'unseenToWorry'])
@@ -128,10 +127,10 @@ describe('a newer shipped library', () => {
 
   it('is taken up where nobody changed anything, and once only', async () => {
     const fresh = { ...shipped(), id: 'fresh-gecko' }
-    await renewLibrary(house.base.db, [fresh], author)
+    await renewLibrary(house.base.db, [fresh], at)
     const newer = { ...fresh, unseenToWorry: 9 }
-    expect((await renewLibrary(house.base.db, [newer], author)).renewed).toEqual(['fresh-gecko'])
-    expect((await renewLibrary(house.base.db, [newer], author)).renewed).toEqual([])
+    expect((await renewLibrary(house.base.db, [newer], at)).renewed).toEqual(['fresh-gecko'])
+    expect((await renewLibrary(house.base.db, [newer], at)).renewed).toEqual([])
     const { history } = await get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: 'fresh-gecko' }))
     expect(history.map(({ version }) => version)).toEqual([2, 1])
   })
@@ -141,9 +140,9 @@ describe('a newer shipped library', () => {
     if (!adult) throw new Error('No stage.')
     await keep(writeSheetText({ ...shipped(), id: 'lone-gecko' }), {}, 'lone-gecko')
     const bare = { ...shipped(), stages: [{ ...adult, id: 'grown' }] }
-    expect((await renewLibrary(house.base.db, [bare], author)).kept).toContain(GECKO)
+    expect((await renewLibrary(house.base.db, [bare], at)).kept).toContain(GECKO)
     expect((await gecko()).sheet.stages.map(({ id }) => id)).toContain('adult')
-    await renewLibrary(house.base.db, [{ ...shipped(), unseenToWorry: 9 }], author)
+    await renewLibrary(house.base.db, [{ ...shipped(), unseenToWorry: 9 }], at)
   })
 
   it('can be taken over by keeping its text', async () => {

@@ -5,13 +5,8 @@ import { and, eq, max } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import * as tables from '../site/tables.ts'
+import type { Author } from './author.ts'
 import { planChange } from './tables.ts'
-
-export interface Author {
-  by: string
-  at: string
-  day: number
-}
 
 type NewChange = Omit<PlanChange, 'seq' | 'sheet' | 'resident'> & { sheet?: string; resident?: string }
 

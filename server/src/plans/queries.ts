@@ -3,7 +3,7 @@ import type { Override, Plan, ResidentState, Sheet } from '@kobrin/core'
 import { emptyState, isPlan, plannedDays, resolvePlan } from '@kobrin/core'
 import { asc, eq, gte, inArray, max } from 'drizzle-orm'
 import type { z } from 'zod'
-import type { AskPreview, Preview } from '@kobrin/contract'
+import type { AskPreview, PreviewAnswer } from '@kobrin/contract'
 import type { Database } from '../database/connect.ts'
 import { residentState } from '../entries/tables.ts'
 import { KobrinProblem } from '../errors/problem.ts'
@@ -83,7 +83,7 @@ export async function preview(
   db: Database,
   ask: z.output<typeof AskPreview>,
   day: number,
-): Promise<z.input<typeof Preview>> {
+): Promise<PreviewAnswer> {
   const sources = choiceOf(await planSources(db, ask.resident))
   const state = await stateOf(db, ask.resident)
   const change: Override[] = ask.change
@@ -98,10 +98,6 @@ export async function preview(
     },
     day,
   )
-  const days = (plan: Plan) =>
-    plannedDays(state, plan, day, ask.days).map((one) => ({
-      ...one,
-      tasks: one.tasks.map((task) => ({ ...task })),
-    }))
+  const days = (plan: Plan) => plannedDays(state, plan, day, ask.days)
   return { before: days(planOf(sources, day)), after: days(after), plan: after }
 }

@@ -4,7 +4,7 @@ import type { FastifyPluginAsync, FastifyReply, FastifyRequest } from 'fastify'
 import type { z } from 'zod'
 import type { Floor } from '../floor.ts'
 import { schemaOf } from '../interface/schemaOf.ts'
-import type { Author } from './commands.ts'
+import type { Author } from './author.ts'
 import { chooseSchool, endOverride, setStage, signOverride } from './commands.ts'
 import { changesSince, planSources, preview } from './queries.ts'
 

@@ -1,6 +1,6 @@
 import type { SiteSeed } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
-import { dayFromIso, isoDay, replay } from '@kobrin/core'
+import { isoDay, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -122,8 +122,7 @@ export async function isEmpty(db: Database): Promise<boolean> {
 
 /** Sets up a site with its people, places, residents and whole history, all or nothing. */
 export async function loadSeed(db: Database, seed: SiteSeed): Promise<void> {
-  const at = new Date().toISOString()
-  await renewLibrary(db, seed.sheets, { by: null, at, day: dayFromIso(at.slice(0, 10)) })
+  await renewLibrary(db, seed.sheets)
   await db.transaction(async (tx) => {
     await loadPeople(tx, seed)
     await loadPlaces(tx, seed)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
+import type { PreviewAnswer } from '@kobrin/contract'
 import type { School } from '@kobrin/core'
 import { computed, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { usePeople } from '../people/usePeople.ts'
 import PreviewTable from '../plans/PreviewTable.vue'
-import type { PreviewAnswer } from '../wire/careApi.ts'
 import { careApi } from '../wire/careApi.ts'
 import { words } from '../words/en.ts'
 import { may } from '@kobrin/contract'

@@ -1,12 +1,11 @@
 <script setup lang="ts">
-import type { Resident } from '@kobrin/contract'
+import type { PreviewAnswer, Resident } from '@kobrin/contract'
 import type { Duty, Plan } from '@kobrin/core'
 import { computed, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import NumberField from '../calculators/NumberField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import type { PreviewAnswer } from '../wire/careApi.ts'
 import { careApi } from '../wire/careApi.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'

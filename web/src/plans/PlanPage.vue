@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { PreviewAnswer } from '@kobrin/contract'
 import { may } from '@kobrin/contract'
 import type { Override } from '@kobrin/core'
 import { isBefore } from '@kobrin/core'
@@ -12,7 +13,6 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import type { PreviewAnswer } from '../wire/careApi.ts'
 import { careApi } from '../wire/careApi.ts'
 import { care, sayHousing } from '../words/care.ts'
 import { words } from '../words/en.ts'

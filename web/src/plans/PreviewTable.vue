@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { DutyKind, Offering } from '@kobrin/core'
+import type { PreviewAnswer } from '@kobrin/contract'
+import type { PlannedDay } from '@kobrin/core'
 import { useToday } from '../time/useToday.ts'
-import type { PreviewAnswer } from '../wire/careApi.ts'
 import { sayOffering } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { sayDay } from '../words/numbers.ts'
@@ -10,20 +10,13 @@ import { sayDay } from '../words/numbers.ts'
 const { preview } = defineProps<{ preview: PreviewAnswer }>()
 const today = useToday()
 
-interface Planned {
-  duty: string
-  does: DutyKind
-  label?: string
-  offering?: Offering
-}
-
-function says(task: Planned): string {
+function says(task: PlannedDay['tasks'][number]): string {
   const name = task.label ?? words.duty[task.does]
   return task.offering ? `${name}: ${sayOffering(task.offering)}` : name
 }
 
-const tasksOf = (days: PreviewAnswer['before'], day: number) =>
-  ((days.find((one) => one.day === day)?.tasks ?? []) as unknown as Planned[]).map(says)
+const tasksOf = (days: readonly PlannedDay[], day: number) =>
+  (days.find((one) => one.day === day)?.tasks ?? []).map(says)
 
 function isSame(day: number): boolean {
   return tasksOf(preview.before, day).join() === tasksOf(preview.after, day).join()

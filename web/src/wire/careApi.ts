@@ -8,7 +8,7 @@ import type {
   NewResident,
   PlanChange,
   PlanSources,
-  Preview,
+  PreviewAnswer,
   SetStage,
   SheetAnswer,
   SheetSchools,
@@ -20,7 +20,6 @@ import type { Override } from '@kobrin/core'
 import type { z } from 'zod'
 import { createCall } from './api.ts'
 
-export type PreviewAnswer = z.infer<typeof Preview>
 export type PlanSourcesAnswer = Omit<z.infer<typeof PlanSources>, 'overrides'> & {
   overrides: { target: string; number: number; change: Override }[]
 }

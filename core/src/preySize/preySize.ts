@@ -1,0 +1,24 @@
+import type { BodyPart } from '../entries/entry.ts'
+import type { MealAmount } from '../feeding/mealAmount.ts'
+import { mealAmount } from '../feeding/mealAmount.ts'
+import { emptyState } from '../fold/emptyState.ts'
+import type { AmountRule, FoodSize } from '../plan/duty.ts'
+
+/** Weight in grams and millimetres by part, as far as they are known. */
+export interface Measured {
+  grams?: number | undefined
+  mm?: Readonly<Partial<Record<BodyPart, number>>>
+}
+
+/** The feeding rule of the walk, asked about one animal outside any record. */
+export function preySize(
+  rule: AmountRule,
+  sizes: readonly FoodSize[],
+  { grams, mm = {} }: Measured,
+): MealAmount {
+  const day = 0
+  const measured = Object.entries(mm).map(([part, size]) => [part, { day, mm: size }] as const)
+  const state = { ...emptyState(), sizes: Object.fromEntries(measured) }
+  const weight = grams === undefined ? null : { grams, day, readings: 1, suspects: [] }
+  return mealAmount(rule, sizes, state, undefined, weight)
+}
