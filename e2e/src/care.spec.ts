@@ -1,19 +1,10 @@
-import type { Page } from '@playwright/test'
 import { expect, test } from './keeper.ts'
-
-async function openRecord(page: Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Walk' }).click()
-  await page.keyboard.press('/')
-  await page.getByRole('combobox').fill(name)
-  await page.getByRole('option', { name }).first().click()
-  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
-}
 
 test('a school is chosen for a species; the plan, the handover and a colleague see it at once', async ({
   keeper,
 }) => {
   const colleague = await keeper('lotte')
-  await openRecord(colleague.page, 'Windlass')
+  await colleague.openRecord('Windlass')
   const theirs = colleague.page.getByRole('complementary', { name: 'Plan in force' })
   await expect(theirs.getByText('Soak the floor')).toHaveCount(0)
   const { page } = await keeper('kelechi')
@@ -33,8 +24,8 @@ test('a school is chosen for a species; the plan, the handover and a colleague s
 })
 
 test('a plan is changed after a look at before and after, and the change is ended', async ({ keeper }) => {
-  const { page } = await keeper('tomas')
-  await openRecord(page, 'Jib')
+  const { page, openRecord } = await keeper('tomas')
+  await openRecord('Jib')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await page.getByLabel('What to change').selectOption({ label: 'Feed' })
   await expect(page.getByRole('button', { name: 'Before and after', exact: true })).toBeDisabled()
@@ -53,16 +44,16 @@ test('a plan is changed after a look at before and after, and the change is ende
 })
 
 test('a keeper reads a plan but does not sign it', async ({ keeper }) => {
-  const { page } = await keeper('priya')
-  await openRecord(page, 'Jib')
+  const { page, openRecord } = await keeper('priya')
+  await openRecord('Jib')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await expect(page.getByText('A senior keeper signs changes to a plan.')).toBeVisible()
   await expect(page.getByRole('button', { name: /^Choose / })).toHaveCount(0)
 })
 
 test('a guided move with one missing stays on the walk until it is closed', async ({ keeper }) => {
-  const { page, allSent } = await keeper('lotte')
-  await openRecord(page, 'Zebra A')
+  const { page, openRecord, allSent } = await keeper('lotte')
+  await openRecord('Zebra A')
   await page.getByRole('link', { name: 'Move …' }).click()
   await page.getByRole('button', { name: 'Moved, keep it' }).click()
   await expect(page.getByRole('alert')).toContainText('Choose where to first')
@@ -75,12 +66,10 @@ test('a guided move with one missing stays on the walk until it is closed', asyn
   await expect(page.getByRole('heading', { name: 'Zebra A' })).toBeVisible()
   await allSent()
   const colleague = await keeper('priya')
-  await openRecord(colleague.page, 'Zebra A')
+  await colleague.openRecord('Zebra A')
   await colleague.page.getByRole('button', { name: 'Show on the walk' }).click()
-  const gate = colleague.page.locator('.gate button')
   const cell = colleague.cell('Zebra A')
-  await expect(cell.or(gate).first()).toBeVisible()
-  if (await gate.isVisible()) await gate.click()
+  await colleague.passGate(cell)
   await expect(cell).toContainText('2 of 120 unaccounted for')
   await cell.click({ position: { x: 20, y: 60 } })
   const side = colleague.page.getByRole('complementary', { name: /Zebra A/ })
@@ -95,19 +84,16 @@ test('a guided move with one missing stays on the walk until it is closed', asyn
 })
 
 test('babies found in old floor are counted with their colony', async ({ keeper }) => {
-  const { page, allSent } = await keeper('lotte')
-  await openRecord(page, 'Zebra C')
+  const { page, openRecord, passGate, allSent } = await keeper('lotte')
+  await openRecord('Zebra C')
   await page.getByRole('button', { name: 'Show on the walk' }).click()
   const side = page.getByRole('complementary', { name: /Zebra C/ })
-  const gate = page.locator('.gate button')
-  await expect(side.or(gate).first()).toBeVisible()
-  if (await gate.isVisible()) await gate.click()
-  await expect(side).toBeVisible()
+  await passGate(side)
   await side.getByRole('button', { name: /Alive in the old floor/ }).click()
   await side.getByLabel('How many, animals').fill('14')
   await side.getByRole('button', { name: 'Keep', exact: true }).click()
   await allSent()
-  await openRecord(page, 'Zebra C')
+  await openRecord('Zebra C')
   await expect(page.getByText('Old floor: 14 babies').first()).toBeVisible()
   await expect(page.getByText('about 224')).toBeVisible()
 })
@@ -152,7 +138,7 @@ test('a sheet and its label print without the frame of the app', async ({ keeper
 test('a new animal is expected, its place made ready on the walk, and then it is here', async ({
   keeper,
 }) => {
-  const { page, allSent, cell } = await keeper('lotte')
+  const { page, passGate, allSent, cell } = await keeper('lotte')
   await page.getByRole('link', { name: 'Residents' }).click()
   await page.getByRole('link', { name: 'Somebody new …' }).click()
   await page.getByLabel('Species').selectOption({ label: 'Leopard gecko' })
@@ -167,9 +153,7 @@ test('a new animal is expected, its place made ready on the walk, and then it is
   await expect(plan.getByText('Lock tried from inside and outside')).toBeVisible()
   await expect(plan.getByText('Fresh water')).toHaveCount(0)
   await page.getByRole('button', { name: 'Show on the walk' }).click()
-  const gate = page.locator('.gate button')
-  await expect(cell('Marlin').or(gate).first()).toBeVisible()
-  if (await gate.isVisible()) await gate.click()
+  await passGate(cell('Marlin'))
   await expect(cell('Marlin')).toContainText('Expected.')
   await page.getByRole('button', { name: /It is here now/ }).click()
   await expect(cell('Marlin')).not.toContainText('Expected.')

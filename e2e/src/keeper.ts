@@ -7,6 +7,10 @@ export interface Keeper {
   page: Page
   /** Goes to a stop of the round by its name, acknowledging whatever barrier lies before it. */
   walkTo: (stop: string) => Promise<void>
+  /** Waits for something of the walk, acknowledging whatever barrier lies before it. */
+  passGate: (awaited: Locator) => Promise<void>
+  /** Finds a resident by name from anywhere, and opens the record. */
+  openRecord: (name: string) => Promise<void>
   /** The cells of the stop in front of us. */
   cells: Locator
   cell: (name: string) => Locator
@@ -38,6 +42,12 @@ async function signIn(page: Page, login: Login): Promise<void> {
 function keeperAt(page: Page): Keeper {
   const cells = page.locator('[data-resident]')
   const state = page.locator('header.top button.state')
+  async function passGate(awaited: Locator): Promise<void> {
+    const gate = page.locator('.gate button')
+    await expect(awaited.or(gate).first()).toBeVisible()
+    if (await gate.isVisible()) await gate.click()
+    await expect(awaited).toBeVisible()
+  }
   return {
     page,
     cells,
@@ -46,10 +56,15 @@ function keeperAt(page: Page): Keeper {
       const rail = page.getByRole('navigation', { name: "Today's round" })
       const named = page.locator('.name', { hasText: new RegExp(`^${stop}$`) })
       await rail.getByRole('button').filter({ has: named }).click()
-      const gate = page.locator('.gate button')
-      await expect(cells.first().or(gate)).toBeVisible()
-      if (await gate.isVisible()) await gate.click()
-      await expect(cells.first()).toBeVisible()
+      await passGate(cells.first())
+    },
+    passGate,
+    async openRecord(name) {
+      await page.getByRole('link', { name: 'Walk' }).click()
+      await page.keyboard.press('/')
+      await page.getByRole('combobox').fill(name)
+      await page.getByRole('option', { name }).first().click()
+      await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
     },
     async toDo() {
       const some = cells.filter({

@@ -1,12 +1,4 @@
-import type { Page } from '@playwright/test'
 import { expect, test } from './keeper.ts'
-
-async function openRecord(page: Page, name: string): Promise<void> {
-  await page.keyboard.press('/')
-  await page.getByRole('combobox').fill(name)
-  await page.getByRole('option', { name }).first().click()
-  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
-}
 
 test('a resident is found by number, species and place, and opened', async ({ keeper }) => {
   const { page } = await keeper('joss')
@@ -22,7 +14,7 @@ test('a resident is found by number, species and place, and opened', async ({ ke
 })
 
 test('a correction and a take-back show both, struck, with who and why', async ({ keeper }) => {
-  const { page, walkTo, cells, allSent } = await keeper('lotte')
+  const { page, openRecord, walkTo, cells, allSent } = await keeper('lotte')
   await walkTo('Hemp Cellar')
   const name = (await cells.first().locator('.tape').textContent()) ?? ''
   await cells.first().locator('.tape').click()
@@ -30,7 +22,7 @@ test('a correction and a take-back show both, struck, with who and why', async (
   await page.keyboard.type('Sat in the bowll')
   await page.getByRole('button', { name: 'Keep' }).click()
   await allSent()
-  await openRecord(page, name)
+  await openRecord(name)
   const line = page.locator('ol > li').filter({ hasText: 'Sat in the bowll' }).first()
   await line.getByRole('button', { name: 'Correct' }).click()
   await page.getByLabel('Should read').fill('Sat in the bowl')
@@ -51,8 +43,8 @@ test('a correction and a take-back show both, struck, with who and why', async (
 test('a keeper corrects their own entries, a senior anyone’s, a reader nobody’s', async ({ keeper }) => {
   const counts: number[] = []
   for (const login of ['joss', 'kelechi'] as const) {
-    const { page } = await keeper(login)
-    await openRecord(page, 'Tamsin')
+    const { page, openRecord } = await keeper(login)
+    await openRecord('Tamsin')
     await expect(page.locator('ol > li').first()).toBeVisible()
     counts.push(await page.getByRole('button', { name: 'Correct', exact: true }).count())
   }

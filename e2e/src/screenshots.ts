@@ -65,14 +65,6 @@ test('residents and a record', async ({ keeper }) => {
   await picture(page, 'record-dim')
 })
 
-async function find(page: Page, name: string): Promise<void> {
-  await page.getByRole('link', { name: 'Walk' }).click()
-  await page.keyboard.press('/')
-  await page.getByRole('combobox').fill(name)
-  await page.getByRole('option', { name }).first().click()
-  await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
-}
-
 test('the library', async ({ keeper }) => {
   const { page } = await keeper('kelechi')
   await page.goto('/library/royal-python')
@@ -87,21 +79,21 @@ test('the library', async ({ keeper }) => {
 })
 
 test('a plan, a fit and a move', async ({ keeper }) => {
-  const { page } = await keeper('kelechi')
-  await find(page, 'Caulk')
+  const { page, openRecord } = await keeper('kelechi')
+  await openRecord('Caulk')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
   await page.getByLabel('What to change').selectOption({ label: 'Feed' })
   await page.getByLabel('Every, days').fill('18')
   await page.getByRole('button', { name: 'Before and after', exact: true }).click()
   await expect(page.locator('.only').first()).toBeVisible()
   await picture(page, 'plan')
-  await find(page, 'Zebra B')
+  await openRecord('Zebra B')
   await page.getByRole('link', { name: 'Move …' }).click()
   await page.getByLabel('Where to').selectOption({ index: 1 })
   await page.getByLabel('Why').fill('Floor worn out')
   await page.getByLabel('Counted in').fill('118')
   await picture(page, 'move')
-  await find(page, 'Dunlin')
+  await openRecord('Dunlin')
   await page.getByRole('link', { name: /^Enclosure/ }).click()
   await expect(page.locator('.findings')).toBeVisible()
   await picture(page, 'fit')

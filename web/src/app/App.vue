@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, onUnmounted, shallowRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
+import { sayError } from './sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -56,7 +57,7 @@ async function enter(): Promise<void> {
   try {
     await record.open()
   } catch (error) {
-    complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+    complaint.value = sayError(error)
   }
 }
 
@@ -65,7 +66,7 @@ async function begin(): Promise<void> {
     await people.recall()
     if (people.person) await enter()
   } catch (error) {
-    complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+    complaint.value = sayError(error)
   }
 }
 

@@ -1,5 +1,6 @@
 import type { Ref } from 'vue'
 import { shallowRef, watch } from 'vue'
+import { sayError } from './sayError.ts'
 
 /** What a server answers, asked anew whenever what it is about changes. */
 export function useAnswer<T>(ask: () => Promise<T>, about: () => unknown = () => null) {
@@ -14,7 +15,7 @@ export function useAnswer<T>(ask: () => Promise<T>, about: () => unknown = () =>
       // Somebody has gone on to another one meanwhile.
       if (about() === asked) answer.value = fresh
     } catch (error) {
-      complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+      complaint.value = sayError(error)
     }
   }
 
@@ -42,7 +43,7 @@ export function useDoing() {
       await act()
       return true
     } catch (error) {
-      complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+      complaint.value = sayError(error)
       return false
     } finally {
       busy.value = false

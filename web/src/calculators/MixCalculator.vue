@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { MATERIALS, mix } from '@kobrin/core'
+import { MATERIALS, mix, withUsual } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
@@ -32,12 +32,7 @@ const made = computed(() =>
   mix({
     ...bed,
     settling: bed.settling / 100,
-    parts: parts.map((part) => ({
-      ...part,
-      ...MATERIALS[part.material],
-      kgPerLitre: MATERIALS[part.material]?.kgPerLitre ?? 0,
-      waterPerLitre: MATERIALS[part.material]?.waterPerLitre ?? 0,
-    })),
+    parts: parts.flatMap((part) => withUsual(part) ?? []),
   }),
 )
 </script>

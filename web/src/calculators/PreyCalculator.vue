@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { AmountRule } from '@kobrin/core'
-import { emptyState, mealAmount } from '@kobrin/core'
+import { preySize } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
@@ -40,14 +40,12 @@ const INSECTS = [
 ]
 
 const meal = computed(() => {
-  const day = 0
   const rule: AmountRule =
     ask.by === 'massShare'
       ? { by: 'massShare', share: [ask.low / 100, ask.high / 100], count: 1 }
       : { by: 'width', part: 'headWidth', factor: ask.factor, count: [1, 1] }
-  const state = { ...emptyState(), sizes: { headWidth: { day, mm: ask.mm } } }
-  const weight = { grams: ask.grams, day, readings: 1, suspects: [] }
-  return mealAmount(rule, ask.by === 'massShare' ? RODENTS : INSECTS, state, undefined, weight)
+  const sizes = ask.by === 'massShare' ? RODENTS : INSECTS
+  return preySize(rule, sizes, { grams: ask.grams, mm: { headWidth: ask.mm } })
 })
 </script>
 

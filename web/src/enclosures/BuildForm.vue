@@ -9,6 +9,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { careApi } from '../wire/careApi.ts'
 import { care } from '../words/care.ts'
+import OptionalMm from './OptionalMm.vue'
 
 const { enclosure } = defineProps<{ enclosure: Enclosure }>()
 const emit = defineEmits<{ close: [] }>()
@@ -70,12 +71,7 @@ async function keep(): Promise<void> {
       <button type="button" class="plain" @click="build.layers.push({ material: 'coir', mm: 50 })">
         One more layer
       </button>
-      <NumberField
-        :model-value="build.slopeMm ?? 0"
-        label="Deeper at one end by"
-        unit="mm"
-        @update:model-value="(mm) => (mm > 0 ? (build.slopeMm = mm) : delete build.slopeMm)"
-      />
+      <OptionalMm v-model="build.slopeMm" label="Deeper at one end by" />
       <label>
         Damp end
         <select v-model="build.dampEnd" class="field">
@@ -93,12 +89,10 @@ async function keep(): Promise<void> {
             <option v-for="(name, what) in care.furniture" :key="what" :value="what">{{ name }}</option>
           </select>
         </label>
-        <NumberField
+        <OptionalMm
           v-if="piece.what === 'perch' || piece.what === 'climbing'"
-          :model-value="piece.freeBelowMm ?? 0"
+          v-model="piece.freeBelowMm"
           label="Free below"
-          unit="mm"
-          @update:model-value="(mm) => (mm > 0 ? (piece.freeBelowMm = mm) : delete piece.freeBelowMm)"
         />
         <button type="button" class="plain" @click="build.furniture.splice(index, 1)">
           Take out {{ care.furniture[piece.what].toLowerCase() }}
@@ -123,18 +117,8 @@ async function keep(): Promise<void> {
             <option v-for="(name, what) in care.lamp" :key="what" :value="what">{{ name }}</option>
           </select>
         </label>
-        <NumberField
-          :model-value="lamp.lengthMm ?? 0"
-          label="Length"
-          unit="mm"
-          @update:model-value="(mm) => (mm > 0 ? (lamp.lengthMm = mm) : delete lamp.lengthMm)"
-        />
-        <NumberField
-          :model-value="lamp.distanceMm ?? 0"
-          label="To the back"
-          unit="mm"
-          @update:model-value="(mm) => (mm > 0 ? (lamp.distanceMm = mm) : delete lamp.distanceMm)"
-        />
+        <OptionalMm v-model="lamp.lengthMm" label="Length" />
+        <OptionalMm v-model="lamp.distanceMm" label="To the back" />
         <button type="button" class="plain" @click="lamp.fittedOn = today.day">New today</button>
         <button type="button" class="plain" @click="build.lamps.splice(index, 1)">
           Take out {{ care.lamp[lamp.what] }}
@@ -155,12 +139,7 @@ async function keep(): Promise<void> {
       <label
         >Vents <input v-model="build.vents" class="field" maxlength="120" placeholder="two, under the lid"
       /></label>
-      <NumberField
-        :model-value="build.meshMm ?? 0"
-        label="Widest opening of mesh and vents"
-        unit="mm"
-        @update:model-value="(mm) => (mm > 0 ? (build.meshMm = mm) : delete build.meshMm)"
-      />
+      <OptionalMm v-model="build.meshMm" label="Widest opening of mesh and vents" />
       <label
         >Clean-up crew <input v-model="crew.text" class="field" placeholder="springtails, isopods"
       /></label>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
-import { floorDepthMm, litresOf, MATERIALS } from '@kobrin/core'
+import { floorDepthMm, litresOf, longSideMm, MATERIALS } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -29,7 +29,7 @@ const editing = shallowRef(false)
 
 const enclosure = computed(() => site.enclosures.get(id))
 const tenants = computed(() => [...site.residents.values()].filter((one) => round.homeOf(one.id) === id))
-const longSide = computed(() => Math.max(enclosure.value?.widthMm ?? 0, enclosure.value?.depthMm ?? 0))
+const longSide = computed(() => (enclosure.value ? longSideMm(enclosure.value) : 0))
 const needs = computed(() => tenants.value[0] && site.planOf(tenants.value[0]))
 /** From the coolest to the warmest the plan asks for, for the animal as it was last measured. */
 const gradient = computed(() => {

@@ -1,6 +1,6 @@
 import type { Enclosure, Resident } from '@kobrin/contract'
-import type { Finding, Plan } from '@kobrin/core'
-import { fit } from '@kobrin/core'
+import type { Finding, FitInput, Plan } from '@kobrin/core'
+import { fit, toMend } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -16,13 +16,12 @@ export function useFit() {
     return (bay && site.rooms.get(bay.roomId)?.celsius) ?? undefined
   }
 
-  function fitOf(enclosure: Enclosure, resident: Resident, plan: Plan = site.planOf(resident)): Finding[] {
-    const state = record.stateOf(resident.id)
-    const sizes = Object.fromEntries(Object.entries(state.sizes).map(([part, { mm }]) => [part, mm]))
+  /** For whoever would have this plan, resident or newcomer. */
+  function fitFor(enclosure: Enclosure, tenant: FitInput['tenant'], plan: Plan): Finding[] {
     return fit({
       box: enclosure,
       build: enclosure.build,
-      tenant: { sizes, count: state.count?.count ?? resident.count ?? 1 },
+      tenant,
       housing: plan.housing,
       light: plan.light,
       targets: plan.targets,
@@ -32,16 +31,14 @@ export function useFit() {
     })
   }
 
-  return { fitOf }
-}
+  function fitOf(enclosure: Enclosure, resident: Resident): Finding[] {
+    const { sizes, count } = record.stateOf(resident.id)
+    const measured = Object.fromEntries(Object.entries(sizes).map(([part, { mm }]) => [part, mm]))
+    const tenant = { sizes: measured, count: count?.count ?? resident.count ?? 1 }
+    return fitFor(enclosure, tenant, site.planOf(resident))
+  }
 
-/** What has to be mended; what is only worth knowing does not stand in the way. */
-export function toMend(findings: readonly Finding[]): Finding[] {
-  return findings.filter(({ severity }) => severity !== 'info')
-}
-
-export function isFit(findings: readonly Finding[]): boolean {
-  return toMend(findings).length === 0
+  return { fitFor, fitOf }
 }
 
 /** "fits", or how much has to be mended first. */

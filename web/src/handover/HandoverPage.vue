@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import type { PlanChange } from '@kobrin/contract'
+import type { Verdict } from '@kobrin/core'
+import { byGravity } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
-import type { Verdict } from '@kobrin/core'
 import { useMatters } from '../matters/useMatters.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -37,10 +38,13 @@ const everyone = computed(() => [...site.residents.values()])
 const matters = computed(() =>
   everyone.value.flatMap((resident) => mattersOf(resident.id).map((verdict) => ({ resident, verdict }))),
 )
-const urgent = computed(() => matters.value.filter(({ verdict }) => verdict.severity === 'urgent'))
-const toDo = computed(() => matters.value.filter(({ verdict }) => verdict.severity === 'act'))
+const open = computed(() =>
+  matters.value
+    .filter(({ verdict: { severity } }) => severity === 'urgent' || severity === 'act')
+    .sort((a, b) => byGravity(a.verdict, b.verdict)),
+)
 const sections = computed(() => [
-  { title: 'Open', list: [...urgent.value, ...toDo.value] },
+  { title: 'Open', list: open.value },
   { title: 'To decide', list: matters.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
 ])
 const notes = computed(() =>

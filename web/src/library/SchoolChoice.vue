@@ -36,7 +36,7 @@ const consequences = (option: School['options'][number]) => [
     return duty.cadence ? `${name}, ${words.cadence(duty.cadence)}` : `${name}: changed`
   }),
   ...option.targets.map(({ zone, celsius }) => `${zone}${celsius ? ` ${celsius.join('–')} °C` : ''}`),
-  ...Object.keys(option.housing ?? {}).map(() => 'enclosure'),
+  ...(option.housing ? ['enclosure'] : []),
   ...(option.light ? ['light'] : []),
 ]
 

@@ -5,7 +5,7 @@ import { computed, reactive } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
-import { readNumber } from '../saying/readAnswers.ts'
+import { readCount } from '../saying/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
 import { useRound } from '../walk/useRound.ts'
 import { careApi } from '../wire/careApi.ts'
@@ -23,8 +23,8 @@ const what = computed(() => verdict.what)
 const name = computed(() => round.nameOf(residentId))
 
 function closeMissing(): void {
-  const found = form.found.trim() === '0' ? 0 : readNumber(form.found)
-  if (found === null || !Number.isInteger(found)) complaint.value = 'How many were found again? 0 if none.'
+  const found = readCount(form.found)
+  if (found === null) complaint.value = 'How many were found again? 0 if none.'
   else if (form.why.trim() === '') complaint.value = 'Say what became of them, in a word or two.'
   else
     record.keep(

@@ -1,15 +1,15 @@
 <script setup lang="ts">
-import type { Draft, Finding } from '@kobrin/core'
+import type { Draft } from '@kobrin/core'
+import { isFit } from '@kobrin/core'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
-import FindingList from '../enclosures/FindingList.vue'
-import { isFit, sayFit, useFit } from '../enclosures/useFit.ts'
+import PlaceSelect from '../enclosures/PlaceSelect.vue'
+import { useFit } from '../enclosures/useFit.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
-import { readNumber } from '../saying/readAnswers.ts'
-import { usePlacesLeft } from '../walk/usePlacesLeft.ts'
+import { readCount } from '../saying/readAnswers.ts'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
@@ -21,7 +21,6 @@ const record = useRecord()
 const people = usePeople()
 const router = useRouter()
 const { fitOf } = useFit()
-const left = usePlacesLeft()
 
 const resident = computed(() => site.residents.get(id))
 const plan = computed(() => resident.value && site.planOf(resident.value))
@@ -73,25 +72,18 @@ const places = computed(() => {
         a.findings.length - b.findings.length,
     )
 })
-function sayPlace({ id: place, findings }: { id: string; findings: Finding[] }): string {
-  const fits = sayFit(findings)
-  return left.left.has(place) ? `${fits}, to be cleaned first` : fits
-}
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
 const others = computed(() =>
   [...site.residents.values()].filter((one) => one.id !== id && round.homeOf(one.id) === from.value),
 )
+/** What becomes of the place it leaves; nothing while others go on living there. */
+const leaves = computed(() => (others.value.length === 0 ? form.leaves : 'nothing'))
 const canHelp = computed(() =>
   [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
 )
 
-function count(typed: string): number | null {
-  if (typed.trim() === '0') return 0
-  const value = readNumber(typed)
-  return value !== null && Number.isInteger(value) ? value : null
-}
-const expected = computed(() => count(form.expected))
-const found = computed(() => (form.found.trim() === '' ? null : count(form.found)))
+const expected = computed(() => readCount(form.expected))
+const found = computed(() => readCount(form.found))
 const missing = computed(() =>
   expected.value !== null && found.value !== null ? Math.max(0, expected.value - found.value) : 0,
 )
@@ -102,7 +94,7 @@ function wrongWith(): string {
   if (needsTwo.value && form.helpers.length === 0) return 'This is work for two: say who helps.'
   if (expected.value === null) return 'Count out: a whole number of animals.'
   if (found.value === null) return 'Count in: how many are in the new place?'
-  if (form.leaves === 'toHold' && form.floorAt.trim() === '') return 'Say where the old floor is kept.'
+  if (leaves.value === 'toHold' && form.floorAt.trim() === '') return 'Say where the old floor is kept.'
   return ''
 }
 
@@ -110,7 +102,7 @@ function move(): void {
   complaint.value = wrongWith()
   const one = resident.value
   if (complaint.value || !one || expected.value === null || found.value === null) return
-  const keepsFloor = form.leaves === 'toHold'
+  const keepsFloor = leaves.value === 'toHold'
   const moved: Draft = {
     residentId: id,
     kind: 'moved',
@@ -121,7 +113,7 @@ function move(): void {
       ...(form.helpers.length > 0 && { helpers: [...form.helpers] }),
       expected: expected.value,
       found: found.value,
-      ...(form.leaves !== 'nothing' && { leaves: form.leaves }),
+      ...(leaves.value !== 'nothing' && { leaves: leaves.value }),
     },
   }
   const held: Draft = {
@@ -152,16 +144,7 @@ function move(): void {
       <label
         >Why <input v-model="form.why" class="field" maxlength="400" placeholder="Grew out of it"
       /></label>
-      <label>
-        Where to
-        <select v-model="form.to" class="field">
-          <option value="" disabled>{{ places.length }} places stand empty</option>
-          <option v-for="place in places" :key="place.id" :value="place.id">
-            {{ place.label }}: {{ sayPlace(place) }}
-          </option>
-        </select>
-      </label>
-      <FindingList v-if="chosen" :findings="chosen.findings" />
+      <PlaceSelect v-model="form.to" label="Where to" :places="places" />
       <p v-if="chosen && level !== undefined && chosen.barrier !== level" class="ask">
         This crosses from {{ words.barrier[level].toLowerCase() }} to
         {{ words.barrier[chosen.barrier].toLowerCase() }}:

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
 import { computed, shallowRef } from 'vue'
+import { sayError } from '../app/sayError.ts'
 import AppDialog from '../app/AppDialog.vue'
 import { words } from '../words/en.ts'
 import { usePeople } from './usePeople.ts'
@@ -21,7 +22,7 @@ async function attempt(act: () => Promise<void>): Promise<void> {
   try {
     await act()
   } catch (error) {
-    complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+    complaint.value = sayError(error)
   }
 }
 

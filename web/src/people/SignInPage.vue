@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Person } from '@kobrin/contract'
 import { shallowRef } from 'vue'
+import { sayError } from '../app/sayError.ts'
 import { words } from '../words/en.ts'
 import { usePeople } from './usePeople.ts'
 
@@ -18,7 +19,7 @@ async function attempt(act: () => Promise<void>): Promise<void> {
   try {
     await act()
   } catch (error) {
-    complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+    complaint.value = sayError(error)
   } finally {
     busy.value = false
   }

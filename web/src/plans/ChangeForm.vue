@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { PreviewAnswer, Resident } from '@kobrin/contract'
 import type { Duty, Plan } from '@kobrin/core'
-import { computed, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import NumberField from '../calculators/NumberField.vue'
 import { useSite } from '../site/useSite.ts'
@@ -24,7 +24,7 @@ const site = useSite()
 const today = useToday()
 const { busy, complaint, run } = useDoing()
 const which = shallowRef('')
-const draft = shallowRef<ChangeDraft | null>(null)
+const draft = ref<ChangeDraft | null>(null)
 const reason = shallowRef('')
 const forAll = shallowRef(false)
 const preview = shallowRef<PreviewAnswer | null>(null)
@@ -52,10 +52,6 @@ watch(which, () => {
   draft.value = changed.value && draftOf(changed.value)
   preview.value = null
 })
-
-function set(part: Partial<ChangeDraft>): void {
-  if (draft.value) draft.value = { ...draft.value, ...part }
-}
 
 async function doing(act: (change: ReturnType<typeof changeOf>) => Promise<void>): Promise<boolean> {
   if (!changed.value || !draft.value) return false
@@ -109,66 +105,31 @@ async function sign(): Promise<void> {
     <template v-if="draft">
       <div v-if="duty && !draft.drop" class="pair">
         <template v-if="duty.cadence.type === 'every'">
-          <NumberField
-            :model-value="draft.days"
-            label="Every"
-            unit="days"
-            @update:model-value="set({ days: $event })"
-          />
-          <NumberField
-            :model-value="draft.tolerance"
-            label="Give or take"
-            unit="days"
-            @update:model-value="set({ tolerance: $event })"
-          />
+          <NumberField v-model="draft.days" label="Every" unit="days" />
+          <NumberField v-model="draft.tolerance" label="Give or take" unit="days" />
         </template>
-        <NumberField
-          v-if="duty.amount?.by === 'portion'"
-          :model-value="draft.grams"
-          label="Portion"
-          unit="g"
-          @update:model-value="set({ grams: $event })"
-        />
+        <NumberField v-if="duty.amount?.by === 'portion'" v-model="draft.grams" label="Portion" unit="g" />
       </div>
-      <label v-if="duty" class="tick">
-        <input type="checkbox" :checked="draft.drop" @change="set({ drop: !draft.drop })" /> no longer
-      </label>
+      <label v-if="duty" class="tick"> <input v-model="draft.drop" type="checkbox" /> no longer </label>
       <div v-if="zone" class="pair">
-        <NumberField
-          :model-value="draft.low"
-          label="From"
-          unit="°C"
-          @update:model-value="set({ low: $event })"
-        />
-        <NumberField
-          :model-value="draft.high"
-          label="to"
-          unit="°C"
-          @update:model-value="set({ high: $event })"
-        />
+        <NumberField v-model="draft.low" label="From" unit="°C" />
+        <NumberField v-model="draft.high" label="to" unit="°C" />
         <NumberField
           v-if="zone.ceilingCelsius !== undefined"
-          :model-value="draft.ceiling"
+          v-model="draft.ceiling"
           label="Never above"
           unit="°C"
-          @update:model-value="set({ ceiling: $event })"
         />
       </div>
       <NumberField
         v-if="measure"
-        :model-value="draft.value"
+        v-model="draft.value"
         :label="care.housing[measure] ?? measure"
         :unit="measure === 'hides' ? '' : measure === 'floorPerAnimalCm2' ? 'cm²' : 'mm'"
-        @update:model-value="set({ value: $event })"
       />
       <label>
         Until, if it ends
-        <input
-          class="field"
-          type="date"
-          :value="draft.until"
-          @input="set({ until: ($event.target as HTMLInputElement).value })"
-        />
+        <input v-model="draft.until" class="field" type="date" />
       </label>
       <label>Why <input v-model="reason" class="field" maxlength="400" /></label>
       <label class="tick">

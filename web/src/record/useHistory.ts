@@ -2,6 +2,7 @@ import type { KeptEntry } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { computed, shallowRef, toValue, watch } from 'vue'
+import { sayError } from '../app/sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { api } from '../wire/api.ts'
 
@@ -19,7 +20,7 @@ export function useHistory(residentId: MaybeRefOrGetter<string>) {
     try {
       read.value = (await api.record(id)).entries
     } catch (error) {
-      complaint.value = error instanceof Error ? error.message : 'Something went wrong.'
+      complaint.value = sayError(error)
     } finally {
       loading.value = false
     }

@@ -1,14 +1,14 @@
 <script setup lang="ts">
-import { dayFromIso, isPlan, resolvePlan } from '@kobrin/core'
+import { dayFromIso, isFit, isPlan, resolvePlan } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
 import { useAnswer, useDoing } from '../app/useAnswer.ts'
-import FindingList from '../enclosures/FindingList.vue'
-import { isFit, sayFit, useFit } from '../enclosures/useFit.ts'
+import PlaceSelect from '../enclosures/PlaceSelect.vue'
+import { useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
-import { readNumber } from '../saying/readAnswers.ts'
+import { readCount } from '../saying/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -21,7 +21,7 @@ const router = useRouter()
 const { query } = useRoute()
 /** Found alive in the old floor of somebody: of their kind, so many of them. */
 const parent = site.residents.get(String(query['of']))
-const { fitOf } = useFit()
+const { fitFor } = useFit()
 const { busy, complaint, run } = useDoing()
 const id = uuidv7()
 
@@ -64,38 +64,25 @@ const plan = computed(() => {
   return isPlan(made) ? made : null
 })
 const isColony = computed(() => sheet.value?.lives === 'colony')
-const count = computed(() => (form.count.trim() === '' ? null : readNumber(form.count)))
+const count = computed(() => readCount(form.count))
 
 const places = computed(() => {
   const made = plan.value
   if (!made) return []
-  const newcomer = {
-    id: '',
-    accession: '',
-    name: '',
-    sheet: form.sheet,
-    lives: isColony.value ? ('colony' as const) : ('individual' as const),
-    count: count.value,
-    sex: form.sex,
-    hatchedOn: null,
-    barrier: null,
-    stage: stage.value,
-    plan: '',
-  }
+  const newcomer = { sizes: {}, count: count.value ?? 1 }
   return round.freePlaces
     .flatMap(({ id: place, label }) => {
       const enclosure = site.enclosures.get(place)
-      return enclosure ? [{ id: place, label, findings: fitOf(enclosure, newcomer, made) }] : []
+      return enclosure ? [{ id: place, label, findings: fitFor(enclosure, newcomer, made) }] : []
     })
     .sort((a, b) => Number(isFit(b.findings)) - Number(isFit(a.findings)))
 })
-const chosen = computed(() => places.value.find((place) => place.id === form.enclosure))
 const wrong = shallowRef('')
 
 function wrongWith(): string {
   if (form.name.trim() === '') return 'What is it called?'
   if (form.enclosure === '') return 'Choose a place: nothing moves in without one ready.'
-  if (isColony.value && count.value === null) return 'About how many are they?'
+  if (isColony.value && !count.value) return 'About how many are they?'
   if (form.hatched !== '' && dayFromIso(form.hatched) > today.day) return 'It cannot hatch in the future.'
   return ''
 }
@@ -166,16 +153,7 @@ async function keep(): Promise<void> {
           </label>
         </div>
         <label>From whom <input v-model="form.from" class="field" maxlength="400" /></label>
-        <label>
-          Place
-          <select v-model="form.enclosure" class="field">
-            <option value="" disabled>{{ places.length }} places stand empty</option>
-            <option v-for="place in places" :key="place.id" :value="place.id">
-              {{ place.label }}: {{ sayFit(place.findings) }}
-            </option>
-          </select>
-        </label>
-        <FindingList v-if="chosen" :findings="chosen.findings" />
+        <PlaceSelect v-model="form.enclosure" label="Place" :places="places" />
         <label class="tick"
           ><input v-model="form.comes" type="radio" value="expected" /> is expected: its place is on the walk
           until it is ready</label

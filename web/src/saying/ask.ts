@@ -17,6 +17,8 @@ export type Field =
       value: string
       unit: string
       whole?: true
+      /** None of them is an answer too. */
+      orNone?: true
       required?: true
     }
   | { name: string; label: string; type: 'tick'; value: 'yes' | '' }

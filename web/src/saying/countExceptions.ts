@@ -21,10 +21,19 @@ function counting(residentId: string): Ask {
         type: 'number',
         unit: 'animals',
         whole: true,
+        orNone: true,
         value: '',
         required: true,
       },
-      { name: 'expected', label: 'Expected', type: 'number', unit: 'animals', whole: true, value: '' },
+      {
+        name: 'expected',
+        label: 'Expected',
+        type: 'number',
+        unit: 'animals',
+        whole: true,
+        orNone: true,
+        value: '',
+      },
     ],
     draft: ({ number }) => {
       const expected = number('expected')

@@ -23,6 +23,7 @@ describe('a number as keepers type it', () => {
 const fields: Field[] = [
   { name: 'why', label: 'Why', type: 'text', value: '', required: true },
   { name: 'days', label: 'Days', type: 'number', unit: 'days', whole: true, value: '' },
+  { name: 'seen', label: 'Seen', type: 'number', unit: 'animals', whole: true, orNone: true, value: '' },
   { name: 'litres', label: 'Litres', type: 'number', unit: 'l', value: '' },
   { name: 'dust', label: 'Dusted', type: 'tick', value: '' },
 ]
@@ -39,9 +40,16 @@ describe('a form', () => {
     ])
   })
 
+  it('takes none for an answer only where that is one', () => {
+    const read = readAnswers(fields, { why: 'So', seen: '0' })
+    expect('complaint' in read ? read.complaint : read.number('seen')).toBe(0)
+  })
+
   it.each([
     [{ why: '  ' }, /^Why: /],
     [{ why: 'So', days: '2.5' }, /^Days: whole days/],
+    [{ why: 'So', days: '0' }, /^Days: "0" is not a number of days/],
+    [{ why: 'So', seen: '-1' }, /^Seen: "-1" is not a number of animals/],
     [{ why: 'So', litres: 'lots' }, /^Litres: "lots" is not a number of l/],
   ])('%o is complained about by the name of the field', (typed, complaint) => {
     expect(readAnswers(fields, typed)).toEqual({ complaint: expect.stringMatching(complaint) as string })

@@ -8,12 +8,18 @@ export function readNumber(text: string): number | null {
   return value > 0 ? value : null
 }
 
+/** A count as keepers type it: whole, and none is a count like any other. */
+export function readCount(text: string): number | null {
+  if (text.trim() === '0') return 0
+  const value = readNumber(text)
+  return value !== null && Number.isInteger(value) ? value : null
+}
+
 function wrongWith(field: Field, typed: string): string | null {
   if (field.type === 'text' && field.required && typed === '') return `${field.label}: write a word or two.`
   if (field.type !== 'number') return null
   if (typed === '') return field.required ? `${field.label}: how many ${field.unit}?` : null
-  // None is a count like any other.
-  if (field.whole && typed === '0') return null
+  if (field.orNone && readCount(typed) === 0) return null
   const value = readNumber(typed)
   if (value === null) return `${field.label}: "${typed}" is not a number of ${field.unit}.`
   if (field.whole && !Number.isInteger(value)) return `${field.label}: whole ${field.unit} only.`
@@ -32,7 +38,7 @@ export function readAnswers(
   }
   return {
     text: (name) => said(name) || undefined,
-    number: (name) => (said(name) === '0' ? 0 : (readNumber(said(name)) ?? undefined)),
+    number: (name) => readNumber(said(name)) ?? readCount(said(name)) ?? undefined,
     ticked: (name) => said(name) === 'yes',
   }
 }

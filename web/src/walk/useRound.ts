@@ -3,7 +3,6 @@ import { may, mayRecord } from '@kobrin/contract'
 import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
 import { asPlanned, canBeAsPlanned, isToDo, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
-import type { ComputedRef } from 'vue'
 import { computed, shallowReactive, shallowRef, watch } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
@@ -11,6 +10,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { dutyName } from '../words/cell.ts'
+import { perResident } from './perResident.ts'
 import { useWhereabouts } from './useWhereabouts.ts'
 
 /** A box on a shelf with who lives in it. */
@@ -49,8 +49,6 @@ export const useRound = defineStore('round', () => {
   const record = useRecord()
   const people = usePeople()
   const today = useToday()
-  const days = new Map<string, ComputedRef<ResidentDay>>()
-  const homes = new Map<string, ComputedRef<string | undefined>>()
   const focused = shallowRef<string | null>(null)
   /** The focused one again, reactive box by box: only the two that change are drawn anew. */
   const lit = shallowReactive(new Set<string>())
@@ -64,33 +62,19 @@ export const useRound = defineStore('round', () => {
   )
   const { stopKey, crossedTo } = useWhereabouts(() => `${people.person?.id ?? ''} ${today.day}`)
 
-  function dayOf(residentId: string): ResidentDay {
-    let day = days.get(residentId)
-    if (!day) {
-      day = computed(() => {
-        const resident = site.residents.get(residentId)
-        if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
-        return residentDay({
-          day: today.day,
-          minute: today.minute,
-          plan: site.planOf(resident),
-          state: record.stateOf(residentId),
-        })
-      })
-      days.set(residentId, day)
-    }
-    return day.value
-  }
+  const dayOf = perResident((residentId): ResidentDay => {
+    const resident = site.residents.get(residentId)
+    if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
+    return residentDay({
+      day: today.day,
+      minute: today.minute,
+      plan: site.planOf(resident),
+      state: record.stateOf(residentId),
+    })
+  })
 
   // A box changes far less often than a state: the building is drawn anew only when somebody moves.
-  function homeOf(residentId: string): string | undefined {
-    let home = homes.get(residentId)
-    if (!home) {
-      home = computed(() => record.stateOf(residentId).place?.enclosure)
-      homes.set(residentId, home)
-    }
-    return home.value
-  }
+  const homeOf = perResident((residentId) => record.stateOf(residentId).place?.enclosure)
 
   const placed = computed<Placed[]>(() =>
     [...site.residents.values()].flatMap((resident) => {

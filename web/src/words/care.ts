@@ -1,5 +1,4 @@
-import type { Cadence, HeldFloor, SheetGroup } from '@kobrin/core'
-import { words } from './en.ts'
+import type { HeldFloor, SheetGroup } from '@kobrin/core'
 import { terms } from './terms.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
@@ -80,10 +79,6 @@ export function sayHousing(field: string, value: unknown): string {
     return `${litres} l${untilCount === undefined ? '' : ` until there are ${untilCount}`}`
   }
   return range(value, 'mm')
-}
-
-export function sayCadence(cadence: Cadence): string {
-  return words.cadence(cadence)
 }
 
 export function sayHeldFloor({ days, checkEvery, hides }: HeldFloor): string {

@@ -1,0 +1,4 @@
+/** What went wrong, as whoever threw it says it. */
+export function sayError(error: unknown): string {
+  return error instanceof Error ? error.message : 'Something went wrong.'
+}
