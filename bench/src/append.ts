@@ -9,7 +9,7 @@ import { inTurn, median } from './figures.ts'
 import { openSession } from './session.ts'
 
 const CLIENTS = 32
-const EACH = 40
+const EACH = 150
 const ROUNDS = 7
 
 /** So many at once, each going on to the next as soon as it is answered. */
@@ -22,7 +22,8 @@ async function byMany(work: (client: number) => Promise<unknown>): Promise<void>
 }
 
 /** Entries over HTTP, one a request, each acknowledged durable, against durable INSERTs of the same
- * rows, one a statement. */
+ * rows, one a statement: of the entries alone, and of all the rows an append writes, each entry with
+ * its resident's fold. */
 export async function appendFigures(house: House): Promise<Figure[]> {
   const session = await openSession(house.url, CLIENTS)
   const { pool, close } = await connect(house.database, CLIENTS)
@@ -31,6 +32,12 @@ export async function appendFigures(house: House): Promise<Figure[]> {
   }[]
   if (durable?.flush !== 1) throw new Error('The database is not set to be durable.')
   await pool.query('create table bare like entry')
+  await pool.query('create table bare_state as select * from resident_state')
+  await pool.query('alter table bare_state add primary key (resident_id)')
+  const [kept] = await pool.query('select resident_id, state from resident_state')
+  const states = new Map(
+    (kept as { resident_id: string; state: string }[]).map((row) => [row.resident_id, row.state]),
+  )
   const { residents, people } = session.site
   const author = people[0]?.id ?? ''
   let made = 0
@@ -53,39 +60,51 @@ export async function appendFigures(house: House): Promise<Figure[]> {
       if (!text.includes('accepted')) throw new Error(text)
     })
   let seq = 0
-  const bare = () =>
-    byMany(async () => {
-      const { uid, residentId, kind, occurredAt, payload } = entry()
-      const at = occurredAt.replace('T', ' ').replace('Z', '')
-      seq += 1
-      const row = [
-        residentId,
-        at,
-        seq,
-        uid,
-        kind,
-        isoDay(Math.floor(Date.now() / 86_400_000)),
-        at,
-        author,
-        JSON.stringify(payload),
-      ]
-      await pool.query(
-        'insert into bare (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values (?)',
-        [row],
-      )
-    })
-  const times = await inTurn(ROUNDS, overHttp, bare)
-  session.close()
-  await close()
-  const count = CLIENTS * EACH
-  const perSecond = (elapsed: number) => Math.round((count / elapsed) * 1000)
-  return [
-    {
-      name: 'append-http-over-bare-insert',
-      value: median(times.other) / median(times.one),
+  async function insertEntry({ uid, residentId, kind, occurredAt, payload }: PostedEntry): Promise<void> {
+    const at = occurredAt.replace('T', ' ').replace('Z', '')
+    seq += 1
+    const row = [
+      residentId,
+      at,
+      seq,
+      uid,
+      kind,
+      isoDay(Math.floor(Date.now() / 86_400_000)),
+      at,
+      author,
+      JSON.stringify(payload),
+    ]
+    await pool.query(
+      'insert into bare (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values (?)',
+      [row],
+    )
+  }
+  const insertBoth = async (one: PostedEntry) => {
+    await insertEntry(one)
+    await pool.query(
+      'insert into bare_state values (?) on duplicate key update last_seq = values(last_seq), state = values(state)',
+      [[one.residentId, seq, states.get(one.residentId)]],
+    )
+  }
+  const bare = () => byMany(() => insertEntry(entry()))
+  const bareWithFolds = () => byMany(() => insertBoth(entry()))
+  const figures: Figure[] = []
+  for (const [name, rows, other] of [
+    ['append-http-over-bare-insert', 'bare rows', bare],
+    ['append-http-over-insert-and-fold', 'bare rows with their folds', bareWithFolds],
+  ] as const) {
+    const times = await inTurn(ROUNDS, overHttp, other)
+    const [http, direct] = [median(times.one), median(times.other)]
+    const perSecond = (elapsed: number) => Math.round(((CLIENTS * EACH) / elapsed) * 1000)
+    figures.push({
+      name,
+      value: direct / http,
       limit: 0.7,
       atLeast: true,
-      about: `${perSecond(median(times.one))} entries/s over HTTP, ${perSecond(median(times.other))} bare rows/s, ${CLIENTS} clients`,
-    },
-  ]
+      about: `${perSecond(http)} entries/s over HTTP, ${perSecond(direct)} ${rows}/s, ${CLIENTS} clients`,
+    })
+  }
+  session.close()
+  await close()
+  return figures
 }

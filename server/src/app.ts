@@ -40,7 +40,10 @@ export interface AppOptions {
 const BODY_LIMIT = 2 * 1024 * 1024
 
 async function protect(app: FastifyInstance): Promise<void> {
+  // A page is what a browser has to be kept from misusing; answers of the API only must not be taken
+  // for one, nor read by another site's page.
   await app.register(helmet, {
+    global: false,
     contentSecurityPolicy: {
       directives: {
         'default-src': ["'self'"],
@@ -56,6 +59,9 @@ async function protect(app: FastifyInstance): Promise<void> {
     },
     // On loopback there is no TLS to insist on; a proxy that adds TLS adds this too.
     strictTransportSecurity: false,
+  })
+  app.addHook('onRequest', async (_request, reply) => {
+    reply.header('x-content-type-options', 'nosniff').header('cross-origin-resource-policy', 'same-origin')
   })
   await app.register(cookie)
   await app.register(rateLimit, { global: false })
@@ -91,7 +97,7 @@ export async function buildApp({
   const hub = createHub(db, await headOf(db), (error) =>
     app.log.warn({ err: error }, 'the feed could not be read'),
   )
-  const appender = createAppender(db, { onAppended: hub.wake, now: () => now().toISOString() })
+  const appender = createAppender(connection, { onAppended: hub.wake, now: () => now().toISOString() })
   const sessions = createSessions(db, now)
   let zone: string | null = null
   const siteZone = async () => {

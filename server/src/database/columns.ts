@@ -27,11 +27,19 @@ export const civilDay = customType<{ data: Day; driverData: string }>({
   fromDriver: dayFromIso,
 })
 
+const jsonAs =
+  (dataType: 'json' | 'longtext') =>
+  <T extends object>() =>
+    customType<{ data: T; driverData: string }>({
+      dataType: () => dataType,
+      toDriver: (value) => JSON.stringify(value),
+      fromDriver: (text) => JSON.parse(text) as T,
+    })
+
 /** JSON in MariaDB is text with a check. Only objects and arrays go in: a bare string would come
  * back unquoted through some clients. */
-export const document = <T extends object>() =>
-  customType<{ data: T; driverData: string }>({
-    dataType: () => 'json',
-    toDriver: (value) => JSON.stringify(value),
-    fromDriver: (text) => JSON.parse(text) as T,
-  })
+export const document = jsonAs('json')
+
+/** A document that only ever comes out of our own fold and can be made anew: the check of it, twice
+ * with every entry, would cost as much as writing it. */
+export const derived = jsonAs('longtext')

@@ -31,6 +31,8 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
     jsonStrings: true,
     supportBigNumbers: true,
     connectTimeout: 5000,
+    // A stack kept with every statement costs more than sending it; the error names the statement.
+    trace: false,
   })
   // The callback interface underneath is the one that tells of new connections.
   pool.pool.on('connection', (raw) => {

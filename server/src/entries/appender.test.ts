@@ -9,7 +9,8 @@ import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { entryBy, smallSite } from '../testing/smallSite.ts'
-import { appendTogether, createAppender } from './appender.ts'
+import { appendTogether } from './appendTogether.ts'
+import { createAppender } from './appender.ts'
 import { headOf, historyOf, rowsAfter, stateRows } from './queries.ts'
 import { rebuild } from './rebuild.ts'
 import { entryOf } from './rows.ts'
@@ -42,8 +43,8 @@ function weighed(residentId: string, grams: number, at?: string): Entry {
   return made({ residentId, kind: 'weighed', payload: { grams } }, at)
 }
 
-function appended(entries: readonly Entry[], { db }: Connection = base): Promise<Receipt[]> {
-  return appendTogether(db, entries, NOW)
+function appended(entries: readonly Entry[], connection: Connection = base): Promise<Receipt[]> {
+  return appendTogether(connection, entries, { now: NOW })
 }
 
 function seqOf(receipt: Receipt | undefined): number {
@@ -102,6 +103,22 @@ describe('appending', () => {
     const [bad, good] = await appended([stranger, weighed(resident(0), 64)])
     expect(bad).toMatchObject({ status: 'refused', code: 'unknown_resident' })
     expect(good?.status).toBe('accepted')
+  })
+})
+
+describe('a server that remembers its folds', () => {
+  it('reads one again that was written elsewhere meanwhile', async () => {
+    const appender = createAppender(base, { onAppended: () => undefined })
+    await appender.append([weighed(resident(10), 40)])
+    await base.pool.query(
+      `update resident_state set state = json_set(state, '$.meals', 77) where resident_id = ?`,
+      [resident(10)],
+    )
+    await appender.append([weighed(resident(10), 41)])
+    expect(await stored(resident(10))).toMatchObject({ meals: 77, weights: [{ grams: 40 }, { grams: 41 }] })
+    await rebuild(base.db, { write: true })
+    await appender.append([weighed(resident(10), 42)])
+    expect(await stored(resident(10))).toEqual(await told(resident(10)))
   })
 })
 
@@ -181,7 +198,7 @@ describe('many at once', () => {
         }
       }
     })()
-    const appenders = [base, other].map(({ db }) => createAppender(db, { onAppended: () => undefined }))
+    const appenders = [base, other].map((one) => createAppender(one, { onAppended: () => undefined }))
     const receipts = await Promise.all(
       Array.from({ length: WRITERS }, async (_, writer) => {
         const mine: Receipt[] = []
@@ -217,7 +234,7 @@ describe('many at once', () => {
       1,
     )
     const other = await base.again(4)
-    const appender = createAppender(other.db, { onAppended: () => undefined })
+    const appender = createAppender(other, { onAppended: () => undefined })
     const [name] = (await other.pool.query('select database() as name'))[0] as { name: string }[]
     const killing = new AbortController()
     const kills = (async () => {
@@ -245,7 +262,7 @@ describe('many at once', () => {
     const acknowledged = entries.filter((_, index) => outcomes[index]?.status === 'fulfilled')
     expect(acknowledged.filter(({ uid }) => !kept.has(uid))).toEqual([])
     // What failed can be sent again and is then there once.
-    const again = await appendTogether(survivor.db, entries, NOW)
+    const again = await appendTogether(survivor, entries, { now: NOW })
     expect(again.every(({ status }) => status === 'accepted')).toBe(true)
     const seqs = (await rowsAfter(survivor.db, 0, 100_000)).map(({ seq }) => seq)
     expect(seqs).toEqual(Array.from({ length: seqs.length }, (_, index) => index + 1))

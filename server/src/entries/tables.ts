@@ -1,6 +1,6 @@
 import type { Entry, EntryKind, ResidentState } from '@kobrin/core'
 import { bigint, index, mysqlTable, primaryKey, tinyint, uniqueIndex, varchar } from 'drizzle-orm/mysql-core'
-import { civilDay, document, instant, uuid } from '../database/columns.ts'
+import { civilDay, derived, document, instant, uuid } from '../database/columns.ts'
 
 /** The facts. Append-only; clustered so that one resident's history is one range of pages. */
 export const entry = mysqlTable(
@@ -28,7 +28,7 @@ export const entry = mysqlTable(
 export const residentState = mysqlTable('resident_state', {
   residentId: uuid('resident_id').primaryKey(),
   lastSeq: bigint('last_seq', { mode: 'number', unsigned: true }).notNull(),
-  state: document<ResidentState>()('state').notNull(),
+  state: derived<ResidentState>()('state').notNull(),
 })
 
 /** One row: the last place given out in the feed. Taking its lock puts commits in feed order. */

@@ -1,3 +1,4 @@
+import { setTimeout as sleep } from 'node:timers/promises'
 import type { Database } from '../database/connect.ts'
 import { rowsAfter } from '../entries/queries.ts'
 import { lastChange } from '../plans/queries.ts'
@@ -6,6 +7,8 @@ import type { EntryRow } from '../entries/rows.ts'
 const PAGE = 500
 /** How often to look for entries another server appended. */
 const POLL_MS = 500
+/** What is appended meanwhile is read together: nobody notices, and a storm of entries costs few reads. */
+const GATHER_MS = 20
 /** Plans change far more seldom than entries come. */
 const POLLS_TO_SITE = 4
 
@@ -40,6 +43,7 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
       at = rows.at(-1)?.seq ?? at
       for (const listener of listeners) listener(rows)
       if (rows.length === PAGE) awake = true
+      else await sleep(GATHER_MS)
     }
   }
 

@@ -1,0 +1,1 @@
+ALTER TABLE `resident_state` MODIFY COLUMN `state` longtext NOT NULL;
