@@ -22,11 +22,11 @@ export async function servePages(app: FastifyInstance, folder: string): Promise<
       )
     },
   })
-  app.setNotFoundHandler(async (request, reply) => {
+  app.setNotFoundHandler((request, reply) => {
     if (/^\/(api|assets)\b/.test(request.url) || request.method !== 'GET' || !existsSync(page)) {
       throw new KobrinProblem('not_found')
     }
-    await reply.helmet()
+    reply.helmet()
     const nonce = randomBytes(16).toString('hex')
     const policy = String(reply.getHeader('content-security-policy'))
     reply.header('content-security-policy', policy.replace("style-src 'self'", `$& 'nonce-${nonce}'`))
