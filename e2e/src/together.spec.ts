@@ -87,6 +87,29 @@ test('what waits outlives a reload and is then sent', async ({ keeper }) => {
   await allSent()
 })
 
+test('what is touched before this device is ready to keep is kept as soon as it is', async ({ keeper }) => {
+  const { page, walkTo, cell, toDo, allSent } = await keeper('lotte')
+  await walkTo('Hemp Cellar')
+  const [name = ''] = await toDo()
+  const linked = await page
+    .locator('script[src], link[rel="modulepreload"]')
+    .evaluateAll((elements) =>
+      elements.map((element) => element.getAttribute('src') ?? element.getAttribute('href')),
+    )
+  let letThrough = () => {}
+  const released = new Promise<void>((resolve) => (letThrough = resolve))
+  await page.route('**/assets/*.js', async (route) => {
+    if (!linked.includes(new URL(route.request().url()).pathname)) await released
+    await route.continue()
+  })
+  await page.reload()
+  await cell(name).click({ position: { x: 20, y: 60 } })
+  await expect(cell(name).locator('.mark.due, .mark.late').first()).toBeVisible()
+  letThrough()
+  await expect(cell(name).locator('.mark.done').first()).toBeVisible()
+  await allSent()
+})
+
 test('what the server will not keep is shown with its reason, not thrown away', async ({ keeper }) => {
   const { page, walkTo, cells } = await keeper('lotte')
   await walkTo('Spinning Hall')

@@ -18,10 +18,12 @@ export type Action =
   | 'addResidents'
 
 const everyone: readonly Role[] = ROLES
-const writers: readonly Role[] = ['curator', 'seniorKeeper', 'keeper', 'volunteer', 'vet']
-const keepers: readonly Role[] = ['curator', 'seniorKeeper', 'keeper']
-const keepersAndVet: readonly Role[] = [...keepers, 'vet']
 const seniors: readonly Role[] = ['curator', 'seniorKeeper']
+const keepers: readonly Role[] = [...seniors, 'keeper']
+const keepersAndVet: readonly Role[] = [...keepers, 'vet']
+/** Whoever does the round. */
+const hands: readonly Role[] = [...keepers, 'volunteer']
+const writers: readonly Role[] = [...hands, 'vet']
 
 /** Who may do what. The one table: the server enforces it, the interface reads it. */
 export const MAY: Readonly<Record<Action, readonly Role[]>> = {
@@ -49,13 +51,13 @@ export const MAY_RECORD: Readonly<Record<EntryKind, readonly Role[]>> = {
   floorHeld: keepers,
   floorChecked: keepers,
   floorReleased: keepers,
-  checked: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
+  checked: hands,
   condition: keepersAndVet,
-  fed: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
-  bowl: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
-  watered: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
-  cleaned: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
-  moistened: ['curator', 'seniorKeeper', 'keeper', 'volunteer'],
+  fed: hands,
+  bowl: hands,
+  watered: hands,
+  cleaned: hands,
+  moistened: hands,
   weighed: keepersAndVet,
   measured: keepersAndVet,
   ecdysis: keepersAndVet,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Finding } from '@kobrin/core'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -16,7 +16,7 @@ const teller = useTeller()
       <p>
         {{ sayFinding(finding).mend }}
         <span class="quiet"
-          >{{ words.severity[finding.severity]
+          >{{ terms.severity[finding.severity]
           }}{{ finding.source ? `. ${saySource(finding.source, teller)}` : '' }}</span
         >
       </p>

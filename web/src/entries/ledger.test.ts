@@ -1,6 +1,6 @@
 import type { KeptEntry } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
-import { replay } from '@kobrin/core'
+import { continueFrom, replay } from '@kobrin/core'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { computed } from 'vue'
@@ -20,7 +20,7 @@ const gramsOf = (ledger: ReturnType<typeof createLedger>) =>
 
 describe('the ledger', () => {
   it('shows what was made here at once, and changes nothing when the server has kept it', () => {
-    const ledger = createLedger()
+    const ledger = createLedger(continueFrom)
     ledger.load('tamsin', 5, stateOf(weighed(60)))
     const mine = weighed(61)
     ledger.add([mine])
@@ -30,7 +30,7 @@ describe('the ledger', () => {
   })
 
   it('hears an entry of its own twice, by receipt and by feed, and counts it once', () => {
-    const ledger = createLedger()
+    const ledger = createLedger(continueFrom)
     ledger.load('tamsin', 0, stateOf())
     const mine = weighed(61)
     ledger.add([mine])
@@ -40,7 +40,7 @@ describe('the ledger', () => {
   })
 
   it('takes back what the server would not keep', () => {
-    const ledger = createLedger()
+    const ledger = createLedger(continueFrom)
     ledger.load('tamsin', 0, stateOf())
     const mine = weighed(61)
     ledger.add([mine])
@@ -49,7 +49,7 @@ describe('the ledger', () => {
   })
 
   it('asks the server when an entry reaches back before what it was told', () => {
-    const ledger = createLedger()
+    const ledger = createLedger(continueFrom)
     const known = weighed(60)
     ledger.load('tamsin', 5, stateOf(known))
     expect(ledger.heard(kept(weighed(50, TODAY - 9), 6))).toBe(true)
@@ -61,7 +61,7 @@ describe('the ledger', () => {
   })
 
   it('keeps what still waits when the server tells a newer fold', () => {
-    const ledger = createLedger()
+    const ledger = createLedger(continueFrom)
     ledger.load('tamsin', 0, stateOf())
     const [theirs, mine] = [weighed(60), weighed(61)]
     ledger.add([mine])
@@ -70,7 +70,7 @@ describe('the ledger', () => {
   })
 
   it('wakes only what watches the resident that changed', () => {
-    const ledger = createLedger()
+    const ledger = createLedger(continueFrom)
     ledger.load('tamsin', 0, stateOf())
     ledger.load('bollard', 0, stateOf())
     let looks = 0
@@ -89,7 +89,7 @@ describe('the ledger', () => {
       fc.property(
         fc.array(fc.tuple(fc.boolean(), fc.integer({ min: 1, max: 500 })), { maxLength: 20 }),
         (made) => {
-          const ledger = createLedger()
+          const ledger = createLedger(continueFrom)
           ledger.load('tamsin', 0, stateOf())
           const entries = made.map(([, grams]) => weighed(grams))
           made.forEach(([mine], index) => {

@@ -1,6 +1,6 @@
 import type { KeptEntry } from '@kobrin/contract'
-import type { Entry, ResidentState } from '@kobrin/core'
-import { continueFrom, emptyState } from '@kobrin/core'
+import type { continueFrom, Entry, ResidentState } from '@kobrin/core'
+import { emptyState } from '@kobrin/core'
 import { shallowReactive } from 'vue'
 
 interface Page {
@@ -28,13 +28,15 @@ export interface Ledger {
 
 const NOTHING = emptyState()
 
-/** Every resident's state in the browser: the server's folds, carried on by the same `reduce`. */
-export function createLedger(): Ledger {
+/** Every resident's state in the browser: the server's folds, carried on by the same `reduce`.
+ * `carryOn` is not asked before something was added or heard. */
+export function createLedger(carryOn: typeof continueFrom): Ledger {
   const pages = new Map<string, Page>()
   const believed = shallowReactive(new Map<string, ResidentState>())
 
   function refold(residentId: string, page: Page): boolean {
-    const { state, complete } = continueFrom(page.base, page.since)
+    const { state, complete } =
+      page.since.length > 0 ? carryOn(page.base, page.since) : { state: page.base, complete: true }
     page.complete = complete
     believed.set(residentId, state)
     return complete

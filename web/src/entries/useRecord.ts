@@ -1,7 +1,6 @@
 import type { Receipt } from '@kobrin/contract'
 import type { Draft, Entry, ResidentState } from '@kobrin/core'
 import { defineStore } from 'pinia'
-import { v7 as uuidv7 } from 'uuid'
 import { computed, shallowReactive, shallowRef } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -10,11 +9,15 @@ import { api, ApiProblem, Unreachable } from '../wire/api.ts'
 import { followFeed } from './feed.ts'
 import { createLedger } from './ledger.ts'
 import type { Outbox, Shelf } from './outbox.ts'
+import type * as Writing from './writing.ts'
 
 export interface Refused {
   entry: Entry
   why: string
 }
+
+/** What is needed to write and to hear others, once it is here. */
+type Desk = typeof Writing & { shelf: Shelf; outbox: Outbox }
 
 /** The last thing done here, for the strip that takes it back. */
 export interface LastAct {
@@ -34,7 +37,12 @@ export const useRecord = defineStore('record', () => {
   const people = usePeople()
   const site = useSite()
   const today = useToday()
-  const ledger = createLedger()
+  let desk: Desk | null = null
+  let opening: Promise<Desk> | null = null
+  const ledger = createLedger((base, since) => {
+    if (!desk) throw new Error('Nothing can have been written or heard yet.')
+    return desk.continueFrom(base, since)
+  })
   /** Reactive entry by entry: a box wakes only for its own. */
   const waiting = shallowReactive(new Set<string>())
   const refused = shallowRef<readonly Refused[]>([])
@@ -42,8 +50,6 @@ export const useRecord = defineStore('record', () => {
   const needsSignIn = shallowRef(false)
   const lastAct = shallowRef<LastAct | null>(null)
   const ready = shallowRef(false)
-  let outbox: Outbox | null = null
-  let shelf: Shelf | null = null
   let stopFeed: (() => void) | null = null
 
   async function reload(residentId: string): Promise<void> {
@@ -72,28 +78,29 @@ export const useRecord = defineStore('record', () => {
     if (!canWait(error)) console.error(error)
   }
 
-  async function openOutbox(): Promise<void> {
-    if (outbox) return
-    const { createOutbox, openShelf } = await import('./outbox.ts')
-    shelf = await openShelf()
-    outbox = createOutbox({ shelf, post: api.append, canWait, onReceipt, onTrouble })
+  async function openDesk(): Promise<Desk> {
+    const writing = await import('./writing.ts')
+    const shelf = await writing.openShelf()
+    const outbox = writing.createOutbox({ shelf, post: api.append, canWait, onReceipt, onTrouble })
     const left = await shelf.all()
+    desk = { ...writing, shelf, outbox }
     const unsent = left.filter(({ refusal }) => refusal === undefined).map(({ entry }) => entry)
     ledger.add(unsent)
     for (const { uid } of unsent) waiting.add(uid)
     refused.value = left.flatMap(({ entry, refusal }) =>
       refusal === undefined ? [] : [{ entry, why: refusal }],
     )
-    globalThis.addEventListener('online', () => void outbox?.send())
+    globalThis.addEventListener('online', () => void outbox.send())
+    return desk
   }
 
-  function follow(head: number): void {
+  function follow({ outbox }: Desk, head: number): void {
     stopFeed?.()
     stopFeed = followFeed({
       after: head,
       onLink: (is) => {
         linked.value = is
-        if (is) void outbox?.send()
+        if (is) void outbox.send()
       },
       onSite: () => void site.load().catch(() => undefined),
       onEntry: (entry) => {
@@ -105,37 +112,49 @@ export const useRecord = defineStore('record', () => {
 
   /** Loads the site and everyone's state, takes up what waited here, and follows the feed. */
   async function open(): Promise<void> {
+    opening ??= openDesk()
+    opening.catch(() => (opening = null))
     const [, { head, states }] = await Promise.all([site.load(), api.states()])
     for (const [residentId, { seq, state }] of Object.entries(states)) ledger.load(residentId, seq, state)
-    await openOutbox()
     needsSignIn.value = false
-    follow(head)
-    void outbox?.send()
     ready.value = true
+    try {
+      const open = await opening
+      follow(open, head)
+      void open.outbox.send()
+    } catch (error) {
+      // What cannot be kept here must not look as if it could be.
+      ready.value = false
+      throw error
+    }
   }
 
   function close(): void {
     stopFeed?.()
     stopFeed = null
-    outbox?.stop()
+    desk?.outbox.stop()
     ready.value = false
     lastAct.value = null
   }
 
   /** Keeps what somebody just said: on the screen at once, on this device before anything else,
    * on the server as soon as it can be reached. */
-  function keep(drafts: readonly Draft[], says: string): Entry[] {
+  function keep(drafts: readonly Draft[], says: string): void {
     const author = people.person?.id
-    if (!author || drafts.length === 0) return []
-    const entries = drafts.map((draft) => {
+    if (!author || drafts.length === 0) return
+    const said = drafts.map((draft) => {
       const { at, day } = today.moment()
-      return { ...draft, uid: uuidv7(), occurredAt: at, day, author }
+      return { ...draft, occurredAt: at, day, author }
     })
-    ledger.add(entries)
-    for (const { uid } of entries) waiting.add(uid)
-    lastAct.value = { entries, says }
-    void outbox?.add(entries)
-    return entries
+    const put = ({ newUid, outbox }: Desk) => {
+      const entries = said.map((one) => ({ ...one, uid: newUid() }))
+      ledger.add(entries)
+      for (const { uid } of entries) waiting.add(uid)
+      lastAct.value = { entries, says }
+      void outbox.add(entries)
+    }
+    if (desk) put(desk)
+    else void opening?.then(put)
   }
 
   function takeBack(): void {
@@ -151,7 +170,7 @@ export const useRecord = defineStore('record', () => {
   }
 
   async function forgetRefused(uid: string): Promise<void> {
-    await shelf?.remove(uid)
+    await desk?.shelf.remove(uid)
     refused.value = refused.value.filter(({ entry }) => entry.uid !== uid)
   }
 

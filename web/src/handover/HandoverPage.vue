@@ -13,7 +13,7 @@ import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
 import { careApi } from '../wire/careApi.ts'
 import { sayVerdict } from '../words/cell.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 
@@ -96,7 +96,7 @@ function whom({ resident, sheet, kind, what }: PlanChange): string {
             <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
             {{ sayVerdict(verdict, teller) }}
             <p class="quiet">
-              {{ words.severity[verdict.severity] }} · {{ site.placeName(round.homeOf(resident.id)) }}
+              {{ terms.severity[verdict.severity] }} · {{ site.placeName(round.homeOf(resident.id)) }}
             </p>
           </li>
           <li v-if="list.length === 0" class="quiet">Nothing.</li>

@@ -6,7 +6,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
 
 const { sheet, schools } = defineProps<{ sheet: Sheet; schools: Record<string, string> }>()
@@ -82,7 +82,7 @@ const answer = computed(() => {
             {{ place.findings.map((finding) => sayFinding(finding).what).join('; ') }}
           </li>
         </ul>
-        <span class="hidden-text">{{ words.severity[condition.severity] }}</span>
+        <span class="hidden-text">{{ terms.severity[condition.severity] }}</span>
       </li>
     </ul>
     <p class="quiet">{{ care.trusted }}</p>

@@ -7,6 +7,7 @@ import { usePeople } from '../people/usePeople.ts'
 import PreviewTable from '../plans/PreviewTable.vue'
 import { careApi } from '../wire/careApi.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { may } from '@kobrin/contract'
 
 const { sheetId, school, chosen, residentId, example } = defineProps<{
@@ -33,7 +34,7 @@ const consequences = (option: School['options'][number]) => [
   ...option.duties.map((duty) => {
     if ('drop' in duty) return `${duty.id}: no longer`
     const name = duty.label ?? (duty.does ? words.duty[duty.does] : duty.id)
-    return duty.cadence ? `${name}, ${words.cadence(duty.cadence)}` : `${name}: changed`
+    return duty.cadence ? `${name}, ${terms.cadence(duty.cadence)}` : `${name}: changed`
   }),
   ...option.targets.map(({ zone, celsius }) => `${zone}${celsius ? ` ${celsius.join('–')} °C` : ''}`),
   ...(option.housing ? ['enclosure'] : []),

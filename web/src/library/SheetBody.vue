@@ -83,7 +83,7 @@ function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
   const name = label ?? words.duty[does]
   const food = foods?.map(({ item, weeklyCap }) => `${item}${weeklyCap ? ` (at most ${weeklyCap} a week)` : ''}`)
   const offered = food ? `: ${food.join(', ')}` : ''
-  return `${name}${offered}. ${sentence(words.cadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
+  return `${name}${offered}. ${sentence(terms.cadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
 }
 
 function saysEnd(until: Sheet['stages'][number]['until']): string {
@@ -187,7 +187,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       <ul>
         <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
           <strong>{{ sign.sign }}</strong>
-          <p class="quiet">{{ sign.severity === 'urgent' ? '' : `${words.severity[sign.severity]}. ` }}{{ sign.first }}</p>
+          <p class="quiet">{{ sign.severity === 'urgent' ? '' : `${terms.severity[sign.severity]}. ` }}{{ sign.first }}</p>
         </li>
       </ul>
       <p class="quiet">Signs, not diagnoses: who treats is the vet.</p>

@@ -9,7 +9,7 @@ import { readCount } from '../saying/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
 import { useRound } from '../walk/useRound.ts'
 import { careApi } from '../wire/careApi.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 
 /** What closes a matter, where somebody can close it here. */
 const { verdict, residentId } = defineProps<{ verdict: Verdict; residentId: string }>()
@@ -84,7 +84,7 @@ function proposal(): string {
     .map((patch) => {
       if ('drop' in patch) return ''
       const portion = patch.amount?.by === 'portion' ? `about ${Math.round(patch.amount.grams)} g` : ''
-      return patch.cadence ? words.cadence(patch.cadence) : portion
+      return patch.cadence ? terms.cadence(patch.cadence) : portion
     })
     .join('; ')
 }

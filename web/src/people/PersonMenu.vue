@@ -3,7 +3,7 @@ import { may } from '@kobrin/contract'
 import { computed, shallowRef } from 'vue'
 import { sayError } from '../app/sayError.ts'
 import AppDialog from '../app/AppDialog.vue'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
 
 const emit = defineEmits<{ leave: [] }>()
@@ -37,7 +37,7 @@ const signOut = () =>
 <template>
   <button type="button" class="plain me" @click="open = true">{{ short }}</button>
   <AppDialog v-if="open" :title="people.person?.name ?? ''" @close="open = false">
-    <p class="quiet">Signed in as {{ words.role[people.role] }}.</p>
+    <p class="quiet">Signed in as {{ terms.role[people.role] }}.</p>
     <p v-if="complaint" role="alert">{{ complaint }}</p>
     <p v-if="enrolled">This tablet is “{{ people.me?.device.name }}”: people switch here by PIN.</p>
     <form v-else-if="may(people.role, 'enrolDevice')" class="enrol" @submit.prevent="enrol">

@@ -2,7 +2,7 @@
 import type { Person } from '@kobrin/contract'
 import { shallowRef } from 'vue'
 import { sayError } from '../app/sayError.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
 
 const people = usePeople()
@@ -45,7 +45,7 @@ const switchTo = (person: Person) =>
             :aria-pressed="chosen?.id === person.id"
             @click="chosen = person"
           >
-            {{ person.name }} <span class="quiet">{{ words.role[person.role] }}</span>
+            {{ person.name }} <span class="quiet">{{ terms.role[person.role] }}</span>
           </button>
         </li>
       </ul>

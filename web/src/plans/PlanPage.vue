@@ -16,6 +16,7 @@ import { useToday } from '../time/useToday.ts'
 import { careApi } from '../wire/careApi.ts'
 import { care, sayHousing } from '../words/care.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayDate } from '../words/numbers.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -79,7 +80,7 @@ function isOver({ until, on }: Override): boolean {
 function saysChange({ patch, target, housing, light }: Override): string {
   if (patch) {
     if ('drop' in patch) return `${patch.id}: no longer`
-    return `${patch.id}: ${patch.cadence ? words.cadence(patch.cadence) : Object.keys(patch).slice(1).join(', ')}`
+    return `${patch.id}: ${patch.cadence ? terms.cadence(patch.cadence) : Object.keys(patch).slice(1).join(', ')}`
   }
   return [target && `climate, ${target.zone}`, housing && 'enclosure', light && 'light']
     .filter(Boolean)
@@ -104,7 +105,7 @@ function saysChange({ patch, target, housing, light }: Override): string {
         <h2>In force</h2>
         <ul>
           <li v-for="line in editable" :key="line.id">
-            <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ words.cadence(line.cadence) }}
+            <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ terms.cadence(line.cadence) }}
             <p class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
           <li v-for="line in plan.targets" :key="line.zone">

@@ -3,7 +3,7 @@ import type { Plan, ResidentDay, Task } from '@kobrin/core'
 import DutyMark from '../walk/DutyMark.vue'
 import Because from '../words/Because.vue'
 import { dutyName, sayOffering } from '../words/cell.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
 import { sayDay, sayRange } from '../words/numbers.ts'
@@ -31,7 +31,7 @@ function next(task: Task): string {
           :name="task.duty.label ?? ''"
         />
         <div>
-          <strong>{{ dutyName(task) }}, {{ words.cadence(task.duty.cadence) }}</strong>
+          <strong>{{ dutyName(task) }}, {{ terms.cadence(task.duty.cadence) }}</strong>
           <p v-if="task.offering">{{ sayOffering(task.offering) }}</p>
           <p class="quiet">{{ saySource(task.duty.source, teller) }} {{ next(task) }}</p>
           <Because :reasons="task.because" :label="dutyName(task)" />

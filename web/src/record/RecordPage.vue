@@ -13,6 +13,7 @@ import { useRound } from '../walk/useRound.ts'
 import Because from '../words/Because.vue'
 import { sayHold, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -107,7 +108,7 @@ function showOnWalk(): void {
       <ul v-if="matters.length + day.holds.length > 0" class="says" aria-label="What the record says">
         <li v-for="(verdict, index) in matters" :key="`v${index}`" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
-          <p class="quiet">{{ words.severity[verdict.severity] }}</p>
+          <p class="quiet">{{ terms.severity[verdict.severity] }}</p>
           <Because
             v-if="verdict.because.length > 0"
             :reasons="verdict.because"

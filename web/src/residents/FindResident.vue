@@ -2,7 +2,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import AppDialog from '../app/AppDialog.vue'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
 
@@ -40,8 +40,8 @@ function move(by: number): void {
       aria-controls="found"
       :aria-expanded="found.length > 0"
       :aria-activedescendant="found[at] ? `found-${at}` : undefined"
-      :aria-label="words.findPlaceholder"
-      :placeholder="words.findPlaceholder"
+      :aria-label="terms.findPlaceholder"
+      :placeholder="terms.findPlaceholder"
       autofocus
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"

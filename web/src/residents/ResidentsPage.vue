@@ -10,6 +10,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useRound } from '../walk/useRound.ts'
 import { sayCell } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { useTeller } from '../words/useTeller.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
@@ -46,13 +47,13 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
 <template>
   <main class="residents">
     <header>
-      <h1>{{ words.residents }}</h1>
+      <h1>{{ words.places.residents }}</h1>
       <input
         v-model="query"
         class="field"
         type="search"
-        :aria-label="words.findPlaceholder"
-        :placeholder="words.findPlaceholder"
+        :aria-label="terms.findPlaceholder"
+        :placeholder="terms.findPlaceholder"
       />
       <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
       <RouterLink v-if="may(people.role, 'addResidents')" :to="{ name: 'newResident' }"

@@ -2,7 +2,7 @@
 import type { Severity } from '@kobrin/core'
 import { nextTick, useTemplateRef, watch } from 'vue'
 import { sayDoubt, withUnit } from '../words/doubts.ts'
-import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import FormFields from './FormFields.vue'
 import type { useSaying } from './useSaying.ts'
 
@@ -96,7 +96,7 @@ function onKey(event: KeyboardEvent): void {
             :class="{ urgent: severity === 'urgent' }"
             @click="saying.submit(severity)"
           >
-            {{ words.severity[severity] }}
+            {{ terms.severity[severity] }}
           </button>
           <p class="quiet">
             Noisy breathing, prolapse, straining, twitching, a wound or collapse: the vet comes first.

@@ -9,6 +9,7 @@ import { useToday } from '../time/useToday.ts'
 import Because from '../words/Because.vue'
 import { dutyName, sayHold, sayOffering, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -100,7 +101,7 @@ function under(task: Task): string {
   const late = task.status === 'late' ? `${Math.floor(task.daysOver)} days over. ` : ''
   const two = task.duty.people === 2 ? ' Two people.' : ''
   const who = task.duty.competence ? ` Needs someone cleared for ${task.duty.competence}.` : ''
-  return `${late}${words.cadence(task.duty.cadence)}.${two}${who}`
+  return `${late}${terms.cadence(task.duty.cadence)}.${two}${who}`
 }
 </script>
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Reason } from '@kobrin/core'
-import { words } from './en.ts'
+import { terms } from './terms.ts'
 import { sayReason } from './reasons.ts'
 import { useTeller } from './useTeller.ts'
 
@@ -10,7 +10,7 @@ const teller = useTeller()
 
 <template>
   <details class="because">
-    <summary :aria-label="`${words.because}: ${label}`">{{ words.because }}</summary>
+    <summary :aria-label="`${terms.because}: ${label}`">{{ terms.because }}</summary>
     <ul>
       <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
     </ul>

@@ -1,15 +1,11 @@
-import type { Barrier, Cadence, DutyKind, FeedOutcome, HoldKind, Severity, SkinLeft } from '@kobrin/core'
-import type { Role } from '@kobrin/contract'
+import type { Barrier, DutyKind, FeedOutcome, HoldKind, SkinLeft } from '@kobrin/core'
 
 /** Every word the interface says, in plain international English. Another language is another file
  * of this shape. */
 export const words = {
   places: { walk: 'Walk', residents: 'Residents', library: 'Library', handover: 'Handover' },
-  residents: 'Residents',
-  findPlaceholder: 'Name, number, species or place',
   asPlanned: 'As planned',
   takeBack: 'Take back',
-  because: 'Because',
   allSent: 'All sent',
   waiting: (count: number) => `${count} waiting to send`,
   cutOff: 'No link',
@@ -79,13 +75,6 @@ export const words = {
     leaveBe: 'Leave be',
   } satisfies Record<HoldKind, string>,
 
-  severity: {
-    info: 'worth knowing',
-    watch: 'to watch',
-    act: 'do something today',
-    urgent: 'call the vet now',
-  } satisfies Record<Severity, string>,
-
   barrier: {
     0: 'Founding and newborn',
     1: 'General',
@@ -100,15 +89,6 @@ export const words = {
     3: 'Gown, foot bath, nothing back',
   } satisfies Record<Barrier, string>,
 
-  role: {
-    curator: 'curator',
-    seniorKeeper: 'senior keeper',
-    keeper: 'keeper',
-    volunteer: 'volunteer',
-    vet: 'vet',
-    reader: 'reader',
-  } satisfies Record<Role, string>,
-
   retained: {
     eyeCaps: 'eye caps',
     tailTip: 'tail tip',
@@ -119,23 +99,4 @@ export const words = {
 
   weekdays: ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'],
   months: ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'],
-
-  cadence(cadence: Cadence): string {
-    switch (cadence.type) {
-      case 'every': {
-        const give = cadence.tolerance > 0 ? `, give or take ${cadence.tolerance}` : ''
-        return cadence.days === 1 ? 'every day' : `every ${cadence.days} days${give}`
-      }
-      case 'weekdays':
-        return `every ${cadence.on.map((on) => words.weekdays[on - 1]).join(' and ')}`
-      case 'perWeek':
-        return cadence.times === 1 ? 'once a week' : `${cadence.times} times a week, spread evenly`
-      case 'whenEmpty':
-        return `look every ${cadence.lookEvery} days, refill when empty`
-      case 'once':
-        return 'once'
-      case 'after':
-        return `${cadence.days} days after: ${cadence.event}`
-    }
-  },
 } as const

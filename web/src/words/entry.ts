@@ -66,7 +66,7 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
     case 'droppings':
       return `Droppings: ${terms.droppings[payload.look]}`
     case 'observed':
-      return `${payload.text} (${words.severity[payload.severity]})`
+      return `${payload.text} (${terms.severity[payload.severity]})`
     case 'noted':
       return payload.text
     case 'held':

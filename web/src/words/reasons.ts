@@ -48,7 +48,7 @@ function saySupplement({ name, everyMeals, everyDays }: SupplementRule): string 
 function sayRule(reason: Extract<Reason, { rule: string }>): string {
   switch (reason.rule) {
     case 'cadence':
-      return `The plan: ${words.cadence(reason.cadence)}.`
+      return `The plan: ${terms.cadence(reason.cadence)}.`
     case 'offerAgain':
       return `After a refusal it is offered again in ${reason.days} days.`
     case 'window':

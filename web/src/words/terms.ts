@@ -1,4 +1,6 @@
-import type { BodyPart, EcdysisStage, Trigger } from '@kobrin/core'
+import type { Role } from '@kobrin/contract'
+import type { BodyPart, Cadence, EcdysisStage, Severity, Trigger } from '@kobrin/core'
+import { words } from './en.ts'
 
 /** Words of the vocabulary that the walk's first screen does without. */
 export const terms = {
@@ -48,4 +50,42 @@ export const terms = {
     soft: 'Soft',
     hardened: 'Hardened',
   } satisfies Record<EcdysisStage, string>,
+
+  findPlaceholder: 'Name, number, species or place',
+  because: 'Because',
+
+  severity: {
+    info: 'worth knowing',
+    watch: 'to watch',
+    act: 'do something today',
+    urgent: 'call the vet now',
+  } satisfies Record<Severity, string>,
+
+  role: {
+    curator: 'curator',
+    seniorKeeper: 'senior keeper',
+    keeper: 'keeper',
+    volunteer: 'volunteer',
+    vet: 'vet',
+    reader: 'reader',
+  } satisfies Record<Role, string>,
+
+  cadence(cadence: Cadence): string {
+    switch (cadence.type) {
+      case 'every': {
+        const give = cadence.tolerance > 0 ? `, give or take ${cadence.tolerance}` : ''
+        return cadence.days === 1 ? 'every day' : `every ${cadence.days} days${give}`
+      }
+      case 'weekdays':
+        return `every ${cadence.on.map((on) => words.weekdays[on - 1]).join(' and ')}`
+      case 'perWeek':
+        return cadence.times === 1 ? 'once a week' : `${cadence.times} times a week, spread evenly`
+      case 'whenEmpty':
+        return `look every ${cadence.lookEvery} days, refill when empty`
+      case 'once':
+        return 'once'
+      case 'after':
+        return `${cadence.days} days after: ${cadence.event}`
+    }
+  },
 } as const
