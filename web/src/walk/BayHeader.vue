@@ -75,6 +75,6 @@ header {
 }
 
 .one-duty .mark {
-  transform: scale(0.8);
+  zoom: 0.8;
 }
 </style>
