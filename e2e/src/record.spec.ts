@@ -11,6 +11,11 @@ test('a resident is found by number, species and place, and opened', async ({ ke
   await page.getByRole('row').nth(1).getByRole('link').click()
   await expect(page.getByRole('heading', { name: 'Plan in force' })).toBeVisible()
   await expect(page.locator('.lifeline canvas').first()).toBeVisible()
+  await page.keyboard.press('/')
+  await page.getByRole('combobox').fill('royal')
+  await expect(page.getByRole('option').first()).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
 test('a correction and a take-back show both, struck, with who and why', async ({ keeper }) => {

@@ -46,6 +46,7 @@ function move(by: number): void {
       @keydown.down.prevent="move(1)"
       @keydown.up.prevent="move(-1)"
       @keydown.enter.prevent="open(found[at]?.resident.id)"
+      @keydown.esc.prevent="emit('close')"
     />
     <ul id="found" role="listbox" aria-label="Found">
       <li

@@ -36,12 +36,9 @@ const count = useAfterPaint(() => (round.mayWrite ? residents.value.filter(round
   box-shadow: 0 1px 0 var(--edge);
 }
 
-/* Only a bay that is scrolled sideways has need of it: elsewhere it would be a layer for every shelf. */
-@media (max-width: 899px) {
-  span {
-    position: sticky;
-    left: 4px;
-  }
+span {
+  position: sticky;
+  left: 4px;
 }
 
 button {
