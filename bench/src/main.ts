@@ -4,6 +4,7 @@ import { startHouse } from '@kobrin/server'
 import { appendFigures } from './append.ts'
 import type { Figure } from './figures.ts'
 import { holds, line } from './figures.ts'
+import { killFigures } from './kill.ts'
 import { recordFigures } from './record.ts'
 import { sizeFigures } from './size.ts'
 import { tapFigures } from './tap.ts'
@@ -17,6 +18,7 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   record: async (house) => recordFigures(await house()),
   append: async (house) => appendFigures(await house()),
   tap: async (house) => tapFigures(await house()),
+  kill: killFigures,
 }
 
 const wanted = process.argv.slice(2)

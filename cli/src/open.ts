@@ -21,7 +21,7 @@ export async function openDatabase({ dataDir, databaseUrl }: Settings): Promise<
     if (databaseUrl) address = { url: databaseUrl }
     else {
       undo.push(lockData(dataDir))
-      const own = await startOwnDatabase(dataDir)
+      const own = await startOwnDatabase(dataDir, { says: console.error })
       undo.push(own.stop)
       address = own.address
     }

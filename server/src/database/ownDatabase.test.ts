@@ -5,7 +5,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { KobrinFault } from '../errors/fault.ts'
 import { connect } from './connect.ts'
 import type { OwnDatabase } from './ownDatabase.ts'
-import { startOwnDatabase } from './ownDatabase.ts'
+import { isAlive, startOwnDatabase } from './ownDatabase.ts'
 
 const folders: string[] = []
 const started: OwnDatabase[] = []
@@ -60,7 +60,27 @@ describe('a database of our own', () => {
     const path = await folder()
     const first = await start(path)
     const second = await start(path)
-    expect(second.pid).toBe(first.pid)
+    expect(second.pid()).toBe(first.pid())
+  })
+
+  it('is started again when it is killed, with all it had acknowledged, until it is told to stop', async () => {
+    const said: string[] = []
+    const own = await startOwnDatabase(await folder(), { says: (line) => said.push(line) })
+    started.push(own)
+    const before = own.pid()
+    const { pool, close } = await connect(own.address)
+    await pool.query('create table kept (n int)')
+    await pool.query('insert into kept values (7)')
+    process.kill(before, 'SIGKILL')
+    await expect
+      .poll(async () => (await pool.query('select n from kept').catch(() => [[]]))[0], { timeout: 20_000 })
+      .toEqual([{ n: 7 }])
+    expect(said).toEqual(['The database had gone; it is being started again.'])
+    await close()
+    await expect.poll(() => own.pid()).not.toBe(before)
+    const after = own.pid()
+    await own.stop()
+    expect([isAlive(before), isAlive(after)]).toEqual([false, false])
   })
 
   it('says in a sentence what to do about a folder that holds something else', async () => {

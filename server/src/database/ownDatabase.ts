@@ -11,12 +11,16 @@ import type { DatabaseAddress } from './connect.ts'
 
 const START_PATIENCE_MS = 60_000
 const STOP_PATIENCE_MS = 30_000
+/** How often to look whether it still runs, and how long to wait after a start that failed. */
+const WATCH_MS = 250
+const AGAIN_MS = 5_000
 /** Longer socket paths do not fit the operating system's address. */
 const SOCKET_PATH_LIMIT = 100
 
 export interface OwnDatabase {
   address: DatabaseAddress
-  pid: number
+  /** Of the process that runs now. */
+  pid: () => number
   stop: () => Promise<void>
 }
 
@@ -214,17 +218,43 @@ function runningPid(folder: Folder): number | null {
   return Number.isInteger(pid) && pid > 1 && isAlive(pid) ? pid : null
 }
 
-/** Starts a MariaDB of our own in a private folder, or takes over the one a killed server left running. */
-export async function startOwnDatabase(dataDir: string): Promise<OwnDatabase> {
+/** Starts a MariaDB of our own in a private folder, or takes over the one a killed server left running.
+ * Should it go while nobody told it to, it is started again: what was acknowledged is in it. */
+export async function startOwnDatabase(
+  dataDir: string,
+  { says = () => undefined }: { says?: (line: string) => void } = {},
+): Promise<OwnDatabase> {
   mkdirSync(dataDir, { recursive: true, mode: 0o700 })
   const folder = folderOf(dataDir)
   const before = runningPid(folder)
   const taken = before !== null && (await answers(folder.socket)) ? before : null
   if (taken === null) createData(folder)
-  const pid = taken ?? (await launch(folder))
+  let pid = taken ?? (await launch(folder))
+  const ending = new AbortController()
+  const pause = (ms: number) =>
+    sleep(ms, undefined, { signal: ending.signal, ref: false }).catch(() => undefined)
+
+  async function watch(): Promise<void> {
+    for (await pause(WATCH_MS); !ending.signal.aborted; await pause(WATCH_MS)) {
+      if (isAlive(pid)) continue
+      says('The database had gone; it is being started again.')
+      try {
+        pid = await launch(folder)
+      } catch (error) {
+        says(error instanceof Error ? error.message : String(error))
+        await pause(AGAIN_MS)
+      }
+    }
+  }
+  const watching = watch()
+
   return {
     address: { socketPath: folder.socket, user: 'root', password: secretOf(folder), database: 'kobrin' },
-    pid,
-    stop: () => stopped(pid),
+    pid: () => pid,
+    async stop() {
+      ending.abort()
+      await watching
+      await stopped(pid)
+    },
   }
 }

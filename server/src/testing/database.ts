@@ -8,18 +8,16 @@ declare module 'vitest' {
   export interface ProvidedContext {
     databaseSocket: string
     databasePassword: string
-    databasePid: number
   }
 }
 
 /** One MariaDB for all server tests, in a folder that goes with it. */
 export default async function setup(project: TestProject): Promise<() => Promise<void>> {
   const folder = await mkdtemp(join(tmpdir(), 'kobrin-test-'))
-  const { address, pid, stop } = await startOwnDatabase(folder)
+  const { address, stop } = await startOwnDatabase(folder)
   if (!('socketPath' in address)) throw new Error('Our own database is reached by its socket.')
   project.provide('databaseSocket', address.socketPath)
   project.provide('databasePassword', address.password)
-  project.provide('databasePid', pid)
   return async () => {
     await stop()
     await rm(folder, { recursive: true, force: true })
