@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Draft } from '@kobrin/core'
 import { isFit } from '@kobrin/core'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
@@ -9,10 +8,11 @@ import { useFit } from '../enclosures/useFit.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
-import { readCount } from '../saying/readAnswers.ts'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
+import type { Move, Mover } from './move.ts'
+import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
@@ -28,16 +28,6 @@ const from = computed(() => round.homeOf(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
 const known = computed(() => round.countOf(id) ?? 1)
 const needsTwo = computed(() => plan.value?.duties.some(({ people: needed }) => needed === 2) ?? false)
-
-interface Move {
-  why: string
-  to: string
-  helpers: string[]
-  expected: string
-  found: string
-  leaves: 'toClean' | 'toHold' | 'nothing'
-  floorAt: string
-}
 
 const form = reactive<Move>({
   why: '',
@@ -76,52 +66,22 @@ const chosen = computed(() => places.value.find((place) => place.id === form.to)
 const others = computed(() =>
   [...site.residents.values()].filter((one) => one.id !== id && round.homeOf(one.id) === from.value),
 )
-/** What becomes of the place it leaves; nothing while others go on living there. */
-const leaves = computed(() => (others.value.length === 0 ? form.leaves : 'nothing'))
 const canHelp = computed(() =>
   [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
 )
 
-const expected = computed(() => readCount(form.expected))
-const found = computed(() => readCount(form.found))
-const missing = computed(() =>
-  expected.value !== null && found.value !== null ? Math.max(0, expected.value - found.value) : 0,
-)
-
-function wrongWith(): string {
-  if (form.to === '') return 'Choose where to first: nothing moves in without a place ready.'
-  if (form.why.trim() === '') return 'Say why, in a word or two.'
-  if (needsTwo.value && form.helpers.length === 0) return 'This is work for two: say who helps.'
-  if (expected.value === null) return 'Count out: a whole number of animals.'
-  if (found.value === null) return 'Count in: how many are in the new place?'
-  if (leaves.value === 'toHold' && form.floorAt.trim() === '') return 'Say where the old floor is kept.'
-  return ''
-}
+const missing = computed(() => missingIn(form))
+const mover = computed<Mover>(() => ({
+  residentId: id,
+  from: from.value,
+  othersStay: others.value.length > 0,
+  needsTwo: needsTwo.value,
+}))
 
 function move(): void {
-  complaint.value = wrongWith()
-  const one = resident.value
-  if (complaint.value || !one || expected.value === null || found.value === null) return
-  const keepsFloor = leaves.value === 'toHold'
-  const moved: Draft = {
-    residentId: id,
-    kind: 'moved',
-    payload: {
-      to: form.to,
-      why: form.why.trim(),
-      ...(from.value && { from: from.value }),
-      ...(form.helpers.length > 0 && { helpers: [...form.helpers] }),
-      expected: expected.value,
-      found: found.value,
-      ...(leaves.value !== 'nothing' && { leaves: leaves.value }),
-    },
-  }
-  const held: Draft = {
-    residentId: id,
-    kind: 'floorHeld',
-    payload: { at: form.floorAt.trim(), ...(from.value && { from: from.value }) },
-  }
-  record.keep(keepsFloor ? [moved, held] : [moved], `${one.name} moved to ${site.placeName(form.to)}`)
+  complaint.value = wrongWithMove(form, mover.value)
+  if (complaint.value) return
+  record.keep(moveDrafts(form, mover.value), `${round.nameOf(id)} moved to ${site.placeName(form.to)}`)
   void router.push({ name: 'record', params: { id } })
 }
 </script>

@@ -1,0 +1,154 @@
+import type { Resident } from '@kobrin/contract'
+import type { Draft, Entry } from '@kobrin/core'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
+import { LOTTE, ME, NOON, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { useRound } from './useRound.ts'
+
+const kept = vi.hoisted(() => ({ calls: [] as { drafts: readonly Draft[]; says: string }[] }))
+const states = vi.hoisted(() => new Map<string, object>())
+vi.mock('../entries/useRecord.ts', () => ({
+  useRecord: () => ({
+    stateOf: (id: string) => states.get(id),
+    keep: (drafts: readonly Draft[], says: string) => kept.calls.push({ drafts, says }),
+  }),
+}))
+
+/** Lives in a box since long ago; last fed and watered so many days ago. */
+function lives(id: string, enclosure: string, daysAgo: number, ...more: Entry[]): void {
+  const done = [
+    entryOn(TODAY - daysAgo, { kind: 'fed', payload: { duty: 'feed', item: 'crickets', outcome: 'taken' } }),
+    entryOn(TODAY - daysAgo, { kind: 'watered', payload: { duty: 'water' } }),
+  ]
+  const arrived = entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } })
+  states.set(id, stateOf(arrived, ...done, ...more))
+}
+
+function open(...residents: Resident[]) {
+  useSite().site = smallHouse(residents)
+  return useRound()
+}
+
+beforeEach(() => {
+  vi.useFakeTimers({ toFake: ['Date'], now: NOON })
+  localStorage.clear()
+  states.clear()
+  kept.calls.length = 0
+  setActivePinia(createPinia())
+  usePeople().me = ME
+})
+
+describe('the order of the round', () => {
+  it('goes from the youngest to the sick, room by room, whatever the building says', () => {
+    lives('ada', 'a1', 3)
+    lives('bea', 'b1', 3)
+    lives('nan', 'n1', 3)
+    const round = open(residentOf('ada'), residentOf('bea'), residentOf('nan'))
+    expect(round.stops.map(({ title, barrier }) => [title, barrier])).toEqual([
+      ['Nursery', 0],
+      ['Loft', 1],
+      ['Loft, bay b', 2],
+    ])
+  })
+
+  it('puts a sick resident on a pass of its own, and its box on no other', () => {
+    lives('ada', 'a1', 3)
+    lives('ill', 'a2', 3)
+    const round = open(residentOf('ada'), residentOf('ill', { barrier: 3 }))
+    expect(round.stops.map(({ barrier, residents }) => [barrier, residents])).toEqual([
+      [1, ['ada']],
+      [3, ['ill']],
+    ])
+    const shelf = round.stops[0]?.faces[0]?.shelves[0]?.map(({ enclosureId }) => enclosureId)
+    expect(shelf).toEqual(['a1', 'free'])
+  })
+
+  it('draws the bay shelf by shelf and box by box, the empty ones too', () => {
+    lives('ada', 'a2', 3)
+    lives('ben', 'a2', 3)
+    lives('cas', 'a3', 3)
+    const round = open(residentOf('cas'), residentOf('ben'), residentOf('ada'))
+    const boxes = round.stop?.faces[0]?.shelves.map((shelf) => shelf.map(({ residents }) => residents))
+    expect(boxes).toEqual([[[], ['ben', 'ada'], []], [['cas']]])
+    expect(round.freePlaces.map(({ id }) => id)).toEqual(['a1', 'free', 'b1', 'n1'])
+  })
+})
+
+describe('what there is to do', () => {
+  it('counts who is done and who is to be seen to; who has nothing today counts for neither', () => {
+    lives('done', 'a1', 0)
+    lives('due', 'a2', 3)
+    const round = open(residentOf('done'), residentOf('due'))
+    expect(round.progress(['done', 'due'])).toEqual({ done: 1, all: 2 })
+    expect(round.progress([])).toEqual({ done: 0, all: 0 })
+  })
+
+  it('finds the next from where one stands, and begins again at the end', () => {
+    lives('ada', 'a1', 3)
+    lives('ben', 'a2', 0)
+    lives('cas', 'a3', 3)
+    const round = open(residentOf('ada'), residentOf('ben'), residentOf('cas'))
+    const next = ['ada', 'ben', 'cas', null].map((from) => round.toDoAfter(from))
+    expect(next).toEqual(['cas', 'cas', 'ada', 'ada'])
+  })
+})
+
+describe('one touch', () => {
+  it('says everything that is due as planned', () => {
+    lives('ada', 'a1', 3)
+    const round = open(residentOf('ada'))
+    expect(round.touch('ada')).toBe(true)
+    const [{ drafts, says } = { drafts: [], says: '' }] = kept.calls
+    expect(drafts.map(({ kind }) => kind)).toEqual(['fed', 'watered'])
+    expect(drafts[0]?.payload).toMatchObject({ duty: 'feed', item: 'roaches', outcome: 'taken' })
+    expect(says).toBe('ada: fed, water')
+  })
+
+  it('does nothing where nothing is due', () => {
+    lives('ada', 'a1', 0)
+    const round = open(residentOf('ada'))
+    expect([round.canTouch('ada'), round.touch('ada'), kept.calls]).toEqual([false, false, []])
+  })
+
+  it('never feeds over a hold', () => {
+    lives('ada', 'a1', 3, entryOn(TODAY - 2, { kind: 'ecdysis', payload: { stage: 'inBlue' } }))
+    open(residentOf('ada')).touch('ada')
+    expect(kept.calls.flatMap(({ drafts }) => drafts.map(({ kind }) => kind))).toEqual(['watered'])
+  })
+
+  it('says of many only what one duty asks, and how many they were', () => {
+    for (const [id, box] of [
+      ['ada', 'a1'],
+      ['ben', 'a2'],
+    ] as const)
+      lives(id, box, 3)
+    lives('cas', 'a3', 0)
+    const round = open(residentOf('ada'), residentOf('ben'), residentOf('cas'))
+    expect(round.touchAll(['ada', 'ben', 'cas'], 'Bay A', 'water')).toBe(2)
+    expect(kept.calls).toMatchObject([
+      { says: 'Bay A: 2 as planned', drafts: [{ kind: 'watered' }, { kind: 'watered' }] },
+    ])
+  })
+
+  it('says nothing that the person at the screen may not', () => {
+    lives('ada', 'a1', 3)
+    usePeople().me = { ...ME, person: { ...LOTTE, role: 'reader' } }
+    const round = open(residentOf('ada'))
+    expect([round.mayWrite, round.touch('ada'), kept.calls]).toEqual([false, false, []])
+  })
+})
+
+describe('how many they are', () => {
+  it('as last counted, else as the register has it', () => {
+    lives('ants', 'a1', 0, entryOn(TODAY, { kind: 'counted', payload: { count: 180 } }))
+    lives('lice', 'a2', 0)
+    const round = open(
+      residentOf('ants', { lives: 'colony', count: 120 }),
+      residentOf('lice', { lives: 'colony', count: 60 }),
+    )
+    expect([round.countOf('ants'), round.countOf('lice')]).toEqual([180, 60])
+  })
+})

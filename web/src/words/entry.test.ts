@@ -1,0 +1,84 @@
+import type { Draft } from '@kobrin/core'
+import { payloads } from '@kobrin/core'
+import { describe, expect, it } from 'vitest'
+import { TODAY } from '../testing/residents.ts'
+import { sayDraft } from './entry.ts'
+
+const uid = '01900000-0000-7000-8000-0000000000ff'
+
+function of<K extends Draft['kind']>(kind: K, payload: Extract<Draft, { kind: K }>['payload']): Draft {
+  return { residentId: 'tamsin', kind, payload } as Draft
+}
+
+const SAID: readonly (readonly [string, Draft])[] = [
+  ['Arrived', of('arrived', { enclosure: uid })],
+  ['Expected from a school', of('expected', { enclosure: uid, from: 'a school' })],
+  [
+    'Moved, 118 of 120 found: Floor worn out',
+    of('moved', { to: uid, why: 'Floor worn out', expected: 120, found: 118 }),
+  ],
+  ['Old place cleaned', of('vacated', { enclosure: uid, floor: 'cleaned' })],
+  ['Old place emptied, floor kept', of('vacated', { enclosure: uid, floor: 'kept' })],
+  ['Counted 140 of 150', of('counted', { count: 140, expected: 150 })],
+  ['Missing: 1 found again. In the lid', of('accounted', { found: 1, why: 'In the lid' })],
+  ['Old floor put aside: Larder', of('floorHeld', { at: 'Larder' })],
+  ['Old floor: nothing alive', of('floorChecked', { floor: uid, found: 'nothing' })],
+  ['Old floor: 14 babies', of('floorChecked', { floor: uid, found: 'babies', count: 14 })],
+  ['Old floor: some eggs', of('floorChecked', { floor: uid, found: 'eggs' })],
+  ['Old floor thrown away', of('floorReleased', { floor: uid })],
+  ['Checked', of('checked', { duty: 'lock' })],
+  ['Body condition 4', of('condition', { score: 4 })],
+  [
+    '5 crickets M with calcium: part taken (In blue)',
+    of('fed', {
+      item: 'crickets',
+      size: 'M',
+      count: 5,
+      supplements: ['calcium'],
+      outcome: 'part',
+      why: 'In blue',
+    }),
+  ],
+  ['42.5 g mouse: refused', of('fed', { item: 'mouse', grams: 42.5, outcome: 'refused' })],
+  [
+    'Bowl found leftovers, 25 % left, refilled',
+    of('bowl', { found: 'leftovers', leftFraction: 0.25, refilled: true }),
+  ],
+  ['Fresh water 0.2 l', of('watered', { litres: 0.2 })],
+  ['Fresh water', of('watered', {})],
+  ['Full clean', of('cleaned', { scope: 'full' })],
+  ['Spot-cleaned', of('cleaned', { scope: 'spot' })],
+  ['Dampened at the damp end 1.5 l', of('moistened', { end: 'dampEnd', litres: 1.5 })],
+  ['Weighed 1\u202f612 g, looked at twice', of('weighed', { grams: 1612, confirmed: true })],
+  ['leg span 120 mm', of('measured', { part: 'legSpan', mm: 120 })],
+  [
+    'Shed in pieces, old skin on toes, tail tip',
+    of('ecdysis', { stage: 'shed', how: 'inPieces', retained: ['toes', 'tailTip'] }),
+  ],
+  ['Looked, not seen', of('sighted', { seen: false })],
+  ['Droppings: with blood', of('droppings', { look: 'bloody' })],
+  ['Open mouth (call the vet now)', of('observed', { text: 'Open mouth', severity: 'urgent' })],
+  ['Sat in the bowl', of('noted', { text: 'Sat in the bowl' })],
+  [
+    'Hold: Gravid until 15 May. Seen digging',
+    of('held', { hold: 'gravid', until: TODAY + 3, reason: 'Seen digging' }),
+  ],
+  ['Hold lifted: Gravid. Laid', of('released', { hold: 'gravid', reason: 'Laid' })],
+  ['Took back an entry: Wrong box', of('retracted', { target: uid, why: 'Wrong box' })],
+  [
+    'Corrected to: Weighed 61 g. A slip',
+    of('corrected', { target: uid, to: { kind: 'weighed', payload: { grams: 61 } }, why: 'A slip' }),
+  ],
+]
+
+describe('an entry in one line', () => {
+  it.each(SAID)('%s', (line, draft) => {
+    expect(sayDraft(draft, TODAY)).toBe(line)
+  })
+
+  it('is known for every kind there is', () => {
+    expect(new Set(SAID.map(([, { kind }]) => kind))).toEqual(
+      new Set([...Object.keys(payloads), 'corrected', 'retracted']),
+    )
+  })
+})
