@@ -68,6 +68,5 @@ label {
 .tick input {
   width: 22px;
   height: 22px;
-  accent-color: var(--focus);
 }
 </style>
