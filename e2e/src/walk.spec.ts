@@ -96,7 +96,7 @@ test('every mark opens to its because', async ({ keeper }) => {
   await page.keyboard.press('b')
   const reasons = page.locator('.side .tasks details[open] li')
   await expect(reasons.filter({ hasText: /^The plan: / }).first()).toBeVisible()
-  await expect(reasons.filter({ hasText: /^Care sheet / }).first()).toBeVisible()
+  await expect(reasons.filter({ hasText: /^Care sheet: .*, / }).first()).toBeVisible()
 })
 
 test('a stricter barrier is acknowledged before it is crossed, and there is no way back unasked', async ({

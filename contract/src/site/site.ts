@@ -58,6 +58,13 @@ export const Species = z.strictObject({
   common: z.string(),
   latin: z.string(),
   group: SheetGroup,
+  /** Names of its stages by their ids. */
+  stages: z.record(z.string(), z.string()),
+  /** Its schools by their ids: what is asked, and the names of the options. */
+  schools: z.record(
+    z.string(),
+    z.strictObject({ question: z.string(), options: z.record(z.string(), z.string()) }),
+  ),
 })
 export type Species = z.infer<typeof Species>
 

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { BodyPart } from '../entries/entry.ts'
-import { positiveRange, range } from './range.ts'
+import { positiveRange, range, hoursRange } from './range.ts'
 
 /** At least so many times a measured part of the animal. */
 const times = z.strictObject({
@@ -41,8 +41,8 @@ export type Housing = z.infer<typeof Housing>
 /** Day length and ultraviolet. */
 export const Light = z.strictObject({
   /** Hours of light a day, summer. */
-  hours: range.optional(),
-  winterHours: range.optional(),
+  hours: hoursRange.optional(),
+  winterHours: hoursRange.optional(),
   uvb: z
     .strictObject({
       /** Length of the tube over the length of the enclosure. */

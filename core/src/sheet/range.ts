@@ -17,4 +17,9 @@ export const positiveRange = z
   .tuple([z.number().positive(), z.number().positive()])
   .refine(ordered, UNORDERED)
 
+/** [low, high] hours of a day. */
+export const hoursRange = z
+  .tuple([z.number().min(0).max(24), z.number().min(0).max(24)])
+  .refine(ordered, UNORDERED)
+
 export type Range = [number, number]

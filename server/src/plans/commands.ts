@@ -74,13 +74,18 @@ function sayPatch(patch: DutyPatch): string {
   return `${id}: ${says.filter(Boolean).join(', ')}`
 }
 
+/** A field of the plan as a keeper reads it: floorDepthMm is the floor depth. */
+function sayField(field: string): string {
+  return field.replace(/(Mm|Cm2)$/, '').replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+}
+
 /** What a change is about, in a few words. */
 export function sayChange({ patch, target, housing, light }: Override): string {
   const parts = [
     patch && sayPatch(patch),
     target && `climate, ${target.zone}`,
-    housing && `enclosure: ${Object.keys(housing).join(', ')}`,
-    light && `light: ${Object.keys(light).join(', ')}`,
+    housing && `enclosure: ${Object.keys(housing).map(sayField).join(', ')}`,
+    light && `light: ${Object.keys(light).map(sayField).join(', ')}`,
   ]
   return parts.filter(Boolean).join('; ')
 }

@@ -112,6 +112,22 @@ describe('a signed change', () => {
     expect(await lastChange()).toMatchObject({ kind: 'ended', resident: residentAt(2) })
   })
 
+  it('sets the hours of light and measures, within what a day and a box can have, and says so in words', async () => {
+    const dim = (winterHours: [number, number]) => ({
+      resident: residentAt(4),
+      light: { winterHours },
+      housing: { floorDepthMm: [80, 120] },
+      reason: 'Wakes too early',
+    })
+    expect((await post(PATHS.overrides, dim([9, 25]))).statusCode).toBe(400)
+    expect((await post(PATHS.overrides, dim([10, 9]))).statusCode).toBe(400)
+    expect((await post(PATHS.overrides, dim([8, 9]))).statusCode).toBe(204)
+    const { light, sources } = await planOf(4)
+    expect(light?.winterHours).toEqual([8, 9])
+    expect(sources?.['winterHours']).toMatchObject({ from: 'resident', reason: 'Wakes too early' })
+    expect((await lastChange())?.what).toBe('enclosure: floor depth; light: winter hours')
+  })
+
   it('sets the climate of a zone, but never above the ceiling that harms', async () => {
     const hotter = (high: number) => ({
       sheet: GECKO,

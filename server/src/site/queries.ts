@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { Site } from '@kobrin/contract'
+import type { Site, Species } from '@kobrin/contract'
 import type { Override, Plan, Sheet } from '@kobrin/core'
 import { emptyBuild, isPlan, resolvePlan } from '@kobrin/core'
 import { asc, eq } from 'drizzle-orm'
@@ -82,6 +82,23 @@ function byTarget(rows: { target: string; change: Override }[]): Map<string, Ove
   return overrides
 }
 
+function namesOf(list: readonly { id: string; name: string }[]): Record<string, string> {
+  return Object.fromEntries(list.map(({ id, name }) => [id, name]))
+}
+
+function speciesOf({ id, common, latin, group, stages, schools }: Sheet): Species {
+  return {
+    id,
+    common,
+    latin,
+    group,
+    stages: namesOf(stages),
+    schools: Object.fromEntries(
+      schools.map(({ id: school, question, options }) => [school, { question, options: namesOf(options) }]),
+    ),
+  }
+}
+
 /** The whole reference data of the site, with the plan in force for every resident on a day.
  * Null when nothing has been set up yet. */
 export async function readSite(db: Database, day: number, now: number): Promise<Site | null> {
@@ -134,7 +151,7 @@ export async function readSite(db: Database, day: number, now: number): Promise<
         plan: shelf.put(plan),
       }
     }),
-    species: [...sheets.values()].map(({ id, common, latin, group }) => ({ id, common, latin, group })),
+    species: [...sheets.values()].map(speciesOf),
     plans: shelf.plans,
     people: await everyone(db),
   }

@@ -1,18 +1,12 @@
 <script setup lang="ts">
 import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
 import { computed } from 'vue'
-import { care, sayHeldFloor, sayHousing } from '../words/care.ts'
+import { care, lightLines, sayHeldFloor, sayHousing, span } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { spaced } from '../words/numbers.ts'
 
 const { sheet } = defineProps<{ sheet: Sheet }>()
-
-function span(values: readonly number[] | undefined, unit: string): string | null {
-  if (!values) return null
-  const [low, high] = values
-  return `${low === high ? spaced(low ?? 0) : `${spaced(low ?? 0)}–${spaced(high ?? 0)}`} ${unit}`
-}
 
 function facts(pairs: readonly [string, string | null | undefined][]): [string, string][] {
   return pairs.filter((pair): pair is [string, string] => Boolean(pair[1]))
@@ -45,17 +39,6 @@ const breeding = computed(() => {
       span(days, 'days'),
     ]),
     ...Object.entries(how.stageDays ?? {}).map(([stage, days]): [string, string | null] => [stage, span(days, 'days')]),
-  ])
-})
-
-const light = computed(() => {
-  const { light: lamp } = sheet
-  return facts([
-    ['Light', span(lamp?.hours, 'h')],
-    ['Light in winter', span(lamp?.winterHours, 'h')],
-    ['Tube over the length', span(lamp?.uvb?.share.map((share) => Math.round(share * 100)), '%')],
-    ['Tube to the back', span(lamp?.uvb?.distanceMm, 'mm')],
-    ['UV index', span(lamp?.uvb?.index, '')],
   ])
 })
 
@@ -129,7 +112,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
         </tbody>
       </table>
       <dl class="facts">
-        <template v-for="[term, says] in light" :key="term">
+        <template v-for="{ term, says } in lightLines(sheet.light)" :key="term">
           <dt>{{ term }}</dt>
           <dd>{{ says }}</dd>
         </template>

@@ -10,7 +10,7 @@ import { careApi } from '../wire/careApi.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Changed, ChangeDraft } from './planChange.ts'
-import { changeOf, draftOf, isUntouched, MEASURES, wrongWith } from './planChange.ts'
+import { changeOf, draftOf, isUntouched, LIGHTS, MEASURES, wrongWith } from './planChange.ts'
 import PreviewTable from './PreviewTable.vue'
 
 const { resident, plan, duties } = defineProps<{
@@ -36,12 +36,22 @@ const measures = computed(() =>
     return value === undefined ? [] : [{ measure, value }]
   }),
 )
+const lights = computed(() =>
+  LIGHTS.flatMap((light) => {
+    const hours = plan.light?.[light]
+    return hours === undefined ? [] : [{ light, hours }]
+  }),
+)
 const changed = computed<Changed | null>(() => {
   const duty = duties.find(({ id }) => `duty ${id}` === which.value)
   if (duty) return { duty }
   const zone = climates.value.find((one) => `zone ${one.zone}` === which.value)
   if (zone) return { zone }
-  return measures.value.find(({ measure }) => `measure ${measure}` === which.value) ?? null
+  return (
+    measures.value.find(({ measure }) => `measure ${measure}` === which.value) ??
+    lights.value.find(({ light }) => `light ${light}` === which.value) ??
+    null
+  )
 })
 const duty = computed(() => (changed.value && 'duty' in changed.value ? changed.value.duty : null))
 const zone = computed(() => (changed.value && 'zone' in changed.value ? changed.value.zone : null))
@@ -100,6 +110,11 @@ async function sign(): Promise<void> {
             {{ care.housing[one.measure] }}
           </option>
         </optgroup>
+        <optgroup label="Light">
+          <option v-for="one in lights" :key="one.light" :value="`light ${one.light}`">
+            {{ care.light[one.light] }}
+          </option>
+        </optgroup>
       </select>
     </label>
     <template v-if="draft">
@@ -120,6 +135,10 @@ async function sign(): Promise<void> {
           label="Never above"
           unit="°C"
         />
+      </div>
+      <div v-if="changed && 'light' in changed" class="pair">
+        <NumberField v-model="draft.low" label="From" unit="h" />
+        <NumberField v-model="draft.high" label="to" unit="h" />
       </div>
       <NumberField
         v-if="measure"

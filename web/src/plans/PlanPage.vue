@@ -14,7 +14,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { careApi } from '../wire/careApi.ts'
-import { care, sayHousing } from '../words/care.ts'
+import { care, lightLines, sayHousing, sayTarget } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayDate } from '../words/numbers.ts'
@@ -110,13 +110,15 @@ function saysChange({ patch, target, housing, light }: Override): string {
           </li>
           <li v-for="line in plan.targets" :key="line.zone">
             <strong>{{ line.zone }}</strong>
-            {{ line.celsius ? `${line.celsius.join('–')} °C` : '' }}
-            {{ line.humidity ? `${line.humidity.join('–')} %` : '' }}
-            {{ line.ceilingCelsius === undefined ? '' : `never above ${line.ceilingCelsius} °C` }}
+            {{ sayTarget(line) }}
             <p v-if="line.source" class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
           <li v-for="(value, field) in plan.housing" :key="field">
             <strong>{{ care.housing[field] }}</strong> {{ sayHousing(field, value) }}
+            <p v-if="plan.sources?.[field]" class="quiet">{{ saySource(plan.sources[field], teller) }}</p>
+          </li>
+          <li v-for="{ field, term, says } in lightLines(plan.light)" :key="term">
+            <strong>{{ term }}</strong> {{ says }}
             <p v-if="plan.sources?.[field]" class="quiet">{{ saySource(plan.sources[field], teller) }}</p>
           </li>
         </ul>

@@ -46,6 +46,15 @@ describe('a change to a plan', () => {
     )
   })
 
+  it('changes the hours of light, within a day', () => {
+    const light = { light: 'winterHours', hours: [10, 11] } as const
+    expect(isUntouched(light, draftOf(light))).toBe(true)
+    expect(changeOf(light, { ...draftOf(light), low: 9 })).toEqual({ light: { winterHours: [9, 11] } })
+    expect(wrongWith(light, { ...draftOf(light), low: 12 }, TODAY)).toContain('above the second')
+    expect(wrongWith(light, { ...draftOf(light), high: 25 }, TODAY)).toContain('0 to 24')
+    expect(wrongWith(light, { ...draftOf(light), low: 9 }, TODAY)).toBe('')
+  })
+
   it.each([
     [feed, { days: 0 }, 'Every how many days?'],
     [feed, { grams: 0 }, 'How many grams?'],

@@ -1,5 +1,5 @@
 import type { SignOverride } from '@kobrin/contract'
-import type { Duty, Housing, PlanTarget } from '@kobrin/core'
+import type { Duty, Housing, Light, PlanTarget } from '@kobrin/core'
 import { dayFromIso } from '@kobrin/core'
 
 /** Lines of the housing that are one number. */
@@ -13,8 +13,17 @@ export const MEASURES = [
 ] as const satisfies readonly (keyof Housing)[]
 export type Measure = (typeof MEASURES)[number]
 
-/** What a change is about: a duty of the plan, the climate of a zone, a measure of the enclosure. */
-export type Changed = { duty: Duty } | { zone: PlanTarget } | { measure: Measure; value: number }
+/** Lines of the light that are a range of hours. */
+export const LIGHTS = ['hours', 'winterHours'] as const satisfies readonly (keyof Light)[]
+export type LightLine = (typeof LIGHTS)[number]
+
+/** What a change is about: a duty of the plan, the climate of a zone, a measure of the enclosure, the
+ * hours of light. */
+export type Changed =
+  | { duty: Duty }
+  | { zone: PlanTarget }
+  | { measure: Measure; value: number }
+  | { light: LightLine; hours: readonly [number, number] }
 
 /** A change as it stands in the form. */
 export interface ChangeDraft {
@@ -44,6 +53,7 @@ export function draftOf(changed: Changed): ChangeDraft {
     until: '',
   }
   if ('measure' in changed) return { ...nothing, value: changed.value }
+  if ('light' in changed) return { ...nothing, low: changed.hours[0], high: changed.hours[1] }
   if ('zone' in changed) {
     const { celsius = [0, 0], ceilingCelsius = 0 } = changed.zone
     return { ...nothing, low: celsius[0], high: celsius[1], ceiling: ceilingCelsius }
@@ -76,10 +86,11 @@ function patchOf({ id, cadence, amount }: Duty, draft: ChangeDraft): NonNullable
 export function changeOf(
   changed: Changed,
   draft: ChangeDraft,
-): Pick<SignOverride, 'patch' | 'target' | 'housing' | 'until'> {
+): Pick<SignOverride, 'patch' | 'target' | 'housing' | 'light' | 'until'> {
   const until = draft.until === '' ? {} : { until: dayFromIso(draft.until) }
   if ('duty' in changed) return { patch: patchOf(changed.duty, draft), ...until }
   if ('measure' in changed) return { housing: { [changed.measure]: draft.value }, ...until }
+  if ('light' in changed) return { light: { [changed.light]: [draft.low, draft.high] }, ...until }
   const { zone, ceilingCelsius } = changed.zone
   return {
     target: {
@@ -103,6 +114,10 @@ export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): 
     if (changed.measure === 'hides' && !Number.isInteger(draft.value))
       return 'How many hides? A whole number.'
     return draft.value > 0 ? '' : 'More than none.'
+  }
+  if ('light' in changed) {
+    if (draft.low > draft.high) return 'The first number of hours is above the second.'
+    return draft.low >= 0 && draft.high <= 24 ? '' : 'A day has from 0 to 24 hours of light.'
   }
   if ('zone' in changed) {
     if (draft.low > draft.high) return 'The first temperature is above the second.'

@@ -8,6 +8,8 @@ export const teller = {
   today: TODAY,
   who: (id: string) => ({ lotte: 'Lotte', priya: 'Priya' })[id] ?? id,
   clock: (iso: string) => iso.slice(11, 16),
+  stage: (sheet: string, stage: string) => `${sheet}, ${stage}`,
+  school: (sheet: string, school: string, option: string) => `${sheet}: ${option} (${school})`,
 }
 
 const source = { from: 'sheet', sheet: 'gecko', stage: 'adult' } as const

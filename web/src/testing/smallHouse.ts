@@ -63,7 +63,16 @@ export function smallHouse(residents: readonly Resident[]): Site {
       boxOf('n1', 'N', 0, 0),
     ],
     residents: [...residents],
-    species: [{ id: 'gecko', common: 'Lesser house gecko', latin: 'Gekko minimus', group: 'lizard' }],
+    species: [
+      {
+        id: 'gecko',
+        common: 'Lesser house gecko',
+        latin: 'Gekko minimus',
+        group: 'lizard',
+        stages: { adult: 'Adult' },
+        schools: {},
+      },
+    ],
     plans: { 'gecko adult': planOf() },
     people: [LOTTE],
   }

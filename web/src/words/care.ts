@@ -1,4 +1,5 @@
-import type { HeldFloor, SheetGroup } from '@kobrin/core'
+import type { HeldFloor, Light, SheetGroup, ZoneTarget } from '@kobrin/core'
+import { spaced } from './numbers.ts'
 import { terms } from './terms.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
@@ -53,11 +54,47 @@ export const care = {
     bowl: 'Water bowl',
     crew: 'Clean-up crew',
   } as Readonly<Record<string, string>>,
+  light: { hours: 'Light', winterHours: 'Light in winter', uvb: 'Ultraviolet' } satisfies Record<
+    keyof Light,
+    string
+  >,
   trusted: 'Local law, the vet and the poison centre come before anything written here.',
 } as const
 
 function range(value: unknown, unit: string): string {
   return Array.isArray(value) ? `${value.join('–')} ${unit}` : `${String(value)} ${unit}`
+}
+
+/** A range with its unit; one number where both ends are the same. */
+export function span(values: readonly number[] | undefined, unit: string): string | null {
+  if (!values) return null
+  const [low = 0, high = low] = values
+  return `${low === high ? spaced(low) : `${spaced(low)}–${spaced(high)}`} ${unit}`.trim()
+}
+
+/** The climate of a zone in one line. */
+export function sayTarget({ celsius, nightCelsius, humidity, ceilingCelsius }: ZoneTarget): string {
+  const nights = span(nightCelsius, '°C')
+  const parts = [
+    span(celsius, '°C'),
+    nights && `nights ${nights}`,
+    span(humidity, '%'),
+    ceilingCelsius === undefined ? null : `never above ${ceilingCelsius} °C`,
+  ]
+  return parts.filter(Boolean).join(', ')
+}
+
+/** The lines of the light as a keeper reads them, each with the field it stands in. */
+export function lightLines({ hours, winterHours, uvb }: Partial<Light> = {}) {
+  const share = uvb?.share.map((part) => Math.round(part * 100))
+  const lines: readonly (readonly [keyof Light, string, string | null])[] = [
+    ['hours', care.light.hours, span(hours, 'h')],
+    ['winterHours', care.light.winterHours, span(winterHours, 'h')],
+    ['uvb', 'Tube over the length', span(share, '%')],
+    ['uvb', 'Tube to the back', span(uvb?.distanceMm, 'mm')],
+    ['uvb', 'UV index', span(uvb?.index, '')],
+  ]
+  return lines.flatMap(([field, term, says]) => (says === null ? [] : [{ field, term, says }]))
 }
 
 /** A line of the housing as a keeper reads it. */

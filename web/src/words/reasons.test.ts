@@ -27,7 +27,7 @@ describe('a because', () => {
       'calcium with every meal.',
       'Last 8 May, Lotte.',
       'The plan: every 3 days, give or take 1.',
-      'Care sheet gecko, stage adult.',
+      'Care sheet: gecko, adult.',
     ])
   })
 

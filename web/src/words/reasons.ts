@@ -8,15 +8,19 @@ export interface Teller {
   /** Name of a person by id. */
   who: (personId: string) => string
   clock: (iso: string) => string
+  /** "Royal python, adult" */
+  stage: (sheet: string, stage: string) => string
+  /** "Damp hide (Moist floor, or dry floor with a damp hide?)" */
+  school: (sheet: string, school: string, option: string) => string
 }
 
 /** Where a line of a plan comes from. */
-export function saySource(source: Source, { today, who }: Teller): string {
+export function saySource(source: Source, { today, who, stage, school }: Teller): string {
   switch (source.from) {
     case 'sheet':
-      return `Care sheet ${source.sheet}, stage ${source.stage}.`
+      return `Care sheet: ${stage(source.sheet, source.stage)}.`
     case 'school':
-      return `School chosen here: ${source.option} (${source.school}).`
+      return `School in force here: ${school(source.sheet, source.school, source.option)}`
     case 'site':
       return `Site rule by ${who(source.by)}, ${sayDate(source.on, today)}: ${source.reason}`
     case 'resident': {

@@ -12,5 +12,13 @@ export function useTeller(): Teller {
     },
     who: (personId) => site.nameOf(personId),
     clock: (iso) => today.clock(iso),
+    stage(sheet, stage) {
+      const species = site.species.get(sheet)
+      return `${species?.common ?? sheet}, ${species?.stages[stage] ?? stage}`
+    },
+    school(sheet, school, option) {
+      const known = site.species.get(sheet)?.schools[school]
+      return `${known?.options[option] ?? option} (${known?.question ?? school})`
+    },
   }
 }
