@@ -17,7 +17,9 @@ test('a school is chosen for a species; the plan, the handover and a colleague s
   const school = page.locator('section.school').filter({ hasText: 'Mist often, or soak seldom?' })
   await expect(school.locator('li.on')).toContainText('Soak the floor')
   await expect(theirs.getByText('Soak, every 7 days')).toBeVisible()
-  await expect(theirs.getByText('School in force here: Soak the floor (Mist often, or soak seldom?)').first()).toBeVisible()
+  await expect(
+    theirs.getByText('School in force here: Soak the floor (Mist often, or soak seldom?)').first(),
+  ).toBeVisible()
   await page.getByRole('link', { name: 'Handover' }).click()
   await expect(page.getByText('Mist often, or soak seldom? Soak the floor')).toBeVisible()
   await expect(page.getByText('Wet skin on two of them')).toBeVisible()
