@@ -25,9 +25,15 @@ test('one touch is as planned; press and hold is an exception, then one choice',
   const { page, walkTo, toDo, cell, allSent } = await keeper('lotte', TABLET)
   await walkTo('Hemp Cellar')
   const [first = '', second = ''] = await toDo()
+  const shelf = page.locator('.shelf').filter({ has: cell(first) })
+  const height = async () => (await shelf.boundingBox())?.height ?? 0
+  const before = await height()
   await cell(first).tap()
   await expect(page.locator('.undo')).toContainText(`${first}:`)
   await expect(cell(first).locator('.mark.due, .mark.late')).toHaveCount(0)
+  // What is done says less, and nothing slips away from under the finger.
+  expect(before).toBeGreaterThan(0)
+  expect(await height()).toBeGreaterThanOrEqual(before)
   await expect(cell(first).locator('.who')).toContainText('LV')
 
   const box = await cell(second).boundingBox()

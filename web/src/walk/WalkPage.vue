@@ -95,6 +95,7 @@ function enter(residents: readonly string[]): void {
 }
 
 function planned(residentId: string): void {
+  face.steady(residentId)
   select(residentId)
   if (round.mayWrite && round.touch(residentId)) sheetOpen.value = false
   else openSheet()

@@ -45,11 +45,22 @@ export function useFaceFocus(board: Readonly<ShallowRef<HTMLElement | null>>) {
     })
   }
 
+  function cellOf(residentId: string | null): HTMLElement | undefined {
+    return board.value?.querySelector<HTMLElement>(`[data-resident="${residentId ?? ''}"]`) ?? undefined
+  }
+
+  /** Its shelf shrinks no more: what is done says less than what is due, and the next box must not
+   * slip away from under the finger. */
+  function steady(residentId: string): void {
+    const shelf = cellOf(residentId)?.closest<HTMLElement>('.shelf')
+    if (shelf) shelf.style.minHeight = `${shelf.offsetHeight}px`
+  }
+
   function focus(residentId: string | null): void {
-    const cell = cells().find(({ dataset }) => dataset['resident'] === residentId)
+    const cell = cellOf(residentId)
     cell?.focus({ preventScroll: true })
     cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
   }
 
-  return { spots, focus }
+  return { spots, focus, steady }
 }
