@@ -17,7 +17,7 @@ export interface Refused {
 }
 
 /** What is needed to write and to hear others, once it is here. */
-type Desk = typeof Writing & { shelf: Shelf; outbox: Outbox }
+type Writer = typeof Writing & { shelf: Shelf; outbox: Outbox }
 
 /** The last thing done here, for the strip that takes it back. */
 export interface LastAct {
@@ -37,11 +37,11 @@ export const useRecord = defineStore('record', () => {
   const people = usePeople()
   const site = useSite()
   const today = useToday()
-  let desk: Desk | null = null
-  let opening: Promise<Desk> | null = null
+  let writer: Writer | null = null
+  let opening: Promise<Writer> | null = null
   const ledger = createLedger((base, since) => {
-    if (!desk) throw new Error('Nothing can have been written or heard yet.')
-    return desk.continueFrom(base, since)
+    if (!writer) throw new Error('Nothing can have been written or heard yet.')
+    return writer.continueFrom(base, since)
   })
   /** Reactive entry by entry: a box wakes only for its own. */
   const waiting = shallowReactive(new Set<string>())
@@ -78,12 +78,12 @@ export const useRecord = defineStore('record', () => {
     if (!canWait(error)) console.error(error)
   }
 
-  async function openDesk(): Promise<Desk> {
+  async function openWriter(): Promise<Writer> {
     const writing = await import('./writing.ts')
     const shelf = await writing.openShelf()
     const outbox = writing.createOutbox({ shelf, post: api.append, canWait, onReceipt, onTrouble })
     const left = await shelf.all()
-    desk = { ...writing, shelf, outbox }
+    writer = { ...writing, shelf, outbox }
     const unsent = left.filter(({ refusal }) => refusal === undefined).map(({ entry }) => entry)
     ledger.add(unsent)
     for (const { uid } of unsent) waiting.add(uid)
@@ -91,10 +91,10 @@ export const useRecord = defineStore('record', () => {
       refusal === undefined ? [] : [{ entry, why: refusal }],
     )
     globalThis.addEventListener('online', () => void outbox.send())
-    return desk
+    return writer
   }
 
-  function follow({ outbox }: Desk, head: number): void {
+  function follow({ outbox }: Writer, head: number): void {
     stopFeed?.()
     stopFeed = followFeed({
       after: head,
@@ -112,16 +112,16 @@ export const useRecord = defineStore('record', () => {
 
   /** Loads the site and everyone's state, takes up what waited here, and follows the feed. */
   async function open(): Promise<void> {
-    opening ??= openDesk()
+    opening ??= openWriter()
     opening.catch(() => (opening = null))
     const [, { head, states }] = await Promise.all([site.load(), api.states()])
     for (const [residentId, { seq, state }] of Object.entries(states)) ledger.load(residentId, seq, state)
     needsSignIn.value = false
     ready.value = true
     try {
-      const open = await opening
-      follow(open, head)
-      void open.outbox.send()
+      const opened = await opening
+      follow(opened, head)
+      void opened.outbox.send()
     } catch (error) {
       // What cannot be kept here must not look as if it could be.
       ready.value = false
@@ -132,7 +132,7 @@ export const useRecord = defineStore('record', () => {
   function close(): void {
     stopFeed?.()
     stopFeed = null
-    desk?.outbox.stop()
+    writer?.outbox.stop()
     ready.value = false
     lastAct.value = null
   }
@@ -146,15 +146,15 @@ export const useRecord = defineStore('record', () => {
       const { at, day } = today.moment()
       return { ...draft, occurredAt: at, day, author }
     })
-    const put = ({ newUid, outbox }: Desk) => {
+    const put = ({ newUid, outbox }: Writer) => {
       const entries = said.map((one) => ({ ...one, uid: newUid() }))
       ledger.add(entries)
       for (const { uid } of entries) waiting.add(uid)
       lastAct.value = { entries, says }
       void outbox.add(entries)
     }
-    if (desk) put(desk)
-    else void opening?.then(put)
+    if (writer) put(writer)
+    else void opening?.then(put, () => undefined)
   }
 
   function takeBack(): void {
@@ -170,7 +170,7 @@ export const useRecord = defineStore('record', () => {
   }
 
   async function forgetRefused(uid: string): Promise<void> {
-    await desk?.shelf.remove(uid)
+    await writer?.shelf.remove(uid)
     refused.value = refused.value.filter(({ entry }) => entry.uid !== uid)
   }
 
