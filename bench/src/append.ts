@@ -32,8 +32,8 @@ export async function appendFigures(house: House): Promise<Figure[]> {
   }[]
   if (durable?.flush !== 1) throw new Error('The database is not set to be durable.')
   await pool.query('create table bare like entry')
-  await pool.query('create table bare_state as select * from resident_state')
-  await pool.query('alter table bare_state add primary key (resident_id)')
+  await pool.query('create table bare_state like resident_state')
+  await pool.query('insert into bare_state select * from resident_state')
   const [kept] = await pool.query('select resident_id, state from resident_state')
   const states = new Map(
     (kept as { resident_id: string; state: string }[]).map((row) => [row.resident_id, row.state]),

@@ -54,11 +54,15 @@ class Keeper {
     process.kill(Number(readFileSync(join(this.#dataDir, 'mariadb.pid'), 'utf8')), 'SIGKILL')
   }
 
-  /** Stops it in order and replays every fold. Returns what the replay says. */
-  async end(): Promise<string> {
+  /** Stops it in order, for good. */
+  async stop(): Promise<void> {
     this.#ending = true
     this.#child?.kill('SIGINT')
     while (this.#child) await sleep(100)
+  }
+
+  /** Replays every fold and returns what the replay says. */
+  replay(): string {
     return spawnSync('node', [COMMAND, 'rebuild'], { env: this.#env, encoding: 'utf8' }).stdout
   }
 }
@@ -103,11 +107,7 @@ async function feedOf(cookie: string): Promise<KeptEntry[]> {
   }
 }
 
-/** Server and database killed in turn under many writers: what was acknowledged is there, once and in
- * an unbroken feed, and the folds say what the entries say. */
-export async function killFigures(): Promise<Figure[]> {
-  const dataDir = await mkdtemp(join(tmpdir(), 'kobrin-kill-'))
-  const keeper = new Keeper(dataDir)
+async function killedUnderWriters(keeper: Keeper): Promise<Figure[]> {
   const { cookie, me } = await patiently(signIn)
   const { residents } = await ask<Site>(PATHS.site, cookie)
   const acknowledged = new Set<string>()
@@ -148,8 +148,8 @@ export async function killFigures(): Promise<Figure[]> {
 
   const feed = await feedOf(cookie)
   const uids = new Set(feed.map(({ uid }) => uid))
-  const replayed = await keeper.end()
-  await rm(dataDir, { recursive: true, force: true })
+  await keeper.stop()
+  const replayed = keeper.replay()
   const about = `${KILLS} kills under ${WRITERS} writers, ${acknowledged.size} acknowledged; longest wait ${Math.round(Math.max(...waits))} ms`
   const none = (name: string, value: number): Figure => ({ name, value, limit: 0, about })
   return [
@@ -158,4 +158,17 @@ export async function killFigures(): Promise<Figure[]> {
     none('kill-gaps', feed.filter(({ seq }, index) => seq !== index + 1).length),
     none('kill-folds-differing', Number(/: (\d+) differ/.exec(replayed)?.[1] ?? NaN)),
   ]
+}
+
+/** Server and database killed in turn under many writers: what was acknowledged is there, once and in
+ * an unbroken feed, and the folds say what the entries say. */
+export async function killFigures(): Promise<Figure[]> {
+  const dataDir = await mkdtemp(join(tmpdir(), 'kobrin-kill-'))
+  const keeper = new Keeper(dataDir)
+  try {
+    return await killedUnderWriters(keeper)
+  } finally {
+    await keeper.stop()
+    await rm(dataDir, { recursive: true, force: true })
+  }
 }

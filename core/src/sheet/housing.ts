@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { BodyPart } from '../entries/entry.ts'
-import { positiveRange, range, hoursRange } from './range.ts'
+import { hoursRange, positiveRange, range } from './range.ts'
 
 /** At least so many times a measured part of the animal. */
 const times = z.strictObject({

@@ -14,11 +14,15 @@ import { createFoldMemory } from './foldMemory.ts'
 import { historyOf } from './queries.ts'
 
 interface Fold {
-  residentId: string
   state: ResidentState
   /** Entries of this batch already folded into `state`, for a replay. */
   added: Entry[]
-  /** `state` as it was written. */
+}
+
+/** A fold that changed, with its text as it is written. */
+interface Changed {
+  residentId: string
+  state: ResidentState
   text: string
 }
 
@@ -47,7 +51,7 @@ async function lockedFolds(
   const unknown: string[] = []
   for (const { resident_id: id, checksum } of locked as { resident_id: string; checksum: number }[]) {
     const state = memory.recall(id, checksum)
-    if (state) folds.set(id, { residentId: id, state, added: [], text: '' })
+    if (state) folds.set(id, { state, added: [] })
     else unknown.push(id)
   }
   const read = await inTurns(
@@ -58,7 +62,7 @@ async function lockedFolds(
     (id) => [id],
   )
   for (const { resident_id: id, state } of read as { resident_id: string; state: string }[])
-    folds.set(id, { residentId: id, state: JSON.parse(state) as ResidentState, added: [], text: '' })
+    folds.set(id, { state: JSON.parse(state) as ResidentState, added: [] })
   return folds
 }
 
@@ -132,16 +136,13 @@ async function insertEntries(line: PoolConnection, entries: readonly Entry[], fi
   )
 }
 
-async function saveFolds(line: PoolConnection, folds: readonly Fold[], lastSeq: number): Promise<void> {
+async function saveFolds(line: PoolConnection, folds: readonly Changed[], lastSeq: number): Promise<void> {
   await inTurns(
     line,
     folds,
     (count) =>
       `insert into resident_state (resident_id, last_seq, state) values ${times(count, '(?, ?, ?)')} on duplicate key update last_seq = values(last_seq), state = values(state)`,
-    (fold) => {
-      fold.text = JSON.stringify(fold.state)
-      return [fold.residentId, lastSeq, fold.text]
-    },
+    ({ residentId, text }) => [residentId, lastSeq, text],
   )
 }
 
@@ -154,7 +155,7 @@ async function written(
   line: PoolConnection,
   entries: readonly Entry[],
   { now, careful, memory }: Required<Appending>,
-): Promise<{ receipts: Receipt[]; changed: readonly Fold[] }> {
+): Promise<{ receipts: Receipt[]; changed: readonly Changed[] }> {
   const receipts = new Map<string, Receipt>()
   // States first: a resident's entries are written from one transaction at a time.
   const folds = await lockedFolds(line, residentsOf(entries), memory)
@@ -177,7 +178,9 @@ async function written(
       receipts.set(entry.uid, { uid: entry.uid, status: 'accepted', seq: fresh.push(entry) })
     }
   }
-  const changed = [...folds.values()].filter(({ added }) => added.length > 0)
+  const changed = [...folds]
+    .filter(([, { added }]) => added.length > 0)
+    .map(([residentId, { state }]) => ({ residentId, state, text: JSON.stringify(state) }))
   if (fresh.length > 0) {
     const first = await takePlaces(line, fresh.length)
     await insertEntries(line, fresh, first, now)

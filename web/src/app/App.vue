@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, onUnmounted, shallowRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
-import { sayError } from './sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
+import { sayError } from './sayError.ts'
 import { afterNextPaint, useAfterPaint } from './useAfterPaint.ts'
 import { useTheme } from './useTheme.ts'
 

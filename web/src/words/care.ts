@@ -1,5 +1,5 @@
 import type { HeldFloor, Light, SheetGroup, ZoneTarget } from '@kobrin/core'
-import { spaced } from './numbers.ts'
+import { sayRange } from './numbers.ts'
 import { terms } from './terms.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
@@ -54,10 +54,7 @@ export const care = {
     bowl: 'Water bowl',
     crew: 'Clean-up crew',
   } as Readonly<Record<string, string>>,
-  light: { hours: 'Light', winterHours: 'Light in winter', uvb: 'Ultraviolet' } satisfies Record<
-    keyof Light,
-    string
-  >,
+  light: { hours: 'Light', winterHours: 'Light in winter' } satisfies Partial<Record<keyof Light, string>>,
   trusted: 'Local law, the vet and the poison centre come before anything written here.',
 } as const
 
@@ -69,7 +66,7 @@ function range(value: unknown, unit: string): string {
 export function span(values: readonly number[] | undefined, unit: string): string | null {
   if (!values) return null
   const [low = 0, high = low] = values
-  return `${low === high ? spaced(low) : `${spaced(low)}–${spaced(high)}`} ${unit}`.trim()
+  return `${sayRange([low, high])} ${unit}`.trim()
 }
 
 /** The climate of a zone in one line. */

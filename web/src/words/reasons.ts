@@ -8,7 +8,7 @@ export interface Teller {
   /** Name of a person by id. */
   who: (personId: string) => string
   clock: (iso: string) => string
-  /** "Royal python, adult" */
+  /** "Royal python, Adult" */
   stage: (sheet: string, stage: string) => string
   /** "Damp hide (Moist floor, or dry floor with a damp hide?)" */
   school: (sheet: string, school: string, option: string) => string
