@@ -1,7 +1,7 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { PATHS, ROUTES } from '@kobrin/contract'
+import { KeptEntries, PATHS, ROUTES, recordPath } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -111,6 +111,38 @@ describe('bad requests', () => {
     expect((await get('/api/nothing')).json()).toMatchObject({ code: 'not_found' })
     const url = PATHS.record.replace(':residentId', uuidv7())
     expect((await keeper.call({ method: 'GET', url })).json()).toMatchObject({ code: 'unknown_resident' })
+  })
+})
+
+describe('entries as they are told', () => {
+  it('come back letter for letter, in a record and in the feed', async () => {
+    const residentId = site.residents[2]?.id ?? ''
+    const posted = {
+      uid: uuidv7(),
+      residentId,
+      kind: 'noted',
+      occurredAt: '2026-03-01T07:08:09.010Z',
+      author: site.person('keeper').id,
+      payload: { text: 'She said "così, 5\u00a0%"\n\\ it\u2019s \u{1f40d}' },
+    }
+    await keeper.call({ method: 'POST', url: PATHS.entries, body: { entries: [posted] } })
+    const health = (await get(PATHS.health)).json<{ head: number }>()
+    const record = KeptEntries.parse(
+      (await keeper.call({ method: 'GET', url: recordPath(residentId) })).json(),
+    )
+    expect(record.entries.find(({ uid }) => uid === posted.uid)).toEqual({
+      ...posted,
+      seq: health.head,
+      day: 20_513,
+      recordedAt: expect.stringMatching(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) as string,
+    })
+    const since = await keeper.call({ method: 'GET', url: `${PATHS.entries}?after=${health.head - 1}` })
+    expect(KeptEntries.parse(since.json()).entries.map(({ uid }) => uid)).toEqual([posted.uid])
+  })
+
+  it('are none after the head of the feed', async () => {
+    const after = await keeper.call({ method: 'GET', url: `${PATHS.entries}?after=1000000` })
+    expect(after.json()).toEqual({ entries: [] })
   })
 })
 

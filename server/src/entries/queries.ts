@@ -1,18 +1,24 @@
 import type { KeptEntry } from '@kobrin/contract'
 import { sql } from 'drizzle-orm'
+import type { Pool } from 'mysql2/promise'
 import type { Database, Transaction } from '../database/connect.ts'
-import { rowsOf } from '../database/rowsOf.ts'
+import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
-import { ENTRY_COLUMNS, RECORD_COLUMNS, entryOf } from './rows.ts'
+import { ENTRY_COLUMNS, ENTRY_JSON, entryOf } from './rows.ts'
 
-/** The history of one resident: one clustered range. */
-export async function recordRows(db: Database | Transaction, residentId: string): Promise<EntryRow[]> {
+const IN_ORDER = 'order by occurred_at, seq'
+
+/** The history of one resident, one clustered range, each entry as JSON text. */
+export function toldOf(pool: Pool, residentId: string): Promise<Buffer[]> {
+  return bytesOf(pool, `select ${ENTRY_JSON} from entry where resident_id = ? ${IN_ORDER}`, [residentId])
+}
+
+export async function historyOf(db: Database | Transaction, residentId: string): Promise<KeptEntry[]> {
   const rows = await rowsOf<EntryRow>(
     db,
-    sql`select ${RECORD_COLUMNS} from entry where resident_id = ${residentId} order by occurred_at, seq`,
+    sql`select ${ENTRY_COLUMNS} from entry where resident_id = ${residentId} ${sql.raw(IN_ORDER)}`,
   )
-  for (const row of rows) row.resident_id = residentId
-  return rows
+  return rows.map(entryOf)
 }
 
 export async function hasRecord(db: Database, residentId: string): Promise<boolean> {
@@ -20,8 +26,9 @@ export async function hasRecord(db: Database, residentId: string): Promise<boole
   return rows.length > 0
 }
 
-export async function historyOf(db: Database | Transaction, residentId: string): Promise<KeptEntry[]> {
-  return (await recordRows(db, residentId)).map(entryOf)
+/** The feed after a place, each entry as JSON text. */
+export function toldAfter(pool: Pool, after: number, limit: number): Promise<Buffer[]> {
+  return bytesOf(pool, `select ${ENTRY_JSON} from entry where seq > ? order by seq limit ?`, [after, limit])
 }
 
 export function rowsAfter(db: Database, after: number, limit: number): Promise<EntryRow[]> {
@@ -45,7 +52,7 @@ export function stateRows(db: Database, of?: readonly string[]): Promise<StateRo
 }
 
 /** States by resident as JSON text, each passed through as it was stored. */
-export function statesJson(head: number, rows: readonly StateRow[]): string {
+export function statesJson(head: number, rows: readonly StateRow[]): Buffer {
   const states = rows.map((row) => `"${row.resident_id}":{"seq":${row.last_seq},"state":${row.state}}`)
-  return `{"head":${head},"states":{${states.join(',')}}}`
+  return Buffer.from(`{"head":${head},"states":{${states.join(',')}}}`)
 }

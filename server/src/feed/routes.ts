@@ -2,7 +2,6 @@ import { PATHS, ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { rowsAfter } from '../entries/queries.ts'
 import type { EntryRow } from '../entries/rows.ts'
-import { entryJson } from '../entries/rows.ts'
 import type { Floor } from '../floor.ts'
 import { signedInOn } from '../people/guard.ts'
 
@@ -10,8 +9,8 @@ const PAGE = 500
 /** A reader with more than this waiting for it is not reading. */
 const BACKLOG_BYTES = 4 * 1024 * 1024
 
-function eventOf(row: EntryRow): string {
-  return `id: ${row.seq}\ndata: ${entryJson(row)}\n\n`
+function eventOf({ seq, told }: EntryRow): string {
+  return `id: ${seq}\ndata: ${told}\n\n`
 }
 
 /** Where a reader wants to go on: the browser names the last event it saw when it reconnects. */
