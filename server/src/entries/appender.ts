@@ -7,8 +7,6 @@ import { createFoldMemory } from './foldMemory.ts'
 
 /** Entries appended in one transaction at most. */
 const BATCH_MAX = 400
-/** Transactions on their way at once. */
-const LANES = 2
 const TRIES = 5
 /** Deadlock, lock wait, and a uid that was kept before or that another server is writing. */
 const RETRYABLE = new Set([1213, 1205, 1062])
@@ -26,17 +24,15 @@ interface Waiting {
   fail: (error: unknown) => void
 }
 
-/** Gathers what arrives while transactions are on their way and appends it in the next: one durable
- * commit serves everyone who waits. Two may be on their way at once, so that the database writes while
- * the next is made up; the folds' locks keep one resident's entries apart. A batch that cannot be
- * written is retried; if it still cannot, every caller hears why, and nobody is told that something
- * was kept when it was not. */
+/** Gathers what arrives while a transaction is on its way and appends it in the next: one durable
+ * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot,
+ * every caller hears why, and nobody is told that something was kept when it was not. */
 export function createAppender(
   connection: Connection,
   { onAppended, now = () => new Date().toISOString() }: { onAppended: () => void; now?: () => string },
 ): Appender {
   const waiting: Waiting[] = []
-  const lanes = new Set<Promise<void>>()
+  let running: Promise<void> | null = null
   const memory = createFoldMemory()
 
   async function attempt(entries: readonly Entry[]): Promise<Receipt[]> {
@@ -71,22 +67,18 @@ export function createAppender(
         for (const { fail } of batch) fail(error)
       }
     }
-  }
-
-  function start(): void {
-    if (lanes.size >= LANES) return
-    const lane = run().finally(() => lanes.delete(lane))
-    lanes.add(lane)
+    // In the same moment in which nobody was found waiting: whoever comes next starts anew.
+    running = null
   }
 
   return {
     append: (entries) =>
       new Promise((answer, fail) => {
         waiting.push({ entries, answer, fail })
-        start()
+        running ??= run()
       }),
     drained: async () => {
-      while (lanes.size > 0) await Promise.all(lanes)
+      while (running) await running
     },
   }
 }

@@ -4,26 +4,37 @@ import type { ResidentState } from '@kobrin/core'
 /** Residents remembered at most: enough for everyone on shift, whatever the size of the house. */
 const REMEMBERED = 2000
 
-export interface FoldMemory {
-  /** The fold whose text has this checksum (CRC-32, as MariaDB's crc32()); undefined when it is another. */
-  recall: (residentId: string, checksum: number) => ResidentState | undefined
-  keep: (residentId: string, state: ResidentState, text: string) => void
+/** A fold as it stands in the database. */
+export interface Fold {
+  state: ResidentState
+  /** CRC-32 of its text, as MariaDB's crc32(): what is written over it is written only if it still is so. */
+  checksum: number
 }
 
-/** Folds as this server wrote them last, so that a resident's next entry need not read them back. The
- * database stays the authority: one is believed only while the text there still has its checksum. */
+export function foldOf(state: ResidentState, text: string): Fold {
+  return { state, checksum: crc32(text) }
+}
+
+export interface FoldMemory {
+  recall: (residentId: string) => Fold | undefined
+  keep: (residentId: string, fold: Fold) => void
+  forget: (residents: Iterable<string>) => void
+}
+
+/** Folds as this server read or wrote them last, so that a resident's next entry need not read them
+ * again. The database stays the authority: see `writeTogether`. */
 export function createFoldMemory(): FoldMemory {
-  const folds = new Map<string, { state: ResidentState; checksum: number }>()
+  const folds = new Map<string, Fold>()
   return {
-    recall(residentId, checksum) {
-      const known = folds.get(residentId)
-      return known?.checksum === checksum ? known.state : undefined
-    },
-    keep(residentId, state, text) {
+    recall: (residentId) => folds.get(residentId),
+    keep(residentId, fold) {
       folds.delete(residentId)
-      folds.set(residentId, { state, checksum: crc32(text) })
+      folds.set(residentId, fold)
       const [oldest] = folds.keys()
       if (folds.size > REMEMBERED && oldest !== undefined) folds.delete(oldest)
+    },
+    forget(residents) {
+      for (const residentId of residents) folds.delete(residentId)
     },
   }
 }

@@ -29,7 +29,7 @@ const COMMA = Buffer.from(',')
 
 /** Entries whose JSON text never left its bytes. */
 export function entriesJson(told: readonly Buffer[]): Buffer {
-  const parts = [Buffer.from('{"entries":[')]
+  const parts: Buffer[] = [Buffer.from('{"entries":[')]
   for (const one of told) parts.push(one, COMMA)
   parts[Math.max(parts.length - 1, 1)] = Buffer.from(']}')
   return Buffer.concat(parts)
