@@ -98,7 +98,7 @@ function planned(residentId: string): void {
   face.steady(residentId)
   select(residentId)
   if (round.mayWrite && round.touch(residentId)) sheetOpen.value = false
-  else openSheet()
+  else afterNextPaint(openSheet)
 }
 
 function exceptions(residentId: string): void {
