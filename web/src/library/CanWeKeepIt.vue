@@ -4,7 +4,7 @@ import { acceptance, isPlan, resolvePlan } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useFreePlaces } from '../moving/useFreePlaces.ts'
 import { care } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
@@ -12,13 +12,13 @@ import { sayFinding } from '../words/fit.ts'
 const { sheet, schools } = defineProps<{ sheet: Sheet; schools: Record<string, string> }>()
 const site = useSite()
 const today = useToday()
-const round = useRound()
+const freePlaces = useFreePlaces()
 const stage = shallowRef(sheet.stages.at(-1)?.id ?? '')
 
 const conditions = computed<Condition[]>(() => {
   const plan = resolvePlan(sheet, { stage: stage.value, schools, day: today.day })
   if (!isPlan(plan)) return []
-  const free = round.freePlaces.flatMap(({ id }) => {
+  const free = freePlaces.value.flatMap(({ id }) => {
     const box = site.enclosures.get(id)
     const room = box && site.bays.get(box.bayId)?.roomId
     return box && room ? [{ id, room, box, build: box.build }] : []

@@ -8,6 +8,7 @@ import { useFit } from '../enclosures/useFit.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
+import { useFreePlaces } from './useFreePlaces.ts'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
@@ -17,6 +18,7 @@ import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
 const round = useRound()
+const freePlaces = useFreePlaces()
 const record = useRecord()
 const people = usePeople()
 const router = useRouter()
@@ -47,7 +49,7 @@ const level = computed(() => resident.value && site.placeOf(from.value, resident
 const places = computed(() => {
   const one = resident.value
   if (!one) return []
-  return round.freePlaces
+  return freePlaces.value
     .flatMap(({ id: place, label }) => {
       const enclosure = site.enclosures.get(place)
       const barrier = site.placeOf(place, one)?.barrier

@@ -11,11 +11,11 @@ import CanWeKeepIt from '../library/CanWeKeepIt.vue'
 import { readCount } from '../saying/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useFreePlaces } from '../moving/useFreePlaces.ts'
 import { careApi } from '../wire/careApi.ts'
 
 const site = useSite()
-const round = useRound()
+const freePlaces = useFreePlaces()
 const today = useToday()
 const router = useRouter()
 const { query } = useRoute()
@@ -70,7 +70,7 @@ const places = computed(() => {
   const made = plan.value
   if (!made) return []
   const newcomer = { sizes: {}, count: count.value ?? 1 }
-  return round.freePlaces
+  return freePlaces.value
     .flatMap(({ id: place, label }) => {
       const enclosure = site.enclosures.get(place)
       return enclosure ? [{ id: place, label, findings: fitFor(enclosure, newcomer, made) }] : []

@@ -80,7 +80,6 @@ const note = computed(() => {
   user-select: none;
   -webkit-touch-callout: none;
   touch-action: manipulation;
-  contain: layout style;
 }
 
 .is-held {

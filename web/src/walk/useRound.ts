@@ -100,13 +100,6 @@ export const useRound = defineStore('round', () => {
     return rows.filter(Boolean)
   }
 
-  /** Enclosures that stand empty, by the name of their place. */
-  const freePlaces = computed(() =>
-    [...site.enclosures.values()]
-      .filter(({ id }) => !takenBoxes.value.has(id))
-      .map(({ id }) => ({ id, label: site.placeName(id) }))
-      .sort((a, b) => a.label.localeCompare(b.label)),
-  )
   const takenBoxes = computed(() => new Set(placed.value.map(({ enclosureId }) => enclosureId)))
   const boxesOf = computed(() => {
     const byBay = new Map<string, { id: string; row: number; column: number; widthMm: number }[]>()
@@ -249,6 +242,6 @@ export const useRound = defineStore('round', () => {
     toDoAfter,
     allowed,
     homeOf,
-    freePlaces,
+    takenBoxes,
   }
 })
