@@ -1,6 +1,7 @@
 import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { gunzipSync } from 'node:zlib'
 import { KeptEntries, PATHS, ROUTES, recordPath } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
@@ -138,6 +139,31 @@ describe('entries as they are told', () => {
     })
     const since = await keeper.call({ method: 'GET', url: `${PATHS.entries}?after=${health.head - 1}` })
     expect(KeptEntries.parse(since.json()).entries.map(({ uid }) => uid)).toEqual([posted.uid])
+  })
+
+  it('are compressed for whoever takes them so, when they are many', async () => {
+    const author = site.person('keeper').id
+    const residentId = site.residents[3]?.id ?? ''
+    const entries = Array.from({ length: 100 }, (_, index) => ({
+      uid: uuidv7(),
+      residentId,
+      kind: 'noted',
+      occurredAt: new Date(Date.UTC(2026, 2, 2, 8, index)).toISOString(),
+      author,
+      payload: { text: `Note ${index}` },
+    }))
+    await keeper.call({ method: 'POST', url: PATHS.entries, body: { entries } })
+    const url = recordPath(residentId)
+    const plain = await keeper.call({ method: 'GET', url })
+    const packed = await keeper.call({ method: 'GET', url, headers: { 'accept-encoding': 'gzip, br' } })
+    expect(plain.headers['content-encoding']).toBeUndefined()
+    expect(packed.headers['content-encoding']).toBe('gzip')
+    expect(packed.headers['content-type']).toBe(plain.headers['content-type'])
+    expect(packed.rawPayload.length).toBeLessThan(plain.rawPayload.length / 3)
+    expect(gunzipSync(packed.rawPayload).toString()).toBe(plain.body)
+    const few = { method: 'GET', url: recordPath(site.residents[4]?.id ?? '') } as const
+    const small = await keeper.call({ ...few, headers: { 'accept-encoding': 'gzip' } })
+    expect(small.headers['content-encoding']).toBeUndefined()
   })
 
   it('are none after the head of the feed', async () => {

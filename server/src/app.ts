@@ -1,3 +1,4 @@
+import compress from '@fastify/compress'
 import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import rateLimit from '@fastify/rate-limit'
@@ -92,6 +93,7 @@ export async function buildApp({
   app.decorateRequest('signedIn', null)
   answerProblems(app)
   await protect(app)
+  await app.register(compress, { global: false })
   await documented(app)
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>

@@ -6,7 +6,7 @@ import type { FastifyPluginAsync, FastifyReply } from 'fastify'
 import { validatorCompiler } from 'fastify-type-provider-zod'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { Floor } from '../floor.ts'
-import { schemaOf, schemaOfJoined } from '../interface/schemaOf.ts'
+import { schemaOf, joinedAnswer } from '../interface/schemaOf.ts'
 import { signedInOn } from '../people/guard.ts'
 import { roleOf } from '../people/queries.ts'
 import { enclosureExists } from '../site/queries.ts'
@@ -70,7 +70,7 @@ export function entryRoutes({
 
     app.get<{ Querystring: { after: number } }>(
       ROUTES.since.url,
-      { ...guard(ROUTES.since), schema: schemaOfJoined(ROUTES.since) },
+      { ...guard(ROUTES.since), ...joinedAnswer(ROUTES.since) },
       async (request, reply) => {
         return sendJson(reply, entriesJson(await toldAfter(pool, request.query.after, PAGE)))
       },
@@ -78,7 +78,7 @@ export function entryRoutes({
 
     app.get<{ Params: { residentId: string } }>(
       ROUTES.record.url,
-      { ...guard(ROUTES.record), schema: schemaOfJoined(ROUTES.record) },
+      { ...guard(ROUTES.record), ...joinedAnswer(ROUTES.record) },
       async (request, reply) => {
         const { residentId } = request.params
         const told = await toldOf(pool, residentId)
@@ -90,7 +90,7 @@ export function entryRoutes({
 
     app.get<{ Querystring: { of?: string } }>(
       ROUTES.states.url,
-      { ...guard(ROUTES.states), schema: schemaOfJoined(ROUTES.states) },
+      { ...guard(ROUTES.states), ...joinedAnswer(ROUTES.states) },
       async (request, reply) => {
         const of = request.query.of?.split(',').filter((id) => UUID.test(id))
         // The head first: states may then be ahead of it, never behind, and each says how far it is.

@@ -3,7 +3,7 @@ import { ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { Floor } from '../floor.ts'
-import { schemaOf, schemaOfJoined } from '../interface/schemaOf.ts'
+import { schemaOf, joinedAnswer } from '../interface/schemaOf.ts'
 import { keepSheet } from './commands.ts'
 import { everySchool, librarySheet, summaries, textOfVersion } from './queries.ts'
 
@@ -14,12 +14,12 @@ export function libraryRoutes({ connection: { db }, guard, hub, authorOn }: Floo
     }))
     app.get(
       ROUTES.schools.url,
-      { ...guard(ROUTES.schools), schema: schemaOfJoined(ROUTES.schools) },
+      { ...guard(ROUTES.schools), ...joinedAnswer(ROUTES.schools) },
       async () => ({ sheets: await everySchool(db) }),
     )
     app.get<{ Params: { sheetId: string } }>(
       ROUTES.sheet.url,
-      { ...guard(ROUTES.sheet), schema: schemaOfJoined(ROUTES.sheet) },
+      { ...guard(ROUTES.sheet), ...joinedAnswer(ROUTES.sheet) },
       async ({ params }) => {
         const found = await librarySheet(db, params.sheetId)
         if (!found) throw new KobrinProblem('unknown_sheet')
