@@ -1,0 +1,184 @@
+import type { Draft, Entry } from '@kobrin/core'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { effectScope, nextTick, shallowRef } from 'vue'
+import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
+import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
+import { LOTTE, ME, NOON, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { useSaying } from './useSaying.ts'
+
+const kept = vi.hoisted(() => ({ calls: [] as { drafts: readonly Draft[]; says: string }[] }))
+const states = vi.hoisted(() => new Map<string, object>())
+vi.mock('../entries/useRecord.ts', () => ({
+  useRecord: () => ({
+    stateOf: (id: string) => states.get(id),
+    keep: (drafts: readonly Draft[], says: string) => kept.calls.push({ drafts, says }),
+  }),
+}))
+vi.mock('vue-router', () => ({ useRouter: () => ({ push: () => undefined }) }))
+
+function lives(id: string, enclosure: string, ...more: Entry[]): void {
+  states.set(id, stateOf(entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } }), ...more))
+}
+
+const weighed = (grams: number, daysAgo: number) =>
+  entryOn(TODAY - daysAgo, { kind: 'weighed', payload: { grams } })
+
+/** Somebody at the sheet of a resident, as a keeper. */
+function atSheetOf(first: string) {
+  const looking = shallowRef(first)
+  const onSaid = vi.fn()
+  const saying = effectScope().run(() => useSaying(looking, onSaid))
+  if (!saying) throw new Error('The scope had ended.')
+  const choose = (id: string) => {
+    const found = saying.exceptions.value.find((one) => one.id === id)
+    if (!found) throw new Error(`"${id}" cannot be said here.`)
+    saying.choose(found)
+  }
+  return { saying, choose, looking, onSaid }
+}
+
+beforeEach(() => {
+  vi.useFakeTimers({ toFake: ['Date'], now: NOON })
+  localStorage.clear()
+  states.clear()
+  kept.calls.length = 0
+  setActivePinia(createPinia())
+  usePeople().me = ME
+  lives('ada', 'a1', weighed(60, 21), weighed(61, 14), weighed(60, 7))
+  lives('ben', 'a2')
+  useSite().site = smallHouse([residentOf('ada'), residentOf('ben')])
+})
+
+describe('a number', () => {
+  it('is kept as it was typed, and the sheet is done with', () => {
+    const { saying, choose, onSaid } = atSheetOf('ada')
+    choose('weigh')
+    saying.typed.value = '62,5'
+    saying.submit()
+    expect(kept.calls).toMatchObject([
+      { drafts: [{ residentId: 'ada', kind: 'weighed', payload: { grams: 62.5 } }] },
+    ])
+    expect(kept.calls[0]?.says).toMatch(/^ada: .*62.5 g/)
+    expect(saying.ask.value).toBeNull()
+    expect(onSaid).toHaveBeenCalledOnce()
+  })
+
+  it('that is none is asked for again in words, and stays as typed', () => {
+    const { saying, choose } = atSheetOf('ada')
+    choose('weigh')
+    saying.typed.value = '6o'
+    saying.submit()
+    expect(saying.complaint.value).toContain('"6o" is not a number of g')
+    expect([saying.typed.value, kept.calls]).toEqual(['6o', []])
+  })
+
+  it('with a slipped decimal is questioned; what it was meant to be is one touch away', () => {
+    const { saying, choose } = atSheetOf('ada')
+    choose('weigh')
+    saying.typed.value = '6.1'
+    saying.submit()
+    expect(saying.question.value?.doubt).toMatchObject({ code: 'slippedDecimal', value: 6.1, instead: 61 })
+    expect(kept.calls).toEqual([])
+    saying.takeInstead(61)
+    expect(kept.calls[0]?.drafts).toMatchObject([{ payload: { grams: 61 } }])
+    expect(kept.calls[0]?.drafts[0]?.payload).not.toHaveProperty('confirmed')
+  })
+
+  it('that somebody insists on is kept and says that it was looked at again', () => {
+    const { saying, choose } = atSheetOf('ada')
+    choose('weigh')
+    saying.typed.value = '200'
+    saying.submit()
+    expect(saying.question.value?.doubt.code).toBe('farFromUsual')
+    saying.typeAgain()
+    expect([saying.question.value, saying.typed.value]).toEqual([null, '200'])
+    saying.submit()
+    saying.insist()
+    expect(kept.calls[0]?.drafts).toMatchObject([{ payload: { grams: 200, confirmed: true } }])
+  })
+})
+
+describe('what was typed and not yet said', () => {
+  it('is there again after looking at another animal, and only there', async () => {
+    const { saying, choose, looking } = atSheetOf('ada')
+    choose('weigh')
+    saying.typed.value = '58'
+    looking.value = 'ben'
+    await nextTick()
+    expect(saying.ask.value).toBeNull()
+    choose('weigh')
+    expect(saying.typed.value).toBe('')
+    looking.value = 'ada'
+    await nextTick()
+    choose('weigh')
+    expect(saying.typed.value).toBe('58')
+  })
+
+  it('is gone once it was said', () => {
+    const { saying, choose } = atSheetOf('ada')
+    choose('weigh')
+    saying.typed.value = '61'
+    saying.reset()
+    choose('weigh')
+    saying.submit()
+    expect(kept.calls).toHaveLength(1)
+    choose('weigh')
+    expect(saying.typed.value).toBe('')
+  })
+})
+
+describe('a choice', () => {
+  it('leads on by its key; a key that is none leads nowhere', () => {
+    const { saying, choose } = atSheetOf('ada')
+    choose('hold')
+    expect(saying.option('99')).toBe(false)
+    expect(saying.option('1')).toBe(true)
+    expect(saying.ask.value?.type).toBe('form')
+    saying.submit()
+    expect(saying.complaint.value).not.toBe('')
+    saying.answer('reason', 'Digging, round belly')
+    saying.answer('days', '20')
+    saying.submit()
+    expect(kept.calls[0]?.drafts).toEqual([
+      {
+        residentId: 'ada',
+        kind: 'held',
+        payload: { hold: 'gravid', reason: 'Digging, round belly', until: TODAY + 20 },
+      },
+    ])
+  })
+})
+
+describe('words', () => {
+  it('need a word or two, and a severity where one is asked for', () => {
+    const { saying, choose } = atSheetOf('ada')
+    const graded = saying.exceptions.value.find(({ ask }) => ask.type === 'graded')
+    choose(graded?.id ?? '')
+    saying.typed.value = '  '
+    saying.submit('watch')
+    expect(saying.complaint.value).toBe('Write a word or two first.')
+    saying.typed.value = ' Limps, left hind '
+    saying.submit()
+    expect(kept.calls).toEqual([])
+    saying.submit('act')
+    expect(kept.calls[0]?.drafts).toMatchObject([
+      { kind: 'observed', payload: { text: 'Limps, left hind', severity: 'act' } },
+    ])
+  })
+})
+
+describe('who may say what', () => {
+  it('a reader nothing, a volunteer less than a keeper', () => {
+    const offered = (role: 'reader' | 'volunteer' | 'keeper') => {
+      usePeople().me = { ...ME, person: { ...LOTTE, role } }
+      return atSheetOf('ada').saying.exceptions.value.map(({ id }) => id)
+    }
+    const [reader, volunteer, keeper] = [offered('reader'), offered('volunteer'), offered('keeper')]
+    expect(reader).toEqual([])
+    expect(volunteer.length).toBeGreaterThan(0)
+    expect(keeper).toEqual(expect.arrayContaining(volunteer))
+    expect(keeper.length).toBeGreaterThan(volunteer.length)
+  })
+})
