@@ -9,13 +9,14 @@ export function useAnswer<T>(ask: () => Promise<T>, about: () => unknown = () =>
 
   async function again(): Promise<void> {
     const asked = about()
+    // Somebody may have gone on to another one meanwhile.
+    const isCurrent = () => about() === asked
     complaint.value = ''
     try {
       const fresh = await ask()
-      // Somebody has gone on to another one meanwhile.
-      if (about() === asked) answer.value = fresh
+      if (isCurrent()) answer.value = fresh
     } catch (error) {
-      complaint.value = sayError(error)
+      if (isCurrent()) complaint.value = sayError(error)
     }
   }
 
