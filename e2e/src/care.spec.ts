@@ -160,7 +160,7 @@ test('a new animal is expected, its place made ready on the walk, and then it is
   const { page, passGate, allSent, cell } = await keeper('lotte')
   await page.getByRole('link', { name: 'Residents' }).click()
   await page.getByRole('link', { name: 'Somebody new …' }).click()
-  await page.getByLabel('Species', { exact: true }).selectOption({ label: 'Leopard gecko' })
+  await page.getByRole('combobox', { name: 'Species' }).selectOption({ label: 'Leopard gecko' })
   await page.getByLabel('Name or label').fill('Marlin')
   await expect(page.getByRole('heading', { name: 'Can we keep this?' })).toBeVisible()
   await page.getByRole('button', { name: 'Put on record' }).click()
