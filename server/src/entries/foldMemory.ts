@@ -21,8 +21,8 @@ export interface FoldMemory {
   forget: (residents: Iterable<string>) => void
 }
 
-/** Folds as this server read or wrote them last, so that a resident's next entry need not read them
- * again. The database stays the authority: see `writeTogether`. */
+/** Folds as this server wrote them last, so that a resident's next entry need not read them back. The
+ * database stays the authority: see `writeTogether`. */
 export function createFoldMemory(): FoldMemory {
   const folds = new Map<string, Fold>()
   return {

@@ -30,8 +30,11 @@ const COMMA = Buffer.from(',')
 /** Entries whose JSON text never left its bytes. */
 export function entriesJson(told: readonly Buffer[]): Buffer {
   const parts: Buffer[] = [Buffer.from('{"entries":[')]
-  for (const one of told) parts.push(one, COMMA)
-  parts[Math.max(parts.length - 1, 1)] = Buffer.from(']}')
+  for (const one of told) {
+    if (parts.length > 1) parts.push(COMMA)
+    parts.push(one)
+  }
+  parts.push(Buffer.from(']}'))
   return Buffer.concat(parts)
 }
 

@@ -1,27 +1,17 @@
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, expect, it, vi } from 'vitest'
-import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
-import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
-import { ME, NOON, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { beginShift, lives } from '../testing/standInRecord.ts'
 import { useFreePlaces } from './useFreePlaces.ts'
 
-const states = vi.hoisted(() => new Map<string, object>())
-vi.mock('../entries/useRecord.ts', () => ({ useRecord: () => ({ stateOf: (id: string) => states.get(id) }) }))
+vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
 
-beforeEach(() => {
-  vi.useFakeTimers({ toFake: ['Date'], now: NOON })
-  states.clear()
-  setActivePinia(createPinia())
-  usePeople().me = ME
-})
+beforeEach(() => beginShift())
 
 it('are the boxes in which nobody lives, each by the name of its place', () => {
-  const arrived = (enclosure: string) =>
-    stateOf(entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } }))
-  states.set('ada', arrived('a2'))
-  states.set('ben', arrived('a2'))
-  states.set('cas', arrived('a3'))
+  lives('ada', 'a2')
+  lives('ben', 'a2')
+  lives('cas', 'a3')
   useSite().site = smallHouse([residentOf('ada'), residentOf('ben'), residentOf('cas')])
   const free = useFreePlaces().value
   expect(free.map(({ id }) => id)).toEqual(['a1', 'free', 'b1', 'n1'])

@@ -1,26 +1,14 @@
-import type { Draft, Entry } from '@kobrin/core'
-import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
-import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
-import { LOTTE, ME, NOON, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { entryOn, TODAY } from '../testing/residents.ts'
+import { LOTTE, ME, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { beginShift, kept, lives } from '../testing/standInRecord.ts'
 import { useSaying } from './useSaying.ts'
 
-const kept = vi.hoisted(() => ({ calls: [] as { drafts: readonly Draft[]; says: string }[] }))
-const states = vi.hoisted(() => new Map<string, object>())
-vi.mock('../entries/useRecord.ts', () => ({
-  useRecord: () => ({
-    stateOf: (id: string) => states.get(id),
-    keep: (drafts: readonly Draft[], says: string) => kept.calls.push({ drafts, says }),
-  }),
-}))
+vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
 vi.mock('vue-router', () => ({ useRouter: () => ({ push: () => undefined }) }))
-
-function lives(id: string, enclosure: string, ...more: Entry[]): void {
-  states.set(id, stateOf(entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } }), ...more))
-}
 
 const weighed = (grams: number, daysAgo: number) =>
   entryOn(TODAY - daysAgo, { kind: 'weighed', payload: { grams } })
@@ -40,12 +28,7 @@ function atSheetOf(first: string) {
 }
 
 beforeEach(() => {
-  vi.useFakeTimers({ toFake: ['Date'], now: NOON })
-  localStorage.clear()
-  states.clear()
-  kept.calls.length = 0
-  setActivePinia(createPinia())
-  usePeople().me = ME
+  beginShift()
   lives('ada', 'a1', weighed(60, 21), weighed(61, 14), weighed(60, 7))
   lives('ben', 'a2')
   useSite().site = smallHouse([residentOf('ada'), residentOf('ben')])
@@ -57,10 +40,10 @@ describe('a number', () => {
     choose('weigh')
     saying.typed.value = '62,5'
     saying.submit()
-    expect(kept.calls).toMatchObject([
+    expect(kept).toMatchObject([
       { drafts: [{ residentId: 'ada', kind: 'weighed', payload: { grams: 62.5 } }] },
     ])
-    expect(kept.calls[0]?.says).toMatch(/^ada: .*62.5 g/)
+    expect(kept[0]?.says).toMatch(/^ada: .*62.5 g/)
     expect(saying.ask.value).toBeNull()
     expect(onSaid).toHaveBeenCalledOnce()
   })
@@ -71,7 +54,7 @@ describe('a number', () => {
     saying.typed.value = '6o'
     saying.submit()
     expect(saying.complaint.value).toContain('"6o" is not a number of g')
-    expect([saying.typed.value, kept.calls]).toEqual(['6o', []])
+    expect([saying.typed.value, kept]).toEqual(['6o', []])
   })
 
   it('with a slipped decimal is questioned; what it was meant to be is one touch away', () => {
@@ -80,10 +63,10 @@ describe('a number', () => {
     saying.typed.value = '6.1'
     saying.submit()
     expect(saying.question.value?.doubt).toMatchObject({ code: 'slippedDecimal', value: 6.1, instead: 61 })
-    expect(kept.calls).toEqual([])
+    expect(kept).toEqual([])
     saying.takeInstead(61)
-    expect(kept.calls[0]?.drafts).toMatchObject([{ payload: { grams: 61 } }])
-    expect(kept.calls[0]?.drafts[0]?.payload).not.toHaveProperty('confirmed')
+    expect(kept[0]?.drafts).toMatchObject([{ payload: { grams: 61 } }])
+    expect(kept[0]?.drafts[0]?.payload).not.toHaveProperty('confirmed')
   })
 
   it('that somebody insists on is kept and says that it was looked at again', () => {
@@ -96,7 +79,7 @@ describe('a number', () => {
     expect([saying.question.value, saying.typed.value]).toEqual([null, '200'])
     saying.submit()
     saying.insist()
-    expect(kept.calls[0]?.drafts).toMatchObject([{ payload: { grams: 200, confirmed: true } }])
+    expect(kept[0]?.drafts).toMatchObject([{ payload: { grams: 200, confirmed: true } }])
   })
 })
 
@@ -123,7 +106,7 @@ describe('what was typed and not yet said', () => {
     saying.reset()
     choose('weigh')
     saying.submit()
-    expect(kept.calls).toHaveLength(1)
+    expect(kept).toHaveLength(1)
     choose('weigh')
     expect(saying.typed.value).toBe('')
   })
@@ -141,7 +124,7 @@ describe('a choice', () => {
     saying.answer('reason', 'Digging, round belly')
     saying.answer('days', '20')
     saying.submit()
-    expect(kept.calls[0]?.drafts).toEqual([
+    expect(kept[0]?.drafts).toEqual([
       {
         residentId: 'ada',
         kind: 'held',
@@ -161,9 +144,9 @@ describe('words', () => {
     expect(saying.complaint.value).toBe('Write a word or two first.')
     saying.typed.value = ' Limps, left hind '
     saying.submit()
-    expect(kept.calls).toEqual([])
+    expect(kept).toEqual([])
     saying.submit('act')
-    expect(kept.calls[0]?.drafts).toMatchObject([
+    expect(kept[0]?.drafts).toMatchObject([
       { kind: 'observed', payload: { text: 'Limps, left hind', severity: 'act' } },
     ])
   })

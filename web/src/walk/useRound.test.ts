@@ -1,30 +1,22 @@
 import type { Resident } from '@kobrin/contract'
-import type { Draft, Entry } from '@kobrin/core'
-import { createPinia, setActivePinia } from 'pinia'
+import type { Entry } from '@kobrin/core'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
-import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
-import { LOTTE, ME, NOON, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { entryOn, TODAY } from '../testing/residents.ts'
+import { LOTTE, ME, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { beginShift, kept, lives as livesIn } from '../testing/standInRecord.ts'
 import { useRound } from './useRound.ts'
 
-const kept = vi.hoisted(() => ({ calls: [] as { drafts: readonly Draft[]; says: string }[] }))
-const states = vi.hoisted(() => new Map<string, object>())
-vi.mock('../entries/useRecord.ts', () => ({
-  useRecord: () => ({
-    stateOf: (id: string) => states.get(id),
-    keep: (drafts: readonly Draft[], says: string) => kept.calls.push({ drafts, says }),
-  }),
-}))
+vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
 
-/** Lives in a box since long ago; last fed and watered so many days ago. */
+/** Last fed and watered so many days ago. */
 function lives(id: string, enclosure: string, daysAgo: number, ...more: Entry[]): void {
   const done = [
     entryOn(TODAY - daysAgo, { kind: 'fed', payload: { duty: 'feed', item: 'crickets', outcome: 'taken' } }),
     entryOn(TODAY - daysAgo, { kind: 'watered', payload: { duty: 'water' } }),
   ]
-  const arrived = entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } })
-  states.set(id, stateOf(arrived, ...done, ...more))
+  livesIn(id, enclosure, ...done, ...more)
 }
 
 function open(...residents: Resident[]) {
@@ -32,14 +24,7 @@ function open(...residents: Resident[]) {
   return useRound()
 }
 
-beforeEach(() => {
-  vi.useFakeTimers({ toFake: ['Date'], now: NOON })
-  localStorage.clear()
-  states.clear()
-  kept.calls.length = 0
-  setActivePinia(createPinia())
-  usePeople().me = ME
-})
+beforeEach(() => beginShift())
 
 describe('the order of the round', () => {
   it('goes from the youngest to the sick, room by room, whatever the building says', () => {
@@ -101,7 +86,7 @@ describe('one touch', () => {
     lives('ada', 'a1', 3)
     const round = open(residentOf('ada'))
     expect(round.touch('ada')).toBe(true)
-    const [{ drafts, says } = { drafts: [], says: '' }] = kept.calls
+    const [{ drafts, says } = { drafts: [], says: '' }] = kept
     expect(drafts.map(({ kind }) => kind)).toEqual(['fed', 'watered'])
     expect(drafts[0]?.payload).toMatchObject({ duty: 'feed', item: 'roaches', outcome: 'taken' })
     expect(says).toBe('ada: fed, water')
@@ -110,13 +95,13 @@ describe('one touch', () => {
   it('does nothing where nothing is due', () => {
     lives('ada', 'a1', 0)
     const round = open(residentOf('ada'))
-    expect([round.canTouch('ada'), round.touch('ada'), kept.calls]).toEqual([false, false, []])
+    expect([round.canTouch('ada'), round.touch('ada'), kept]).toEqual([false, false, []])
   })
 
   it('never feeds over a hold', () => {
     lives('ada', 'a1', 3, entryOn(TODAY - 2, { kind: 'ecdysis', payload: { stage: 'inBlue' } }))
     open(residentOf('ada')).touch('ada')
-    expect(kept.calls.flatMap(({ drafts }) => drafts.map(({ kind }) => kind))).toEqual(['watered'])
+    expect(kept.flatMap(({ drafts }) => drafts.map(({ kind }) => kind))).toEqual(['watered'])
   })
 
   it('says of many only what one duty asks, and how many they were', () => {
@@ -128,7 +113,7 @@ describe('one touch', () => {
     lives('cas', 'a3', 0)
     const round = open(residentOf('ada'), residentOf('ben'), residentOf('cas'))
     expect(round.touchAll(['ada', 'ben', 'cas'], 'Bay A', 'water')).toBe(2)
-    expect(kept.calls).toMatchObject([
+    expect(kept).toMatchObject([
       { says: 'Bay A: 2 as planned', drafts: [{ kind: 'watered' }, { kind: 'watered' }] },
     ])
   })
@@ -137,7 +122,7 @@ describe('one touch', () => {
     lives('ada', 'a1', 3)
     usePeople().me = { ...ME, person: { ...LOTTE, role: 'reader' } }
     const round = open(residentOf('ada'))
-    expect([round.mayWrite, round.touch('ada'), kept.calls]).toEqual([false, false, []])
+    expect([round.mayWrite, round.touch('ada'), kept]).toEqual([false, false, []])
   })
 })
 
