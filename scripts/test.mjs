@@ -6,3 +6,5 @@ readyBrowser()
 readyPackages()
 readyInterface()
 for (const script of ['lint', 'types', 'test:unit', 'test:browser']) run('npm', ['run', '--silent', script])
+// The round on the days that are likeliest to go wrong; all of them: npm run test:days.
+run('npm', ['run', '--silent', 'test:days', '--', '--grep', '@always'])

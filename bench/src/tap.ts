@@ -2,7 +2,7 @@ import type { House } from '@kobrin/server'
 import { demoPassphrase } from '@kobrin/demo'
 import type { Browser, Page } from '@playwright/test'
 import { chromium } from '@playwright/test'
-import { BROWSER } from '@kobrin/e2e/browser'
+import { BROWSER, standWith } from '@kobrin/e2e/browser'
 import type { Figure } from './figures.ts'
 import { ms, quantile } from './figures.ts'
 import { RESIDENTS } from './sizes.ts'
@@ -32,8 +32,9 @@ function watchTaps(): void {
   )
 }
 
-async function throttled(browser: Browser): Promise<Page> {
+async function throttled(browser: Browser, aheadMs: number): Promise<Page> {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 } })
+  await standWith(context, aheadMs)
   const page = await context.newPage()
   await page.addInitScript(watchTaps)
   const session = await context.newCDPSession(page)
@@ -41,8 +42,8 @@ async function throttled(browser: Browser): Promise<Page> {
   return page
 }
 
-async function openBay(browser: Browser, url: string): Promise<Page> {
-  const page = await throttled(browser)
+async function openBay(browser: Browser, { url, aheadMs }: House): Promise<Page> {
+  const page = await throttled(browser, aheadMs)
   await page.goto(url)
   await page.getByLabel('Name').fill('keeper')
   await page.getByLabel('Passphrase').fill(demoPassphrase('keeper'))
@@ -57,7 +58,7 @@ async function openBay(browser: Browser, url: string): Promise<Page> {
 }
 
 async function openBare(browser: Browser): Promise<Page> {
-  const page = await throttled(browser)
+  const page = await throttled(browser, 0)
   await page.goto('about:blank')
   await page.evaluate(watchTaps)
   await page.evaluate((count) => {
@@ -100,7 +101,7 @@ async function tap(page: Page, selectors: readonly string[]): Promise<number[]> 
 export async function tapFigures(house: House): Promise<Figure[]> {
   const browser = await chromium.launch(BROWSER.launchOptions)
   try {
-    const bay = await openBay(browser, house.url)
+    const bay = await openBay(browser, house)
     const bare = await openBare(browser)
     const times = { bay: [] as number[], bare: [] as number[] }
     const cells = await toDo(bay)

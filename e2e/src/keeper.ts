@@ -1,5 +1,6 @@
 import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from '@playwright/test'
 import { test as base, expect } from '@playwright/test'
+import { standWith } from './browser.ts'
 
 export type Login = 'maren' | 'kelechi' | 'tomas' | 'lotte' | 'priya' | 'sam' | 'ines' | 'joss'
 
@@ -22,13 +23,14 @@ export interface Keeper {
 
 type Stored = Awaited<ReturnType<BrowserContext['storageState']>>['cookies']
 
-/** Cookies of those who signed in before: the server lets nobody try names and phrases all day. */
-const cookies = new Map<Login, Stored>()
+/** Cookies of those who signed in before, by house: the server lets nobody try names and phrases all day. */
+const cookies = new Map<string, Stored>()
 
 async function signIn(page: Page, login: Login): Promise<void> {
   const walk = page.getByRole('link', { name: 'Walk' })
   const passphrase = page.getByLabel('Passphrase')
-  await page.context().addCookies(cookies.get(login) ?? [])
+  const key = `${process.env['KOBRIN_E2E_URL'] ?? ''} ${login}`
+  await page.context().addCookies(cookies.get(key) ?? [])
   await page.goto('/')
   await expect(walk.or(passphrase)).toBeVisible()
   if (await walk.isVisible()) return
@@ -36,7 +38,7 @@ async function signIn(page: Page, login: Login): Promise<void> {
   await passphrase.fill(`ropewalk ${login}`)
   await page.getByRole('button', { name: 'Sign in' }).click()
   await expect(walk).toBeVisible()
-  cookies.set(login, await page.context().cookies())
+  cookies.set(key, await page.context().cookies())
 }
 
 function keeperAt(page: Page): Keeper {
@@ -87,6 +89,7 @@ async function screen(browser: Browser, options: BrowserContextOptions, errors: 
     viewport: { width: 1280, height: 800 },
     ...options,
   })
+  await standWith(context, Number(process.env['KOBRIN_E2E_AHEAD_MS']))
   const page = await context.newPage()
   page.on('pageerror', (error) => errors.push(error.message))
   page.on('console', (message) => {

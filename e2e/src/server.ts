@@ -1,9 +1,22 @@
 import { fileURLToPath } from 'node:url'
+import { ROPEWALK_ZONE, instantOf } from '@kobrin/demo'
+import { dayFromIso } from '@kobrin/core'
+import type { House } from '@kobrin/server'
 import { startHouse } from '@kobrin/server'
 
-/** A Ropewalk of its own for the browser tests, on any free port. */
-export default async function start(): Promise<() => Promise<void>> {
-  const house = await startHouse(fileURLToPath(new URL('./house.ts', import.meta.url)))
+const HOUSE = fileURLToPath(new URL('./house.ts', import.meta.url))
+
+/** A Ropewalk of its own, on any free port, that opens at a wall-clock minute of a day: from now on the
+ * one that keepers sign in to. */
+export async function houseOn(day: string, minute: number): Promise<House> {
+  const house = await startHouse(HOUSE, { startsAt: instantOf(dayFromIso(day), minute, ROPEWALK_ZONE) })
   process.env['KOBRIN_E2E_URL'] = house.url
-  return house.close
+  process.env['KOBRIN_E2E_AHEAD_MS'] = String(house.aheadMs)
+  return house
+}
+
+/** The house of the browser tests. It always opens on one Tuesday in June, mid-morning: what is left to
+ * do there must not depend on when somebody runs the tests. */
+export default async function start(): Promise<() => Promise<void>> {
+  return (await houseOn('2026-06-16', 10 * 60 + 30)).close
 }

@@ -6,22 +6,23 @@ import { startOwnDatabase } from '../database/ownDatabase.ts'
 import { loadSeed } from './loadSeed.ts'
 
 export interface HouseOptions {
-  seed: SiteSeed
-  /** An empty folder for the database. */
-  dataDir: string
+  /** Who lives there, told the moment at which the house opens. */
+  seed: (nowMs: number) => SiteSeed
   /** Folder of the built interface. */
   pages?: string
-  now?: () => Date
 }
 
 /** A house set up from nothing on any free port, for driving and measuring: says where it is as soon
- * as it is open, and puts everything away when told to stop. */
-export async function openHouse({ seed, dataDir, ...options }: HouseOptions): Promise<void> {
+ * as it is open, and puts everything away when told to stop. `startHouse` hands over an empty folder for
+ * the database and how far the clock is ahead, so that a house stands on the day it is asked for. */
+export async function openHouse({ seed, ...options }: HouseOptions): Promise<void> {
+  const [dataDir = '', ahead = '0'] = process.argv.slice(2)
+  const now = () => new Date(Date.now() + Number(ahead))
   const own = await startOwnDatabase(dataDir)
   const connection = await connect(own.address)
   await migrate(connection)
-  await loadSeed(connection.db, seed)
-  const app = await buildApp({ connection, ...options })
+  await loadSeed(connection.db, seed(now().getTime()))
+  const app = await buildApp({ connection, now, ...options })
   const url = await app.listen({ host: '127.0.0.1', port: 0 })
   process.once('SIGTERM', () => {
     void (async () => {

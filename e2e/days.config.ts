@@ -1,0 +1,7 @@
+import { defineConfig } from '@playwright/test'
+import tests from './playwright.config.ts'
+
+const { globalSetup: _oneHouse, ...shared } = tests
+
+/** Drives the round over a spread of days, each in a house of its own. */
+export default defineConfig({ ...shared, testMatch: 'days.ts' })
