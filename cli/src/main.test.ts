@@ -87,7 +87,7 @@ describe('the command line', () => {
   it('migrates, rebuilds, and leaves nothing running', () => {
     expect(kobrin(['migrate']).out).toContain('up to date')
     const rebuilt = kobrin(['rebuild'])
-    expect([rebuilt.code, rebuilt.out]).toEqual([0, 'Replayed 0 entries of 0 residents: 0 differ.\n'])
+    expect([rebuilt.code, rebuilt.out]).toEqual([0, 'Replayed 0 entries of 0 subjects: 0 differ.\n'])
     const left = spawnSync('pgrep', ['-f', dataDir], { encoding: 'utf8' }).stdout
     expect(left.trim()).toBe('')
   })

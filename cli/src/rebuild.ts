@@ -6,9 +6,9 @@ import type { Settings } from './settings.ts'
 export async function reportRebuild(settings: Settings, write: boolean): Promise<number> {
   const opened = await openDatabase(settings)
   try {
-    const { residents, entries, differing } = await rebuild(opened.connection.db, { write })
-    console.log(`Replayed ${entries} entries of ${residents} residents: ${differing.length} differ.`)
-    for (const { residentId, fields } of differing) console.log(`  ${residentId}: ${fields.join(', ')}`)
+    const { subjects, entries, differing } = await rebuild(opened.connection.db, { write })
+    console.log(`Replayed ${entries} entries of ${subjects} subjects: ${differing.length} differ.`)
+    for (const { subject, fields } of differing) console.log(`  ${subject}: ${fields.join(', ')}`)
     if (differing.length > 0)
       console.log(write ? 'They were put right.' : 'Run with --write to put them right.')
     return differing.length > 0 && !write ? 1 : 0

@@ -1,8 +1,8 @@
-import type { SiteSeed } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
 import { civil } from '@kobrin/core'
 import { createChance } from './chance.ts'
 import { live } from './live.ts'
+import type { House } from './ropewalk/ropewalk.ts'
 import type { RoomPlan } from './ropewalk/building.ts'
 import { NAMES } from './ropewalk/names.ts'
 import { demoPassphrase } from './ropewalk/staff.ts'
@@ -47,7 +47,7 @@ function racks(residents: number, sheets: readonly Sheet[]): RoomPlan[] {
 }
 
 /** A large collection of any size, for measuring. */
-export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: CollectionOptions): SiteSeed {
+export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: CollectionOptions): House {
   const chance = createChance(seed)
   const { day: today } = civil(nowMs, ZONE)
   const start = { day: today - days, ms: nowMs - days * 86_400_000, today }

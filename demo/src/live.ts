@@ -1,6 +1,6 @@
-import type { SeedResident } from '@kobrin/contract'
-import type { Entry, EntryKind, Override, Sheet } from '@kobrin/core'
-import { civil, isPlan, resolvePlan, weekdayOf } from '@kobrin/core'
+import type { HouseResident } from './resident.ts'
+import type { Entry, EntryKind, Override, PlanRows, Register, Sheet } from '@kobrin/core'
+import { civil, isPlanTold, planOf as planIn, weekdayOf } from '@kobrin/core'
 import type { Chance } from './chance.ts'
 import { newAnimal } from './husbandry/animal.ts'
 import { biologyOf } from './husbandry/biology.ts'
@@ -15,7 +15,7 @@ export interface Rota {
 }
 
 export interface LifeOptions {
-  residents: readonly SeedResident[]
+  residents: readonly HouseResident[]
   homes: ReadonlyMap<string, string>
   sheets: ReadonlyMap<string, Sheet>
   overrides: readonly { target: string; change: Override }[]
@@ -36,28 +36,18 @@ const MINUTES_PER_RESIDENT = 0.55
 /** How much of today's round is behind us when the story stops. */
 const DONE_TODAY = 0.4
 
-function planOf(resident: SeedResident, { sheets, overrides, schools }: LifeOptions, day: number) {
-  const sheet = sheets.get(resident.sheet)
-  if (!sheet) throw new Error(`No sheet ${resident.sheet} in the library.`)
-  const plan = resolvePlan(sheet, {
-    stage: resident.stage,
-    schools: { ...schools[resident.sheet], ...resident.schools },
-    residentOverrides: overrides.filter(({ target }) => target === resident.id).map(({ change }) => change),
-    day,
-    phase: day % 7,
-  })
-  if (!isPlan(plan)) throw new Error(`${resident.name}: ${JSON.stringify(plan)}`)
+/** The plan a resident lives under: that of the last day, all along. */
+function planOf({ id, ...register }: HouseResident, rows: PlanRows, day: number) {
+  const plan = planIn(rows, { id, register }, day)
+  if (!isPlanTold(plan)) throw new Error(`${register.name}: ${JSON.stringify(plan)}`)
   return plan
 }
 
-function arrive(kept: Kept, home: string, today: KeeperDay): void {
-  record(
-    kept,
-    { residentId: kept.residentId, kind: 'arrived', payload: { enclosure: home } },
-    today.author,
-    today.at(today.minute),
-    today,
-  )
+function arrive(kept: Kept, register: Register, home: string, today: KeeperDay): void {
+  const subject = kept.residentId
+  const ms = today.at(today.minute)
+  record(kept, { subject, kind: 'registered', payload: register }, today.evening, ms - 60_000, today)
+  record(kept, { subject, kind: 'arrived', payload: { enclosure: home } }, today.author, ms, today)
 }
 
 /** Lives through the days up to now and returns what was recorded, in the order it was recorded. */
@@ -65,13 +55,19 @@ export function live(options: LifeOptions): Entry[] {
   const { residents, homes, zone, days, nowMs, rota, may, chance, story } = options
   const now = civil(nowMs, zone)
   const firstDay = now.day - days
+  const registers = new Map(residents.map(({ id, ...register }) => [id, register]))
+  const rows: PlanRows = {
+    sheets: options.sheets,
+    schools: options.schools,
+    overrides: new Map(options.overrides.map(({ target, change }) => [target, [change]])),
+  }
   const kept = residents.map((resident, index) => {
     // Some were here from the start; the rest came one by one.
     const came = index % 5 === 0 ? firstDay + chance.whole(0, Math.max(0, days - 30)) : firstDay
     // Nobody is on record before it hatched.
     const since = Math.min(now.day - 1, Math.max(came, resident.hatchedOn ?? came))
     const animal = newAnimal(biologyOf(resident.sheet, resident.stage), since, chance)
-    return newKept(resident.id, planOf(resident, options, now.day), animal, since)
+    return newKept(resident.id, planOf(resident, rows, now.day), animal, since)
   })
   for (let day = firstDay; day <= now.day; day += 1) {
     const weekday = weekdayOf(day)
@@ -93,7 +89,8 @@ export function live(options: LifeOptions): Entry[] {
         until: Math.min(nowMs - 60_000, endOfStory),
         chance,
       }
-      if (day === one.since) arrive(one, homes.get(one.residentId) ?? '', today)
+      const register = registers.get(one.residentId)
+      if (day === one.since && register) arrive(one, register, homes.get(one.residentId) ?? '', today)
       story?.(one, today)
       keepADay(one, today)
     }

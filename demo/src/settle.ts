@@ -1,4 +1,5 @@
-import type { Bay, Enclosure, Room, SeedResident } from '@kobrin/contract'
+import type { Bay, Enclosure, Room } from '@kobrin/contract'
+import type { HouseResident } from './resident.ts'
 import type { Sheet } from '@kobrin/core'
 import type { Chance } from './chance.ts'
 import { furnish } from './furnish.ts'
@@ -8,7 +9,7 @@ export interface Settled {
   rooms: Room[]
   bays: Bay[]
   enclosures: Enclosure[]
-  residents: SeedResident[]
+  residents: HouseResident[]
   /** Enclosure of each resident, by resident id. */
   homes: Map<string, string>
 }
@@ -52,8 +53,7 @@ export function settle(
   const colonies = new Map<string, number>()
   let single = 0
 
-  function newResident(stand: Stand, sheet: Sheet): SeedResident {
-    const number = settled.residents.length + 1
+  function newResident(stand: Stand, sheet: Sheet): HouseResident {
     let name: string
     if (sheet.lives === 'colony') {
       const so = (colonies.get(sheet.id) ?? 0) + 1
@@ -66,7 +66,6 @@ export function settle(
     }
     return {
       id: chance.uid(start.ms),
-      accession: String(number).padStart(4, '0'),
       name,
       sheet: sheet.id,
       stage: stand.stage,

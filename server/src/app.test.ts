@@ -2,7 +2,8 @@ import { mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
-import { KeptEntries, PATHS, ROUTES, recordPath } from '@kobrin/contract'
+import { addressOf, KeptEntries, OPENAPI_URL, readBookmark, ROUTES } from '@kobrin/contract'
+import type { PlanBook, Site } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -34,25 +35,26 @@ afterAll(async () => {
   await rm(pages, { recursive: true })
 })
 
+const recordOf = (subject: string) => addressOf(ROUTES.record.url, { subject })
 const get = (url: string) => app.inject({ method: 'GET', url })
 
 describe('health', () => {
   it('tells the state of app and database', async () => {
-    expect((await get(PATHS.health)).json()).toMatchObject({ app: 'up', database: 'up', head: 12 })
+    expect((await get(ROUTES.health.url)).json()).toMatchObject({ app: 'up', database: 'up', head: '1:24' })
   })
 
   it('tells when the database is gone, and what is asked for then is told to wait', async () => {
     const gone = await scratch(smallSite())
     const cutOff = await buildApp({ connection: gone })
     const one = await signedIn(cutOff, 'keeper')
-    await gone.pool.query('rename table feed_counter to away')
-    expect((await cutOff.inject({ method: 'GET', url: PATHS.health })).json()).toMatchObject({
+    await gone.pool.query('rename table stream to away')
+    expect((await cutOff.inject({ method: 'GET', url: ROUTES.health.url })).json()).toMatchObject({
       app: 'up',
       database: 'down',
     })
-    await gone.pool.query('rename table away to feed_counter')
+    await gone.pool.query('rename table away to stream')
     await gone.pool.end()
-    const response = await one.call({ method: 'GET', url: PATHS.site })
+    const response = await one.call({ method: 'GET', url: ROUTES.site.url })
     expect([500, 503]).toContain(response.statusCode)
     expect(response.json<{ message: string }>().message).toMatch(/kept here/)
     await cutOff.close()
@@ -63,12 +65,12 @@ describe('health', () => {
 
 describe('the OpenAPI', () => {
   it('describes every route of the table with its answer', async () => {
-    const { paths } = (await get(PATHS.openapi)).json<{ paths: Record<string, Record<string, object>> }>()
+    const { paths } = (await get(OPENAPI_URL)).json<{ paths: Record<string, Record<string, object>> }>()
     for (const { method, url } of Object.values(ROUTES)) {
       const described = paths[url.replace(/:(\w+)/g, '{$1}')]
       expect(described, url).toHaveProperty(method.toLowerCase())
     }
-    expect(paths[PATHS.entries]).toMatchObject({
+    expect(paths[ROUTES.append.url]).toMatchObject({
       post: { requestBody: { content: { 'application/json': {} } } },
     })
   })
@@ -76,7 +78,7 @@ describe('the OpenAPI', () => {
 
 describe('bad requests', () => {
   const post = (body: unknown, headers = {}) =>
-    keeper.call({ method: 'POST', url: PATHS.entries, headers, body: body as object })
+    keeper.call({ method: 'POST', url: ROUTES.append.url, headers, body: body as object })
 
   it('names the field', async () => {
     const response = await post({ entries: 'many' })
@@ -86,8 +88,8 @@ describe('bad requests', () => {
 
   it('answers each entry for itself: one that cannot be read does not stop the others', async () => {
     const author = site.person('keeper').id
-    const residentId = site.residents[0]?.id ?? ''
-    const stamp = { residentId, author, occurredAt: new Date().toISOString() }
+    const subject = site.residents[0]?.id ?? ''
+    const stamp = { subject, author, occurredAt: new Date().toISOString() }
     const good = { ...stamp, uid: uuidv7(), kind: 'weighed', payload: { grams: 60 } }
     const bad = { ...stamp, uid: uuidv7(), kind: 'weighed', payload: { grams: -1 } }
     const future = { ...good, uid: uuidv7(), occurredAt: new Date(Date.now() + 3_600_000).toISOString() }
@@ -110,50 +112,53 @@ describe('bad requests', () => {
 
   it('says what is not there', async () => {
     expect((await get('/api/nothing')).json()).toMatchObject({ code: 'not_found' })
-    const url = PATHS.record.replace(':residentId', uuidv7())
-    expect((await keeper.call({ method: 'GET', url })).json()).toMatchObject({ code: 'unknown_resident' })
+    const url = recordOf(uuidv7())
+    expect((await keeper.call({ method: 'GET', url })).json()).toMatchObject({ code: 'unknown_subject' })
   })
 })
 
 describe('entries as they are told', () => {
   it('come back letter for letter, in a record and in the feed', async () => {
-    const residentId = site.residents[2]?.id ?? ''
+    const subject = site.residents[2]?.id ?? ''
     const posted = {
       uid: uuidv7(),
-      residentId,
+      subject,
       kind: 'noted',
       occurredAt: '2026-03-01T07:08:09.010Z',
       author: site.person('keeper').id,
       payload: { text: 'She said "così, 5\u00a0%"\n\\ it\u2019s \u{1f40d}' },
     }
-    await keeper.call({ method: 'POST', url: PATHS.entries, body: { entries: [posted] } })
-    const health = (await get(PATHS.health)).json<{ head: number }>()
-    const record = KeptEntries.parse(
-      (await keeper.call({ method: 'GET', url: recordPath(residentId) })).json(),
-    )
+    await keeper.call({ method: 'POST', url: ROUTES.append.url, body: { entries: [posted] } })
+    const { head } = (await get(ROUTES.health.url)).json<{ head: string }>()
+    const [stream, seq] = head.split(',').at(-1)?.split(':').map(Number) ?? []
+    const record = KeptEntries.parse((await keeper.call({ method: 'GET', url: recordOf(subject) })).json())
     expect(record.entries.find(({ uid }) => uid === posted.uid)).toEqual({
       ...posted,
-      seq: health.head,
+      stream,
+      seq,
       day: 20_513,
       recordedAt: expect.stringMatching(/^\d{4}-\d\d-\d\dT\d\d:\d\d:\d\d\.\d{3}Z$/) as string,
     })
-    const since = await keeper.call({ method: 'GET', url: `${PATHS.entries}?after=${health.head - 1}` })
+    const since = await keeper.call({
+      method: 'GET',
+      url: addressOf(ROUTES.since.url, {}, { after: `1:24,${String(stream)}:${Number(seq) - 1}` }),
+    })
     expect(KeptEntries.parse(since.json()).entries.map(({ uid }) => uid)).toEqual([posted.uid])
   })
 
   it('are compressed for whoever takes them so, when they are many', async () => {
     const author = site.person('keeper').id
-    const residentId = site.residents[3]?.id ?? ''
+    const subject = site.residents[3]?.id ?? ''
     const entries = Array.from({ length: 100 }, (_, index) => ({
       uid: uuidv7(),
-      residentId,
+      subject,
       kind: 'noted',
       occurredAt: new Date(Date.UTC(2026, 2, 2, 8, index)).toISOString(),
       author,
       payload: { text: `Note ${index}` },
     }))
-    await keeper.call({ method: 'POST', url: PATHS.entries, body: { entries } })
-    const url = recordPath(residentId)
+    await keeper.call({ method: 'POST', url: ROUTES.append.url, body: { entries } })
+    const url = recordOf(subject)
     const plain = await keeper.call({ method: 'GET', url })
     const packed = await keeper.call({ method: 'GET', url, headers: { 'accept-encoding': 'gzip, br' } })
     expect(plain.headers['content-encoding']).toBeUndefined()
@@ -161,13 +166,13 @@ describe('entries as they are told', () => {
     expect(packed.headers['content-type']).toBe(plain.headers['content-type'])
     expect(packed.rawPayload.length).toBeLessThan(plain.rawPayload.length / 3)
     expect(gunzipSync(packed.rawPayload).toString()).toBe(plain.body)
-    const few = { method: 'GET', url: recordPath(site.residents[4]?.id ?? '') } as const
+    const few = { method: 'GET', url: recordOf(site.residents[4]?.id ?? '') } as const
     const small = await keeper.call({ ...few, headers: { 'accept-encoding': 'gzip' } })
     expect(small.headers['content-encoding']).toBeUndefined()
   })
 
   it('are none after the head of the feed', async () => {
-    const after = await keeper.call({ method: 'GET', url: `${PATHS.entries}?after=1000000` })
+    const after = await keeper.call({ method: 'GET', url: `${ROUTES.since.url}?after=1:1000000,2:1000000` })
     expect(after.json()).toEqual({ entries: [] })
   })
 })
@@ -184,26 +189,58 @@ describe('the pages', () => {
   })
 })
 
-describe('the site', () => {
-  it('comes with a plan for every resident', async () => {
-    const told = (await keeper.call({ method: 'GET', url: PATHS.site })).json<{
-      residents: { plan: string }[]
-      plans: Record<string, { duties: object[] }>
-    }>()
-    expect(told.residents).toHaveLength(12)
-    for (const { plan } of told.residents) expect(told.plans[plan]?.duties.length).toBeGreaterThan(0)
+describe('the site and its plan book', () => {
+  it.each([ROUTES.site.url, ROUTES.planBook.url])('%s is not sent again to whoever has it', async (url) => {
+    const first = await keeper.call({ method: 'GET', url })
+    expect(first.statusCode).toBe(200)
+    const headers = { 'if-none-match': String(first.headers.etag) }
+    const again = await keeper.call({ method: 'GET', url, headers })
+    expect([again.statusCode, again.body]).toEqual([304, ''])
+  })
+
+  it('are sent anew when something in them changed, and only what changed', async () => {
+    const senior = await signedIn(app, 'seniorKeeper')
+    const etags = async () => {
+      const pages = [ROUTES.site.url, ROUTES.planBook.url].map((url) => keeper.call({ method: 'GET', url }))
+      return (await Promise.all(pages)).map(({ headers }) => headers.etag)
+    }
+    const before = await etags()
+    const body = { resident: site.residents[0]?.id, housing: { hides: 3 }, reason: 'Shy' }
+    await senior.call({ method: 'POST', url: ROUTES.signOverride.url, body })
+    const after = await etags()
+    expect(after[0]).toBe(before[0])
+    expect(after[1]).not.toBe(before[1])
+  })
+
+  it('hold the building, the numbers, the sheets and what was signed', async () => {
+    const told = (await keeper.call({ method: 'GET', url: ROUTES.site.url })).json<Site>()
+    expect(told.enclosures).toHaveLength(13)
+    expect(Object.values(told.numbers).sort()[11]).toBe('0012')
+    const book = (await keeper.call({ method: 'GET', url: ROUTES.planBook.url })).json<PlanBook>()
+    expect(book.sheets.map(({ id }) => id)).toEqual(['leopard-gecko'])
+    expect(book.overrides).toMatchObject([{ target: site.residents[0]?.id, number: 0 }])
   })
 })
 
 describe('states', () => {
+  it('come with the head of the feed they are not behind, each with how far it is folded', async () => {
+    const told = (await keeper.call({ method: 'GET', url: ROUTES.states.url })).json<{
+      head: string
+      states: Record<string, { family: string; upTo: string; state: { facts: number } }>
+    }>()
+    expect(readBookmark(told.head)?.[1]).toBeGreaterThanOrEqual(24)
+    const one = told.states[site.residents[11]?.id ?? '']
+    expect(one).toMatchObject({ family: 'resident', upTo: '1:24', state: { facts: 2 } })
+  })
+
   it('come for everyone, or for those asked for', async () => {
     const ask = async (url: string) =>
       (await keeper.call({ method: 'GET', url })).json<{ states: Record<string, object> }>().states
     const [first, second] = site.residents.map(({ id }) => id)
-    expect(Object.keys(await ask(PATHS.states))).toHaveLength(12)
-    expect(Object.keys(await ask(`${PATHS.states}?of=${first},${second}`)).sort()).toEqual(
+    expect(Object.keys(await ask(ROUTES.states.url))).toHaveLength(12)
+    expect(Object.keys(await ask(`${ROUTES.states.url}?of=${first},${second}`)).sort()).toEqual(
       [first, second].sort(),
     )
-    expect(await ask(`${PATHS.states}?of=nonsense`)).toEqual({})
+    expect(await ask(`${ROUTES.states.url}?of=nonsense`)).toEqual({})
   })
 })

@@ -3,19 +3,17 @@ import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import rateLimit from '@fastify/rate-limit'
 import swagger from '@fastify/swagger'
-import { PATHS } from '@kobrin/contract'
+import { OPENAPI_URL } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import type { Connection } from './database/connect.ts'
 import { createAppender } from './entries/appender.ts'
-import { headOf } from './entries/queries.ts'
 import { entryRoutes } from './entries/routes.ts'
 import { answerProblems } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
-import type { Floor } from './floor.ts'
 import { healthRoutes } from './health/routes.ts'
 import { checkOrigin } from './interface/origin.ts'
 import { servePages } from './interface/pages.ts'
@@ -24,9 +22,11 @@ import { createGuard, signedInOn } from './people/guard.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { createSessions } from './people/sessions.ts'
 import { planRoutes } from './plans/routes.ts'
-import { residentRoutes } from './residents/routes.ts'
+import type { Services } from './services.ts'
 import { siteSettings } from './site/queries.ts'
 import { siteRoutes } from './site/routes.ts'
+import { createSiteBook } from './site/siteBook.ts'
+import { createOwnStream, headOf } from './streams/ownStream.ts'
 import { VERSION } from './version.ts'
 
 export interface AppOptions {
@@ -76,7 +76,7 @@ async function documented(app: FastifyInstance): Promise<void> {
     },
     transform: jsonSchemaTransform,
   })
-  app.get(PATHS.openapi, { schema: { hide: true } }, () => app.swagger())
+  app.get(OPENAPI_URL, { schema: { hide: true } }, () => app.swagger())
 }
 
 /** The whole server over an open database connection; closing it closes what it opened, not the connection. */
@@ -99,29 +99,37 @@ export async function buildApp({
   const hub = createHub(db, await headOf(db), (error) =>
     app.log.warn({ err: error }, 'the feed could not be read'),
   )
-  const appender = createAppender(connection, { onAppended: hub.wake, now: () => now().toISOString() })
+  const stream = createOwnStream(db)
+  const book = createSiteBook(db)
+  const appender = createAppender(connection, {
+    stream,
+    sheets: book.sheets,
+    onAppended: hub.wake,
+    now: () => now().toISOString(),
+  })
   const sessions = createSessions(db, now)
   let zone: string | null = null
   const siteZone = async () => {
     zone ??= (await siteSettings(db))?.zone ?? null
     return zone ?? 'UTC'
   }
-  const today = async () => civil(now().getTime(), await siteZone()).day
-  const floor: Floor = {
+  const authorOn: Services['authorOn'] = async (request) => ({
+    by: signedInOn(request).person.id,
+    at: now().toISOString(),
+    day: civil(now().getTime(), await siteZone()).day,
+  })
+  const services: Services = {
     connection,
     appender,
     hub,
     sessions,
+    book,
     guard: createGuard(sessions),
     log: app.log,
     now,
     siteZone,
-    today,
-    authorOn: async (request) => ({
-      by: signedInOn(request).person.id,
-      at: now().toISOString(),
-      day: await today(),
-    }),
+    authorOn,
+    changingOn: async (request) => ({ db, stream, author: await authorOn(request) }),
     heartbeatMs,
   }
   for (const routes of [
@@ -130,15 +138,15 @@ export async function buildApp({
     siteRoutes,
     libraryRoutes,
     planRoutes,
-    residentRoutes,
     entryRoutes,
     feedRoutes,
   ])
-    await app.register(routes(floor))
+    await app.register(routes(services))
   if (pages) await servePages(app, pages)
   app.addHook('onClose', async () => {
     await appender.drained()
     await hub.close()
+    await stream.close()
   })
   return app
 }

@@ -1,9 +1,10 @@
+import { PostedEntry } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { BATCH_LIMIT, EntryBatch, PostedEntry } from './posting.ts'
+import { BATCH_LIMIT, EntryBatch } from './posting.ts'
 
 const entry = {
   uid: '01900000-0000-7000-8000-000000000001',
-  residentId: '01900000-0000-7000-8000-000000000002',
+  subject: '01900000-0000-7000-8000-000000000002',
   author: '01900000-0000-7000-8000-000000000003',
   occurredAt: '2026-06-01T08:00:00.000Z',
   kind: 'weighed',
@@ -24,6 +25,9 @@ describe('a posted entry', () => {
     ['a kind nobody knows', { kind: 'serenaded' }],
     ['a field nobody knows', { mood: 'good' }],
     ['an identity that is none', { uid: '7' }],
+    ['an identity in capitals', { uid: '01900000-0000-7000-8000-00000000000A' }],
+    ['half a sign', { kind: 'noted', payload: { text: 'Odd \ud83d' } }],
+    ['a moment of a year nobody lived in', { occurredAt: '0001-01-01T00:00:00.000Z' }],
   ])('is not %s', (_, change) => {
     expect(PostedEntry.safeParse({ ...entry, ...change }).success).toBe(false)
   })

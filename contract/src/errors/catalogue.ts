@@ -12,7 +12,18 @@ export const ERRORS = {
   wrong_origin: { status: 403, message: 'This request came from another site and was not carried out.' },
   not_found: { status: 404, message: 'There is nothing here.' },
   unknown_resident: { status: 404, message: 'No such resident is on record.' },
-  unknown_target: { status: 409, message: 'The entry this refers to is not on record for this resident.' },
+  unknown_subject: { status: 404, message: 'What this is about is not on record.' },
+  known_subject: { status: 409, message: 'This is on record already.' },
+  wrong_family: { status: 409, message: 'Nothing of the kind can be said about this.' },
+  act_incomplete: {
+    status: 409,
+    message: 'Another part of the same doing could not be kept, so none of it was.',
+  },
+  part_of_act: {
+    status: 409,
+    message: 'This is part of something that can only be taken back as a whole.',
+  },
+  unknown_target: { status: 409, message: 'The entry this refers to is not on record for this subject.' },
   not_correctable: {
     status: 409,
     message: 'A correction cannot be corrected; take it back or correct the original.',
@@ -22,7 +33,7 @@ export const ERRORS = {
   in_future: { status: 409, message: 'This is dated in the future. Is the clock of this tablet right?' },
   not_yours: {
     status: 403,
-    message: 'This was entered under the name of somebody who was not signed in here.',
+    message: 'This was entered under the name of somebody else, and nothing shows that they were at work.',
   },
   unknown_sheet: { status: 404, message: 'No such care sheet is in the library.' },
   unknown_stage: { status: 409, message: 'That stage is not on the care sheet.' },

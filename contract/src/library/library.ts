@@ -1,5 +1,4 @@
-import type { Difference, School, Sheet } from '@kobrin/core'
-import { SheetGroup } from '@kobrin/core'
+import { School, Sheet, SheetGroup } from '@kobrin/core'
 import { z } from 'zod'
 
 export const SheetSummary = z.strictObject({
@@ -24,26 +23,37 @@ export const SheetVersion = z.strictObject({
 })
 export type SheetVersion = z.infer<typeof SheetVersion>
 
-export interface LibrarySheet {
-  sheet: Sheet
-  yaml: string
-  version: number
-  history: SheetVersion[]
+/** One field that differs; absent on a side where it is not written. */
+const Difference = z.strictObject({
+  path: z.string(),
+  before: z.unknown().optional(),
+  after: z.unknown().optional(),
+})
+
+const chosen = z.record(z.string(), z.string())
+
+export const LibrarySheet = z.strictObject({
+  sheet: Sheet,
+  yaml: z.string(),
+  version: z.int(),
+  history: z.array(SheetVersion),
   /** From the shipped sheet to the site's. */
-  differences: Difference[]
+  differences: z.array(Difference),
   /** The shipped sheet as YAML where it differs. */
-  shippedYaml: string | null
+  shippedYaml: z.string().nullable(),
   /** Chosen by the site for this sheet, by school. */
-  schools: Record<string, string>
-}
+  schools: chosen,
+})
+export type LibrarySheet = z.infer<typeof LibrarySheet>
 
 /** The schools of one sheet, and which the site chose. */
-export interface SheetSchools {
-  id: string
-  common: string
-  schools: School[]
-  chosen: Record<string, string>
-}
+export const SheetSchools = z.strictObject({
+  id: z.string(),
+  common: z.string(),
+  schools: z.array(School),
+  chosen,
+})
+export type SheetSchools = z.infer<typeof SheetSchools>
 
 export const KeepSheet = z.strictObject({
   yaml: z.string().min(1).max(200_000),
@@ -53,7 +63,7 @@ export const KeepSheet = z.strictObject({
   /** The version this one was made from: somebody may have kept another since. */
   basedOn: z.int().optional(),
 })
-export type KeepSheet = z.input<typeof KeepSheet>
+export type KeepSheet = z.output<typeof KeepSheet>
 
 const Fault = z.strictObject({ line: z.int().nullable(), field: z.string(), says: z.string() })
 export type SheetFault = z.infer<typeof Fault>

@@ -1,5 +1,5 @@
+import { ROLES } from '@kobrin/core'
 import { z } from 'zod'
-import { ROLES } from './roles.ts'
 
 export const RoleName = z.enum(ROLES)
 
@@ -29,9 +29,14 @@ export type SwitchPerson = z.infer<typeof SwitchPerson>
 
 export const EnrolDevice = z.strictObject({ name: z.string().trim().min(1).max(60) })
 
+/** One sign-in, and the key that stamps what is made during it (see `proofOf`). */
+export const Shift = z.strictObject({ id: z.uuid(), key: z.string() })
+export type Shift = z.infer<typeof Shift>
+
 export const Me = z.strictObject({
   person: Person,
   device: z.strictObject({ name: z.string().nullable(), enrolled: z.boolean() }),
+  shift: Shift,
 })
 export type Me = z.infer<typeof Me>
 

@@ -1,4 +1,4 @@
-import { Barrier, Build, Plan, SheetGroup } from '@kobrin/core'
+import { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import { z } from 'zod'
 import { Person } from '../people/session.ts'
 
@@ -17,7 +17,7 @@ export const Bay = z.strictObject({
   roomId: z.uuid(),
   name: z.string(),
   order: z.int(),
-  /** Set when the bay is stricter than its room. */
+  /** Set when the bay has a level of its own. */
   barrier: Barrier.nullable(),
 })
 export type Bay = z.infer<typeof Bay>
@@ -35,51 +35,25 @@ export const Enclosure = z.strictObject({
 })
 export type Enclosure = z.infer<typeof Enclosure>
 
-export const Resident = z.strictObject({
-  id: z.uuid(),
-  accession: z.string(),
-  name: z.string(),
-  sheet: z.string(),
-  lives: z.enum(['individual', 'colony']),
-  /** Animals in a colony, as last estimated. */
-  count: z.int().positive().nullable(),
-  sex: z.enum(['male', 'female', 'unknown']),
-  hatchedOn: z.int().nullable(),
-  /** Set when the resident is stricter than its place, a sick animal for one. */
-  barrier: Barrier.nullable(),
-  stage: z.string(),
-  /** Key of its plan in `plans`. */
-  plan: z.string(),
-})
-export type Resident = z.infer<typeof Resident>
-
-export const Species = z.strictObject({
-  id: z.string(),
-  common: z.string(),
-  latin: z.string(),
-  group: SheetGroup,
-  /** Names of its stages by their ids. */
-  stages: z.record(z.string(), z.string()),
-  /** Its schools by their ids: what is asked, and the names of the options. */
-  schools: z.record(
-    z.string(),
-    z.strictObject({ question: z.string(), options: z.record(z.string(), z.string()) }),
-  ),
-})
-export type Species = z.infer<typeof Species>
-
-/** The reference data of a site: the building, who lives in it, who works there, the plans in force. */
+/** The building, who works there, and the numbers of those who live there. */
 export const Site = z.strictObject({
   name: z.string(),
   zone: z.string(),
-  /** The server's clock, milliseconds since 1970 UTC: tablets drift. */
-  now: z.number(),
   rooms: z.array(Room),
   bays: z.array(Bay),
   enclosures: z.array(Enclosure),
-  residents: z.array(Resident),
-  species: z.array(Species),
-  plans: z.record(z.string(), Plan),
   people: z.array(Person),
+  /** Accession numbers by resident. */
+  numbers: z.record(z.string(), z.string()),
 })
 export type Site = z.infer<typeof Site>
+
+/** What plans are made of besides the residents themselves; `planOf` in core makes them. */
+export const PlanBook = z.strictObject({
+  sheets: z.array(Sheet),
+  /** Chosen by the site, option by question, by sheet. */
+  schools: z.record(z.string(), z.record(z.string(), z.string())),
+  /** Signed for everyone on a sheet or for one resident; the number tells them apart. */
+  overrides: z.array(z.strictObject({ target: z.string(), number: z.int(), change: Override })),
+})
+export type PlanBook = z.infer<typeof PlanBook>

@@ -1,6 +1,5 @@
-import type { Entry, Override, Sheet } from '@kobrin/core'
-import type { Role } from '../people/roles.ts'
-import type { Bay, Enclosure, Resident, Room } from './site.ts'
+import type { Entry, Override, Role, Sheet } from '@kobrin/core'
+import type { Bay, Enclosure, Room } from './site.ts'
 
 export interface SeedPerson {
   id: string
@@ -13,11 +12,8 @@ export interface SeedPerson {
   competences: string[]
 }
 
-export interface SeedResident extends Omit<Resident, 'plan' | 'lives'> {
-  schools: Record<string, string>
-}
-
-/** Everything needed to set up a site at once: what an import or the demonstration hands to the server. */
+/** Everything needed to set up a site at once: what an import or the demonstration hands to the server.
+ * Who lives there is in the entries. */
 export interface SiteSeed {
   name: string
   zone: string
@@ -25,7 +21,6 @@ export interface SiteSeed {
   rooms: Room[]
   bays: Bay[]
   enclosures: Enclosure[]
-  residents: SeedResident[]
   people: SeedPerson[]
   sheets: Sheet[]
   /** Signed changes by sheet id or resident id. */

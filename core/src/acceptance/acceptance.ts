@@ -1,6 +1,6 @@
 import type { Box } from '../enclosure/box.ts'
 import type { Build } from '../enclosure/build.ts'
-import type { Severity } from '../entries/entry.ts'
+import type { Severity } from '../health/severity.ts'
 import type { Finding } from '../fit/finding.ts'
 import { fit, toMend } from '../fit/fit.ts'
 import type { Plan } from '../plan/plan.ts'

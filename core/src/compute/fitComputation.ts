@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Build } from '../enclosure/build.ts'
-import { BodyPart, Severity } from '../entries/entry.ts'
+import { BodyPart } from '../growth/growthState.ts'
+import { Severity } from '../health/severity.ts'
 import { fit, isFit } from '../fit/fit.ts'
 import { Source } from '../plan/source.ts'
 import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'

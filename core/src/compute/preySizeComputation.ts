@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BodyPart } from '../entries/entry.ts'
+import { BodyPart } from '../growth/growthState.ts'
 import { AmountRule, FoodSize } from '../plan/duty.ts'
 import { preySize } from '../preySize/preySize.ts'
 import type { Computation } from './computation.ts'

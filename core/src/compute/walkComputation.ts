@@ -1,7 +1,12 @@
 import { z } from 'zod'
-import { EcdysisStage, Entry, FeedOutcome, Severity } from '../entries/entry.ts'
+import { EcdysisStage } from '../skin/skinState.ts'
+import { Entry } from '../entries/entry.ts'
+import { FeedOutcome } from '../feeding/feedingState.ts'
+import { Severity } from '../health/severity.ts'
 import { replay } from '../fold/replay.ts'
-import { ResidentState } from '../fold/residentState.ts'
+import { keptFloor } from '../keptFloor/keptFloor.ts'
+import { Uid } from '../subjects/values.ts'
+import { ResidentState } from '../residents/residentState.ts'
 import { HoldKind } from '../holds/holdKind.ts'
 import { DutyKind } from '../plan/duty.ts'
 import { Plan } from '../plan/plan.ts'
@@ -19,6 +24,10 @@ const Input = z.strictObject({
       plan: Plan,
       state: ResidentState.optional().describe('The fold of its entries; or give the entries.'),
       entries: z.array(Entry).optional(),
+      floors: z
+        .array(z.strictObject({ lot: Uid, entries: z.array(Entry) }))
+        .default([])
+        .describe('Old floors of it that were put aside.'),
       place: Place,
     }),
   ),
@@ -47,6 +56,7 @@ const TaskOut = z.strictObject({
   hold: HoldKind.optional(),
   opensAtMinute: z.number().optional(),
   emptySince: z.number().optional(),
+  keptAt: z.string().optional(),
   offering: OfferingOut.optional(),
   ahead: OfferingOut.optional(),
   nothingToOffer: z.boolean().optional(),
@@ -131,11 +141,12 @@ function taskOut(resident: string, { duty, offering, ahead, ...task }: Task): z.
 }
 
 function run({ day, minute, residents }: z.output<typeof Input>): Out {
-  const known = residents.map(({ id, plan, state, entries, place }) => ({
+  const known = residents.map(({ id, plan, state, entries, floors, place }) => ({
     id,
     plan,
     place,
-    state: state ?? replay(entries ?? []),
+    state: state ?? replay('resident', entries ?? []),
+    floors: floors.flatMap(({ lot, entries: told }) => keptFloor(lot, replay('lot', told)) ?? []),
   }))
   const states = new Map(known.map(({ id, state }) => [id, state]))
   const { stops, prep } = walk({ day, residents: known, ...(minute !== undefined && { minute }) })
@@ -145,7 +156,7 @@ function run({ day, minute, residents }: z.output<typeof Input>): Out {
       grams: weight?.grams ?? null,
       holds: holds.map((hold) => ({ ...hold, suppresses: [...hold.suppresses] })),
       verdicts,
-      ecdysis: states.get(resident)?.ecdysis?.stage ?? null,
+      ecdysis: states.get(resident)?.skin.sign?.stage ?? null,
     }
   }
   return {

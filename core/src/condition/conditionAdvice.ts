@@ -6,11 +6,20 @@ const THIN = 2
 const FAT = 4
 const STEP = 1.25
 
+/** The interval a quarter longer or shorter, in whole days and never the same; null where there is none. */
+function scaledDays(days: number, factor: number): number | null {
+  const rounded = Math.round(days * factor)
+  const scaled = rounded === days ? days + Math.sign(factor - 1) : rounded
+  return scaled >= 1 ? scaled : null
+}
+
 function scaled(duty: Duty, factor: number): DutyPatch | null {
   const { id, cadence, amount } = duty
   // An interval of days stretches; where food is daily the portion changes instead.
-  if (cadence.type === 'every' && cadence.days > 1)
-    return { id, cadence: { ...cadence, days: Math.max(1, Math.round(cadence.days * factor)) } }
+  if (cadence.type === 'every' && cadence.days > 1) {
+    const days = scaledDays(cadence.days, factor)
+    return days === null ? null : { id, cadence: { ...cadence, days } }
+  }
   if (amount?.by === 'portion')
     return {
       id,

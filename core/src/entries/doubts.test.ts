@@ -1,15 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { replay } from '../fold/replay.ts'
-import { entryOn } from '../testing/histories.ts'
+import { entryOn, told } from '../testing/histories.ts'
 import { planOf } from '../testing/plans.ts'
 import { doubtAbout } from './doubts.ts'
 import type { Draft } from './entry.ts'
 
 const weights = [1601, 1612, 1608].map((grams, index) => entryOn(index * 28, 'weighed', { grams }))
-const state = replay([...weights, entryOn(1, 'measured', { part: 'length', mm: 1200 })])
-const about = (draft: Omit<Draft, 'residentId'>) =>
-  doubtAbout({ residentId: 'x', ...draft } as Draft, state, planOf())
+const state = told([...weights, entryOn(1, 'measured', { part: 'length', mm: 1200 })])
+const about = (draft: Pick<Draft, 'kind' | 'payload'>) =>
+  doubtAbout({ subject: 'x', ...draft } as Draft, state, planOf())
 const weighed = (grams: number) => about({ kind: 'weighed', payload: { grams } })
 
 describe('a doubt about a weight', () => {
@@ -35,8 +34,8 @@ describe('a doubt about a weight', () => {
   })
 
   it('has none about a first weight: there is nothing to hold it against', () => {
-    const draft: Draft = { residentId: 'x', kind: 'weighed', payload: { grams: 5 } }
-    expect(doubtAbout(draft, replay([]), planOf())).toBeNull()
+    const draft: Draft = { subject: 'x', kind: 'weighed', payload: { grams: 5 } }
+    expect(doubtAbout(draft, told([]), planOf())).toBeNull()
   })
 })
 

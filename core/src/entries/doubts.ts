@@ -1,4 +1,4 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Draft } from './entry.ts'
@@ -38,12 +38,12 @@ function against(value: number, usual: number, unit: 'g' | 'mm'): Doubt | null {
 export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doubt | null {
   switch (draft.kind) {
     case 'weighed': {
-      const level = weightLevel(state.weights, plan.weighing)
+      const level = weightLevel(state.growth.weights, plan.weighing)
       return level && against(draft.payload.grams, level.grams, 'g')
     }
     case 'measured': {
       const { part, mm } = draft.payload
-      const before = state.sizes[part]
+      const before = state.growth.sizes[part]
       if (!before) return null
       const far = against(mm, before.mm, 'mm')
       const grows = part !== 'girth' && part !== 'abdomenLength' && part !== 'abdomenWidth'
@@ -54,12 +54,12 @@ export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doub
     }
     case 'fed': {
       const { count, duty } = draft.payload
-      const last = state.feeds[duty ?? 'feed']?.lastOffer?.count
+      const last = state.feeding.lines[duty ?? 'feed']?.lastOffer?.count
       if (count === undefined || last === undefined || count <= last * HUGE || count < 10) return null
       return { code: 'hugeAmount', value: count, usual: last, unit: 'pieces' }
     }
     case 'watered':
-    case 'moistened': {
+    case 'dampened': {
       const { litres, duty } = draft.payload
       const usual = plan.duties.find(
         ({ id }) => id === (duty ?? (draft.kind === 'watered' ? 'water' : 'dampen')),

@@ -1,5 +1,9 @@
-import type { Amendment, Entry } from './entry.ts'
+import type { EntryKind } from './entry.ts'
 
-export function isAmendment(entry: Entry): entry is Amendment {
+type AmendmentKind = 'corrected' | 'retracted'
+
+export function isAmendment<E extends { kind: EntryKind }>(
+  entry: E,
+): entry is Extract<E, { kind: AmendmentKind }> {
   return entry.kind === 'corrected' || entry.kind === 'retracted'
 }

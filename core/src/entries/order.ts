@@ -1,6 +1,4 @@
-import type { Entry } from './entry.ts'
-
-/** Where an entry stands in its resident's history. */
+/** Where an entry stands in its subject's history. */
 export interface Cursor {
   at: string
   uid: string
@@ -15,6 +13,6 @@ export function compareCursors(a: Cursor, b: Cursor): number {
   return a.uid < b.uid ? -1 : 1
 }
 
-export function cursorOf(entry: Entry): Cursor {
-  return { at: entry.occurredAt, uid: entry.uid }
+export function cursorOf({ occurredAt, uid }: { occurredAt: string; uid: string }): Cursor {
+  return { at: occurredAt, uid }
 }

@@ -1,10 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { emptyState } from '../fold/emptyState.ts'
-import { replay } from '../fold/replay.ts'
+import { emptyState } from '../fold/replay.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Food } from '../plan/duty.ts'
-import { entryOn, FIRST_DAY } from '../testing/histories.ts'
+import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
 import { CRICKETS } from '../testing/plans.ts'
 import { mealAmount, nextPortion } from './mealAmount.ts'
 import { nextFood } from './nextFood.ts'
@@ -17,11 +16,9 @@ const fed = (day: number, item: string, outcome: 'taken' | 'refused' = 'taken') 
 describe('rotation', () => {
   it('offers what it went longest without, in the plan’s order where equal', () => {
     const foods = [food('a'), food('b'), food('c')]
-    expect(nextFood(foods, emptyState(), FIRST_DAY)?.food.item).toBe('a')
-    expect(nextFood(foods, replay([fed(0, 'a'), fed(1, 'b')]), FIRST_DAY + 2)?.food.item).toBe('c')
-    expect(nextFood(foods, replay([fed(0, 'b'), fed(1, 'c'), fed(2, 'a')]), FIRST_DAY + 3)?.food.item).toBe(
-      'b',
-    )
+    expect(nextFood(foods, emptyState('resident'), FIRST_DAY)?.food.item).toBe('a')
+    expect(nextFood(foods, told([fed(0, 'a'), fed(1, 'b')]), FIRST_DAY + 2)?.food.item).toBe('c')
+    expect(nextFood(foods, told([fed(0, 'b'), fed(1, 'c'), fed(2, 'a')]), FIRST_DAY + 3)?.food.item).toBe('b')
   })
 
   it('never exceeds a weekly cap in any 7 days, however long it goes on', () => {
@@ -29,14 +26,14 @@ describe('rotation', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 1, max: 3 }), { maxLength: 40 }), (gaps) => {
         const offers: { day: number; item: string }[] = []
-        let state = emptyState()
+        let state = emptyState('resident')
         let day = 0
         for (const gap of gaps) {
           day += gap
           const item = nextFood(foods, state, FIRST_DAY + day)?.food.item
           if (item === undefined) continue
           offers.push({ day, item })
-          state = replay(
+          state = told(
             offers.map((offer, index) =>
               entryOn(offer.day, 'fed', { item: offer.item, outcome: 'taken' }, { minute: index }),
             ),
@@ -55,7 +52,7 @@ describe('rotation', () => {
   it('keeps the gap since the same item, and says so', () => {
     const choice = nextFood(
       [food('apple', { minGapDays: 5 }), food('leaf')],
-      replay([fed(0, 'leaf'), fed(1, 'apple')]),
+      told([fed(0, 'leaf'), fed(1, 'apple')]),
       FIRST_DAY + 3,
     )
     expect(choice?.food.item).toBe('leaf')
@@ -63,28 +60,28 @@ describe('rotation', () => {
   })
 
   it('gives way to another food after three refusals in a row, and comes back when nothing else is left', () => {
-    const refused = replay([fed(0, 'mice', 'refused'), fed(7, 'mice', 'refused'), fed(14, 'mice', 'refused')])
+    const refused = told([fed(0, 'mice', 'refused'), fed(7, 'mice', 'refused'), fed(14, 'mice', 'refused')])
     expect(nextFood([food('mice'), food('chicks')], refused, FIRST_DAY + 20)?.food.item).toBe('chicks')
     expect(nextFood([food('mice')], refused, FIRST_DAY + 20)?.food.item).toBe('mice')
     expect(nextFood([food('mice'), food('chicks')], refused, FIRST_DAY + 100)?.food.item).toBe('chicks')
   })
 
   it('offers nothing when every food is at its cap', () => {
-    expect(nextFood([food('worms', { weeklyCap: 1 })], replay([fed(0, 'worms')]), FIRST_DAY + 1)).toBeNull()
+    expect(nextFood([food('worms', { weeklyCap: 1 })], told([fed(0, 'worms')]), FIRST_DAY + 1)).toBeNull()
   })
 })
 
 describe('portions', () => {
   const rule = { by: 'portion', grams: 40, min: 20, max: 90, followsLeftovers: true } as const
   const bowlAfter = (grams: number, ...found: ('empty' | number)[]) =>
-    replay([
+    told([
       ...found.flatMap((left, index) => [
         entryOn(index * 2, 'fed', { item: 'greens', grams, outcome: 'taken' as const }),
         left === 'empty'
           ? entryOn(index * 2 + 1, 'bowl', { found: 'empty' })
           : entryOn(index * 2 + 1, 'bowl', { found: 'leftovers', leftFraction: left }),
       ]),
-    ]).feeds['feed']
+    ]).feeding.lines['feed']
 
   it('begin with what the plan says', () => {
     expect(nextPortion(rule, undefined).grams).toBe(40)
@@ -119,7 +116,7 @@ describe('amounts', () => {
     const amount = mealAmount(
       { by: 'massShare', share: [0.05, 0.07], count: 1 },
       rats,
-      emptyState(),
+      { sizes: {} },
       undefined,
       weight,
     )
@@ -132,7 +129,7 @@ describe('amounts', () => {
     const amount = mealAmount(
       { by: 'massShare', share: [0.05, 0.07], count: 1 },
       rats,
-      emptyState(),
+      { sizes: {} },
       undefined,
       null,
     )
@@ -145,9 +142,9 @@ describe('amounts', () => {
     [20, 'L'],
     [1, 'S'],
   ])('by a measured width of %i mm at 0.7: crickets %s', (mm, size) => {
-    const state = replay([entryOn(0, 'measured', { part: 'headWidth', mm })])
+    const { growth } = told([entryOn(0, 'measured', { part: 'headWidth', mm })])
     const rule = { by: 'width', part: 'headWidth', factor: 0.7, count: [1, 2] } as const
-    expect(mealAmount({ ...rule, count: [1, 2] }, CRICKETS.sizes, state, undefined, null).size).toBe(size)
+    expect(mealAmount({ ...rule, count: [1, 2] }, CRICKETS.sizes, growth, undefined, null).size).toBe(size)
   })
 })
 
@@ -157,8 +154,8 @@ describe('supplements', () => {
       { name: 'calcium', everyMeals: 2 },
       { name: 'vitamins', everyDays: 14 },
     ]
-    const names = (entries: Parameters<typeof replay>[0], day: number) =>
-      supplementsDue(rules, replay(entries), FIRST_DAY + day).map(({ name }) => name)
+    const names = (entries: Parameters<typeof told>[0], day: number) =>
+      supplementsDue(rules, told(entries), FIRST_DAY + day).map(({ name }) => name)
     const both = entryOn(0, 'fed', {
       item: 'crickets',
       outcome: 'taken',
@@ -172,7 +169,7 @@ describe('supplements', () => {
 
   it('on a refused meal were not given', () => {
     const refused = entryOn(0, 'fed', { item: 'crickets', outcome: 'refused', supplements: ['calcium'] })
-    expect(replay([refused]).supplements).toEqual({})
+    expect(told([refused]).feeding.supplements).toEqual({})
   })
 })
 

@@ -1,4 +1,5 @@
-import type { FeedLine, ResidentState } from '../fold/residentState.ts'
+import type { FeedLine } from './feedingState.ts'
+import type { GrowthState } from '../growth/growthState.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { AmountRule, FoodSize } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
@@ -56,11 +57,11 @@ export function nextPortion(
 }
 
 /** How much of a food, in which size, under an amount rule.
- * `weight` is the present smoothed weight; suspect readings are not in it. */
+ * `measuredSizes` are those of the animal; `weight` is the present smoothed weight; suspect readings are not in it. */
 export function mealAmount(
   rule: AmountRule,
   sizes: readonly FoodSize[],
-  state: ResidentState,
+  { sizes: measuredSizes }: Pick<GrowthState, 'sizes'>,
   line: FeedLine | undefined,
   weight: WeightLevel | null,
 ): MealAmount {
@@ -90,7 +91,7 @@ export function mealAmount(
       }
     }
     case 'width': {
-      const measured = state.sizes[rule.part]
+      const measured = measuredSizes[rule.part]
       const chosen = measured ? widestWithin(sizes, measured.mm * rule.factor) : sizes[0]
       const fact: Reason = measured
         ? { fact: 'size', part: rule.part, mm: measured.mm, day: measured.day }

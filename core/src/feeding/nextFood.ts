@@ -1,4 +1,4 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { Food } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
@@ -14,7 +14,7 @@ export interface FoodChoice {
 }
 
 function barred(food: Food, state: ResidentState, day: Day): Reason | null {
-  const history = state.items[food.item]
+  const history = state.feeding.items[food.item]
   if (!history) return null
   if (food.weeklyCap !== undefined) {
     const offers = history.days.filter((offered) => offered > day - 7 && offered < day).length
@@ -46,7 +46,7 @@ export function nextFood(foods: readonly Food[], state: ResidentState, day: Day)
       if ('fact' in bar) refusedBest ??= food
       continue
     }
-    const lastDay = state.items[food.item]?.days.at(-1) ?? -Infinity
+    const lastDay = state.feeding.items[food.item]?.days.at(-1) ?? -Infinity
     if (best === null || lastDay < bestDay) {
       best = food
       bestDay = lastDay

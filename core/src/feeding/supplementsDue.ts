@@ -1,11 +1,12 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
+import { mealsIn } from './feedingState.ts'
 import type { SupplementRule } from '../plan/duty.ts'
 import type { Day } from '../time/day.ts'
 
 function isDue(rule: SupplementRule, state: ResidentState, day: Day): boolean {
-  const given = state.supplements[rule.name]
+  const given = state.feeding.supplements[rule.name]
   if (!given) return true
-  const byMeals = rule.everyMeals !== undefined && state.meals + 1 - given.meals >= rule.everyMeals
+  const byMeals = rule.everyMeals !== undefined && mealsIn(state.feeding) + 1 - given.meals >= rule.everyMeals
   const byDays = rule.everyDays !== undefined && day - given.day >= rule.everyDays
   return byMeals || byDays
 }

@@ -1,6 +1,7 @@
 import type { Box } from '../enclosure/box.ts'
 import type { Build } from '../enclosure/build.ts'
-import type { BodyPart, Severity } from '../entries/entry.ts'
+import type { BodyPart } from '../growth/growthState.ts'
+import type { Severity } from '../health/severity.ts'
 import type { Source } from '../plan/source.ts'
 import type { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
 import type { Range } from '../sheet/range.ts'

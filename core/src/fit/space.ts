@@ -1,5 +1,5 @@
 import { floorDepthMm, litresOf, longSideMm } from '../enclosure/box.ts'
-import type { BodyPart } from '../entries/entry.ts'
+import type { BodyPart } from '../growth/growthState.ts'
 import type { Finding, FitCode, FitInput } from './finding.ts'
 
 type Side = 'lengthMm' | 'depthMm' | 'heightMm'

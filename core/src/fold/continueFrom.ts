@@ -2,24 +2,36 @@ import { effectiveFacts } from '../entries/effectiveFacts.ts'
 import type { Entry } from '../entries/entry.ts'
 import { isAmendment } from '../entries/isAmendment.ts'
 import { compareCursors, cursorOf } from '../entries/order.ts'
+import { touchesOf } from '../entries/touchesOf.ts'
+import type { Fact } from '../subjects/families.ts'
+import type { Folded } from '../subjects/folded.ts'
 import { reduce } from './reduce.ts'
-import type { ResidentState } from './residentState.ts'
 
-export interface Continued {
-  state: ResidentState
+export interface Continued<S> {
+  state: S
   /** False when an entry reaches back before `base`, so that only the whole history can tell. */
   complete: boolean
 }
 
-/** What a fold and the entries after it say together. Entries that reach back before the fold
- * (something that happened earlier, an amendment of something older) are left out and reported. */
-export function continueFrom(base: ResidentState, entries: readonly Entry[]): Continued {
+/** Whoever was moved once more since must not be put back. */
+function changesPlace(fact: Fact): boolean {
+  return touchesOf(fact).some(({ family }) => family === 'place')
+}
+
+/** What a fold and the entries after it say together. An entry that happened before the newest of the
+ * fold is folded all the same, in its order among the others that are new: nearly always it says the
+ * same there, and what was just entered must not vanish. A move is not, nor is an amendment of something
+ * older. All of these are reported. */
+export function continueFrom<S extends Folded>(base: S, entries: readonly Entry[]): Continued<S> {
   const known = new Set(entries.map(({ uid }) => uid))
   let complete = entries.every((entry) => !isAmendment(entry) || known.has(entry.payload.target))
   let state = base
   for (const fact of effectiveFacts(entries)) {
-    if (base.cursor && compareCursors(cursorOf(fact), base.cursor) <= 0) complete = false
-    else state = reduce(state, fact)
+    const late = base.cursor !== null && compareCursors(cursorOf(fact), base.cursor) <= 0
+    if (late) complete = false
+    if (late && changesPlace(fact)) continue
+    const next = reduce(state, fact)
+    state = late ? { ...next, cursor: state.cursor } : next
   }
   return { state, complete }
 }

@@ -2,12 +2,24 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Entry } from '../entries/entry.ts'
 import { isAmendment } from '../entries/isAmendment.ts'
-import { entryOn, FIRST_DAY, history, KEEPERS, retraction, uidOf } from '../testing/histories.ts'
+import {
+  correction,
+  entryOn,
+  FIRST_DAY,
+  historiesOf,
+  history,
+  retraction,
+  told,
+  uidOf,
+} from '../testing/histories.ts'
+import type { FamilyName } from '../subjects/families.ts'
+import { FACT_KINDS, FAMILIES } from '../subjects/families.ts'
+import { emptyState, replay } from './replay.ts'
 import { advance } from './advance.ts'
 import { continueFrom } from './continueFrom.ts'
-import { emptyState } from './emptyState.ts'
-import { replay } from './replay.ts'
-import { ResidentState } from './residentState.ts'
+import type { Folded } from '../subjects/folded.ts'
+
+const FAMILY_NAMES = Object.keys(FAMILIES) as FamilyName[]
 
 function shuffled(entries: readonly Entry[], seed: number): Entry[] {
   return entries
@@ -17,23 +29,23 @@ function shuffled(entries: readonly Entry[], seed: number): Entry[] {
 }
 
 describe('the fold', () => {
-  it('says the same whatever order a history arrives in', () => {
+  it.each(FAMILY_NAMES)('of a %s says the same whatever order a history arrives in', (family) => {
     fc.assert(
-      fc.property(history, fc.nat(1000), (entries, seed) => {
-        expect(replay(shuffled(entries, seed))).toEqual(replay(entries))
+      fc.property(historiesOf(family), fc.nat(1000), (entries, seed) => {
+        expect(replay(family, shuffled(entries, seed))).toEqual(replay(family, entries))
       }),
     )
   })
 
-  it('advanced entry by entry, replaying where it must, equals a replay of all', () => {
+  it.each(FAMILY_NAMES)('of a %s, advanced entry by entry, equals a replay of all', (family) => {
     fc.assert(
-      fc.property(history, (entries) => {
-        let state = emptyState()
+      fc.property(historiesOf(family), (entries) => {
+        let state: Folded = emptyState(family)
         entries.forEach((entry, index) => {
           const next = advance(state, entry)
-          state = next === 'replay' ? replay(entries.slice(0, index + 1)) : next
+          state = next === 'replay' ? replay(family, entries.slice(0, index + 1)) : next
         })
-        expect(state).toEqual(replay(entries))
+        expect(state).toEqual(replay(family, entries))
       }),
     )
   })
@@ -41,18 +53,18 @@ describe('the fold', () => {
   it('carried on from a stored fold equals a replay, or says that it cannot tell', () => {
     fc.assert(
       fc.property(history, fc.nat(40), (entries, at) => {
-        const { state, complete } = continueFrom(replay(entries.slice(0, at)), entries.slice(at))
-        if (complete) expect(state).toEqual(replay(entries))
+        const { state, complete } = continueFrom(told(entries.slice(0, at)), entries.slice(at))
+        if (complete) expect(state).toEqual(told(entries))
         else expect(entries.slice(at).some(isAmendment)).toBe(true)
       }),
     )
   })
 
-  it('survives being stored as JSON and matches its own schema', () => {
+  it.each(FAMILY_NAMES)('of a %s survives being stored as JSON and matches its own schema', (family) => {
     fc.assert(
-      fc.property(history, (entries) => {
-        const state = replay(entries)
-        expect(ResidentState.parse(JSON.parse(JSON.stringify(state)))).toEqual(state)
+      fc.property(historiesOf(family), (entries) => {
+        const state = replay(family, entries)
+        expect(FAMILIES[family].state.parse(JSON.parse(JSON.stringify(state)))).toEqual(state)
       }),
     )
   })
@@ -61,8 +73,10 @@ describe('the fold', () => {
     fc.assert(
       fc.property(history, (entries) => {
         const facts = entries.filter((entry) => !isAmendment(entry))
-        const backs = facts.map((fact, index) => retraction(fact, uidOf(9_000_000 + index), 10_000))
-        expect(replay([...facts, ...backs])).toEqual(emptyState())
+        const backs = facts.map((fact, index) =>
+          retraction(fact, { uid: uidOf(9_000_000 + index), hoursLater: 10_000 }),
+        )
+        expect(told([...facts, ...backs])).toEqual(emptyState('resident'))
       }),
     )
   })
@@ -70,92 +84,50 @@ describe('the fold', () => {
   it('a take-back of a take-back restores the fact', () => {
     const fact = entryOn(0, 'weighed', { grams: 42 })
     const back = retraction(fact)
-    expect(replay([fact, back]).weights).toEqual([])
-    expect(replay([fact, back, retraction(back)])).toEqual(replay([fact]))
+    expect(told([fact, back]).growth.weights).toEqual([])
+    expect(told([fact, back, retraction(back)])).toEqual(told([fact]))
   })
 
   it('the later of two corrections counts', () => {
     const fact = entryOn(0, 'weighed', { grams: 1.6 })
-    const to = (grams: number) => ({ kind: 'weighed' as const, payload: { grams } })
-    const first = {
-      ...retraction(fact),
-      kind: 'corrected',
-      payload: { target: fact.uid, to: to(16), why: 'Slip.' },
-    } as Entry
-    const second = {
-      ...retraction(fact, undefined, 2),
-      kind: 'corrected',
-      payload: { target: fact.uid, to: to(1600), why: 'Slip.' },
-    } as Entry
-    expect(replay([fact, second, first]).weights).toMatchObject([{ grams: 1600, day: FIRST_DAY }])
+    const first = correction(fact, { grams: 16 })
+    const second = correction(fact, { grams: 1600 }, { hoursLater: 2 })
+    expect(told([fact, second, first]).growth.weights).toMatchObject([{ grams: 1600, day: FIRST_DAY }])
   })
 
-  it('every generated history is one the schema accepts', () => {
-    fc.assert(fc.property(history, (entries) => entries.every((entry) => Entry.safeParse(entry).success)))
-  })
-})
-
-describe('meals', () => {
-  const meal = (day: number, outcome: 'taken' | 'refused' | 'left' | 'notOffered') =>
-    entryOn(day, 'fed', { item: 'crickets', outcome })
-
-  it('a refusal is an offer, not a meal', () => {
-    const { feeds } = replay([meal(0, 'taken'), meal(3, 'refused'), meal(5, 'refused')])
-    expect(feeds['feed']).toMatchObject({ refusals: 2, meals: 1, lastMeal: { day: FIRST_DAY } })
+  it('the last word counts: a correction after a take-back brings the fact back', () => {
+    const fact = entryOn(0, 'weighed', { grams: 42 })
+    const entries = [fact, retraction(fact), correction(fact, { grams: 43 }, { hoursLater: 2 })]
+    expect(told(entries).growth.weights).toMatchObject([{ grams: 43 }])
+    expect(told([...entries, retraction(fact, { hoursLater: 3 })]).growth.weights).toEqual([])
   })
 
-  it('a meal left to find and found uneaten becomes a refusal', () => {
-    const { feeds } = replay([meal(0, 'taken'), meal(4, 'left'), entryOn(5, 'bowl', { found: 'full' })])
-    expect(feeds['feed']).toMatchObject({
-      refusals: 1,
-      lastMeal: { day: FIRST_DAY },
-      lastOffer: { outcome: 'refused' },
-    })
+  it.each(FAMILY_NAMES)('every generated history of a %s is one the schema accepts', (family) => {
+    fc.assert(
+      fc.property(historiesOf(family), (entries) => entries.every((entry) => Entry.safeParse(entry).success)),
+    )
   })
 
-  it('not offering changes neither meals nor refusals', () => {
-    const { feeds, meals } = replay([meal(0, 'taken'), meal(2, 'notOffered')])
-    expect(feeds['feed']).toMatchObject({ refusals: 0, lastMeal: { day: FIRST_DAY } })
-    expect(meals).toBe(1)
+  it('every kind of fact is generated', () => {
+    const seen = new Set(
+      FAMILY_NAMES.flatMap((family) => fc.sample(historiesOf(family), 300).flat()).map(({ kind }) => kind),
+    )
+    expect(FACT_KINDS.filter((kind) => !seen.has(kind))).toEqual([])
   })
 
-  it('remembers both people who fed on one day', () => {
-    const by = (author: string, minute: number) =>
-      entryOn(0, 'fed', { item: 'crickets', outcome: 'taken' }, { author, minute })
-    const { fedToday } = replay([by(KEEPERS[0], 480), by(KEEPERS[1], 490)])
-    expect(fedToday.map(({ by: who }) => who)).toEqual([KEEPERS[0], KEEPERS[1]])
-  })
-})
-
-describe('sheds and molts', () => {
-  it('a clearer sign does not restart the clock', () => {
-    const state = replay([
-      entryOn(0, 'ecdysis', { stage: 'dull' }),
-      entryOn(3, 'ecdysis', { stage: 'inBlue' }),
-    ])
-    expect(state.ecdysis).toMatchObject({ stage: 'inBlue', since: FIRST_DAY })
+  it('of an own entry that happened before the newest keeps it, and says that it cannot be sure', () => {
+    const newest = entryOn(1, 'watered', {}, { minute: 600 })
+    const mine = entryOn(1, 'fed', { item: 'crickets', outcome: 'taken' }, { minute: 540 })
+    const { state, complete } = continueFrom(told([newest]), [mine])
+    expect(complete).toBe(false)
+    expect(state.done['feed']).toMatchObject({ uid: mine.uid })
+    expect(state.cursor?.uid).toBe(newest.uid)
   })
 
-  it('a molt leaves the animal soft until somebody says it hardened', () => {
-    const molted = [entryOn(0, 'ecdysis', { stage: 'premolt' }), entryOn(9, 'ecdysis', { stage: 'molted' })]
-    expect(replay(molted)).toMatchObject({
-      sheds: [FIRST_DAY + 9],
-      ecdysis: { stage: 'soft', since: FIRST_DAY + 9 },
-    })
-    expect(replay([...molted, entryOn(20, 'ecdysis', { stage: 'hardened' })]).ecdysis).toBeNull()
-  })
-
-  it('old skin stays on the record until the next shed', () => {
-    const kept = entryOn(0, 'ecdysis', { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] })
-    expect(replay([kept]).retained).toEqual(['eyeCaps'])
-    expect(replay([kept, entryOn(40, 'ecdysis', { stage: 'shed', how: 'whole' })]).retained).toEqual([])
-  })
-
-  it('sealing in is not a sighting', () => {
-    const { seenOn } = replay([
-      entryOn(0, 'sighted', { seen: true }),
-      entryOn(4, 'ecdysis', { stage: 'sealedIn' }),
-    ])
-    expect(seenOn).toBe(FIRST_DAY)
+  it('never puts somebody back who was moved once more since', () => {
+    const [here, there] = [uidOf(71), uidOf(72)]
+    const later = entryOn(2, 'moved', { to: there })
+    const { state } = continueFrom(told([later]), [entryOn(1, 'moved', { to: here })])
+    expect(state.stay.place?.enclosure).toBe(there)
   })
 })

@@ -1,9 +1,11 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { DutyKind } from '../plan/duty.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
+import type { Meal } from '../feeding/feedingState.ts'
+import { holdOfSign } from '../skin/holdOfSign.ts'
 import type { HoldKind } from './holdKind.ts'
 
 export interface Hold {
@@ -38,21 +40,6 @@ const BY_PERSON: Readonly<Record<HoldKind, readonly DutyKind[]>> = {
   leaveBe: EVERYTHING_BUT_WATER,
 }
 
-function signKind(stage: string): HoldKind | null {
-  switch (stage) {
-    case 'dull':
-    case 'inBlue':
-    case 'clear':
-      return 'inBlue'
-    case 'premolt':
-    case 'sealedIn':
-    case 'soft':
-      return stage
-    default:
-      return null
-  }
-}
-
 function fromRule(rule: HoldRule, since: Day, day: Day, because: Reason[]): Hold | null {
   const expectedEnd = rule.days === undefined ? null : since + rule.days
   if (rule.endsBy === 'time' && (expectedEnd === null || day >= expectedEnd)) return null
@@ -78,39 +65,53 @@ function fromRule(rule: HoldRule, since: Day, day: Day, because: Reason[]): Hold
   }
 }
 
-function digestingSince(state: ResidentState, rule: HoldRule, grams: number | null): Day | null {
-  for (const { lastMeal, lastOffer } of Object.values(state.feeds)) {
-    if (!lastMeal || lastMeal.uid !== lastOffer?.uid) continue
-    if (rule.fromMassShare === undefined) return lastMeal.day
-    if (grams !== null && (lastOffer.grams ?? 0) >= rule.fromMassShare * grams) return lastMeal.day
-  }
-  return null
+/** The latest meal that is large enough to hold for, over all feeding duties. The grams are those of the
+ * meal, whatever was offered since. */
+function lastLargeMeal({ feeding }: ResidentState, rule: HoldRule, grams: number | null): Meal | null {
+  const least = rule.fromMassShare === undefined ? 0 : grams === null ? Infinity : rule.fromMassShare * grams
+  let latest: Meal | null = null
+  for (const { lately } of Object.values(feeding.lines))
+    for (const meal of lately)
+      if ((meal.grams ?? 0) >= least && (latest === null || meal.at > latest.at)) latest = meal
+  return latest
+}
+
+interface Cause {
+  since: Day
+  /** The moment of it, to tell it from what was lifted before. */
+  at: string
+  because: Reason[]
 }
 
 /** What brought a rule's hold about, if anything did. */
-function cause(
-  rule: HoldRule,
-  state: ResidentState,
-  grams: number | null,
-): { since: Day; because: Reason[] } | null {
-  const { ecdysis, place, arrivedOn } = state
-  if (ecdysis && signKind(ecdysis.stage) === rule.hold) {
-    const { stage, day, by, since } = ecdysis
-    return { since, because: [{ fact: 'sign', stage, day, by }] }
+function cause(rule: HoldRule, state: ResidentState, grams: number | null): Cause | null {
+  const { sign } = state.skin
+  const { place, arrivedOn } = state.stay
+  if (sign && holdOfSign(sign.stage) === rule.hold) {
+    const { stage, day, by, since, at } = sign
+    return { since, at, because: [{ fact: 'sign', stage, day, by }] }
   }
   if (rule.hold === 'settling' && place) {
     const fact = place.since === arrivedOn ? 'arrived' : 'moved'
-    return { since: place.since, because: [{ fact, day: place.since }] }
+    return { since: place.since, at: place.at, because: [{ fact, day: place.since }] }
   }
   if (rule.hold === 'digesting') {
-    const since = digestingSince(state, rule, grams)
-    return since === null ? null : { since, because: [{ fact: 'event', event: 'meal', day: since }] }
+    const meal = lastLargeMeal(state, rule, grams)
+    return (
+      meal && { since: meal.day, at: meal.at, because: [{ fact: 'event', event: 'meal', day: meal.day }] }
+    )
   }
   return null
 }
 
+/** What was lifted stays lifted until something new brings it about. */
+function isLifted(hold: HoldKind, why: Cause, { holds }: ResidentState): boolean {
+  const lifted = holds.lifted[hold]
+  return lifted !== undefined && why.at <= lifted.at
+}
+
 function byPerson(kind: HoldKind, state: ResidentState, plan: Plan, day: Day): Hold | null {
-  const set = state.holds[kind]
+  const set = state.holds.set[kind]
   if (!set) return null
   const rule = plan.holds.find(({ hold }) => hold === kind)
   const expectedEnd = set.until ?? (rule?.days === undefined ? null : set.since + rule.days)
@@ -135,12 +136,12 @@ function byPerson(kind: HoldKind, state: ResidentState, plan: Plan, day: Day): H
 export function holdsOn(day: Day, state: ResidentState, plan: Plan, grams: number | null): Hold[] {
   const holds: Hold[] = []
   for (const rule of plan.holds) {
-    if (state.holds[rule.hold]) continue
+    if (state.holds.set[rule.hold]) continue
     const why = cause(rule, state, grams)
-    const hold = why && fromRule(rule, why.since, day, why.because)
+    const hold = why && !isLifted(rule.hold, why, state) && fromRule(rule, why.since, day, why.because)
     if (hold) holds.push(hold)
   }
-  for (const kind of Object.keys(state.holds) as HoldKind[]) {
+  for (const kind of Object.keys(state.holds.set) as HoldKind[]) {
     const hold = byPerson(kind, state, plan, day)
     if (hold) holds.push(hold)
   }

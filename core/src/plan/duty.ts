@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BodyPart } from '../entries/entry.ts'
+import { BodyPart } from '../growth/growthState.ts'
 import { HoldKind } from '../holds/holdKind.ts'
 import { Cadence } from './cadence.ts'
 import { Source } from './source.ts'

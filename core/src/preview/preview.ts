@@ -1,6 +1,7 @@
-import type { Draft, Fact } from '../entries/entry.ts'
+import type { Draft } from '../entries/entry.ts'
+import type { Fact } from '../subjects/families.ts'
 import { reduce } from '../fold/reduce.ts'
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Day } from '../time/day.ts'
 import { isoDay } from '../time/day.ts'
@@ -30,12 +31,12 @@ function factOf(draft: Draft, day: Day, number: number): Fact {
 }
 
 /** Weighing and measuring cannot be foretold: they count as done with what is known. */
-function doneOf(residentId: string, task: Task, state: ResidentState): Draft | null {
+function doneOf(subject: string, task: Task, state: ResidentState): Draft | null {
   const duty = task.duty.id
-  const grams = state.weights.at(-1)?.grams
+  const grams = state.growth.weights.at(-1)?.grams
   if (task.duty.does === 'weigh' && grams !== undefined)
-    return { residentId, kind: 'weighed', payload: { duty, grams } }
-  return asPlanned(residentId, task)
+    return { subject, kind: 'weighed', payload: { duty, grams } }
+  return asPlanned(subject, task)
 }
 
 /** The days ahead if everything is done on the day it falls due, as planned: what a change to a plan

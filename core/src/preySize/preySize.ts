@@ -1,7 +1,6 @@
-import type { BodyPart } from '../entries/entry.ts'
+import type { BodyPart } from '../growth/growthState.ts'
 import type { MealAmount } from '../feeding/mealAmount.ts'
 import { mealAmount } from '../feeding/mealAmount.ts'
-import { emptyState } from '../fold/emptyState.ts'
 import type { AmountRule, FoodSize } from '../plan/duty.ts'
 
 /** Weight in grams and millimetres by part, as far as they are known. */
@@ -18,7 +17,6 @@ export function preySize(
 ): MealAmount {
   const day = 0
   const measured = Object.entries(mm).map(([part, size]) => [part, { day, mm: size }] as const)
-  const state = { ...emptyState(), sizes: Object.fromEntries(measured) }
   const weight = grams === undefined ? null : { grams, day, readings: 1, suspects: [] }
-  return mealAmount(rule, sizes, state, undefined, weight)
+  return mealAmount(rule, sizes, { sizes: Object.fromEntries(measured) }, undefined, weight)
 }

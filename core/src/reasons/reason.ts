@@ -1,7 +1,8 @@
 import type { AmountRule, SupplementRule } from '../plan/duty.ts'
 import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
-import type { BodyPart, EcdysisStage } from '../entries/entry.ts'
+import type { BodyPart } from '../growth/growthState.ts'
+import type { EcdysisStage } from '../skin/skinState.ts'
 import type { Trigger } from '../stages/stageReached.ts'
 import type { Source } from '../plan/source.ts'
 
@@ -31,8 +32,8 @@ export type Reason =
   | { fact: 'fedBy'; by: string; at: string; duty: string }
   | { fact: 'observed'; by: string; day: number; text: string }
   | { fact: 'count'; expected: number; found: number; by: string; day: number }
-  | { fact: 'left'; by: string; day: number }
-  | { fact: 'floorHeld'; day: number; by: string; place: string }
+  | { fact: 'movedOut'; by: string; day: number }
+  | { fact: 'floorKept'; day: number; by: string; where: string }
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
   | { fact: 'condition'; score: number; by: string; day: number }
   | { rule: 'condition'; step: number }

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BodyPart } from '../entries/entry.ts'
+import { BodyPart } from '../growth/growthState.ts'
 import { hoursRange, positiveRange, range } from './range.ts'
 
 /** At least so many times a measured part of the animal. */

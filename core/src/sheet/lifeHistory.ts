@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { BodyPart, Severity } from '../entries/entry.ts'
+import { BodyPart } from '../growth/growthState.ts'
+import { Severity } from '../health/severity.ts'
 import { positiveRange, range } from './range.ts'
 
 /** Size and span of a grown animal. */

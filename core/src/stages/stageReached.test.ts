@@ -1,17 +1,23 @@
 import { describe, expect, it } from 'vitest'
 import { conditionAdvice } from '../condition/conditionAdvice.ts'
-import { replay } from '../fold/replay.ts'
 import { plannedDays } from '../preview/preview.ts'
-import { entryOn, FIRST_DAY, uidOf } from '../testing/histories.ts'
+import { entryOn, FIRST_DAY, NEWCOMER, told, uidOf } from '../testing/histories.ts'
 import { dutyOf, planOf } from '../testing/plans.ts'
 import { proposalsOn } from '../verdicts/proposals.ts'
+import type { Entry } from '../entries/entry.ts'
+import type { Register } from '../residents/register.ts'
 import type { About } from './stageReached.ts'
 
 const arrived = entryOn(0, 'arrived', { enclosure: uidOf(1) })
 
-function proposed(until: object, entries: Parameters<typeof replay>[0], about: About = {}) {
+/** What was known when it was put on record, and of its box. */
+type Known = Partial<Pick<Register, 'hatchedOn' | 'count'>> & About
+
+function proposed(until: object, entries: readonly Entry[], { litres, ...known }: Known = {}) {
+  const registered = entryOn(0, 'registered', { ...NEWCOMER, ...known }, { minute: 1 })
   const plan = planOf({ next: { stage: 'adult', name: 'Adult', until } })
-  const proposals = proposalsOn({ day: FIRST_DAY + 30, plan, state: replay(entries), about })
+  const state = told([registered, ...entries])
+  const proposals = proposalsOn({ day: FIRST_DAY + 30, plan, state, about: { litres: litres ?? null } })
   return proposals.find(({ what }) => what.code === 'stageReached')
 }
 
@@ -77,7 +83,7 @@ describe('body condition', () => {
   })
 
   it('waits for a senior, and is silent once the feeding was changed', () => {
-    const state = replay([arrived, entryOn(3, 'condition', { score: 4.5 })])
+    const state = told([arrived, entryOn(3, 'condition', { score: 4.5 })])
     const says = (of = plan) =>
       proposalsOn({ day: FIRST_DAY + 4, plan: of, state }).map(({ what }) => what.code)
     expect(says()).toContain('condition')
@@ -91,7 +97,7 @@ describe('body condition', () => {
 
 describe('the days ahead', () => {
   it('feeds on the day it falls due and not again before the next', () => {
-    const days = plannedDays(replay([arrived]), planOf(), FIRST_DAY, 15)
+    const days = plannedDays(told([arrived]), planOf(), FIRST_DAY, 15)
     const fed = days.filter(({ tasks }) => tasks.some(({ does }) => does === 'feed'))
     expect(fed.map(({ day }) => day - FIRST_DAY)).toEqual([0, 7, 14])
   })
@@ -107,7 +113,7 @@ describe('the days ahead', () => {
         }),
       ],
     })
-    const fed = plannedDays(replay([arrived]), longer, FIRST_DAY, 14).filter(({ tasks }) => tasks.length > 0)
+    const fed = plannedDays(told([arrived]), longer, FIRST_DAY, 14).filter(({ tasks }) => tasks.length > 0)
     expect(fed.map(({ day }) => day - FIRST_DAY)).toEqual([0, 10])
   })
 })

@@ -1,4 +1,5 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import { countOf } from '../count/countOf.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { StageEnd } from '../sheet/stage.ts'
@@ -6,8 +7,6 @@ import type { Day } from '../time/day.ts'
 
 /** What is known about a resident besides its entries. */
 export interface About {
-  hatchedOn?: Day | null
-  count?: number | null
   /** Inside of its enclosure. */
   litres?: number | null
 }
@@ -28,19 +27,20 @@ function known(
   weight: WeightLevel | null,
   about: About,
 ): number | null {
-  const count = state.count?.count ?? about.count ?? null
+  const count = countOf(state)
+  const hatchedOn = state.register?.hatchedOn ?? null
   switch (trigger) {
     case 'ageDays':
-      return about.hatchedOn == null ? null : day - about.hatchedOn
+      return hatchedOn === null ? null : day - hatchedOn
     case 'grams':
       return weight?.grams ?? null
     case 'lengthMm':
-      return state.sizes['length']?.mm ?? null
+      return state.growth.sizes['length']?.mm ?? null
     case 'legSpanMm':
-      return state.sizes['legSpan']?.mm ?? null
+      return state.growth.sizes['legSpan']?.mm ?? null
     case 'instar':
       // Somebody who came grown has molted more often than the record knows.
-      return about.hatchedOn == null ? null : state.sheds.length + 1
+      return hatchedOn === null ? null : state.skin.sheds.length + 1
     case 'workers':
       return count
     case 'perLitre':

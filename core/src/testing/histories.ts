@@ -1,7 +1,12 @@
 import fc from 'fast-check'
-import type { Entry, Fact, payloads } from '../entries/entry.ts'
+import type { Entry, Replacement } from '../entries/entry.ts'
+import { replay } from '../fold/replay.ts'
+import type { ResidentState } from '../residents/residentState.ts'
+import type { Fact, FactKind, FamilyName, Payload } from '../subjects/families.ts'
+import { FACT_KINDS, familyOf, kindOf } from '../subjects/families.ts'
+import { arbitraryOf } from './arbitraryOf.ts'
 
-const RESIDENT = '00000000-0000-7000-8000-000000000001'
+const SUBJECT = '00000000-0000-7000-8000-000000000001'
 export const KEEPERS: readonly [string, string] = [
   '00000000-0000-7000-8000-00000000000a',
   '00000000-0000-7000-8000-00000000000b',
@@ -17,127 +22,64 @@ export function uidOf(number: number): string {
 let made = 0
 
 /** An entry as a keeper would make it, `minute` after midnight of a day counted from FIRST_DAY. */
-export function entryOn<K extends Fact['kind']>(
+export function entryOn<K extends FactKind>(
   day: number,
   kind: K,
-  payload: Extract<Fact, { kind: K }>['payload'],
+  payload: Payload<K>,
   { minute = 480, author = KEEPERS[0], uid = uidOf((made += 1)) } = {},
-): Entry {
+): Extract<Fact, { kind: K }> {
   const occurredAt = new Date((FIRST_DAY + day) * 86_400_000 + minute * 60_000).toISOString()
-  return { uid, residentId: RESIDENT, kind, occurredAt, day: FIRST_DAY + day, author, payload } as Entry
+  const stamp = { uid, subject: SUBJECT, occurredAt, day: FIRST_DAY + day, author }
+  return { ...stamp, kind, payload } as unknown as Extract<Fact, { kind: K }>
 }
 
-export function retraction(target: Entry, uid = uidOf((made += 1)), hoursLater = 1): Entry {
+interface Later {
+  uid?: string
+  hoursLater?: number
+}
+
+function later(target: Entry, { uid = uidOf((made += 1)), hoursLater = 1 }: Later) {
   const occurredAt = new Date(Date.parse(target.occurredAt) + hoursLater * 3_600_000).toISOString()
-  return { ...target, uid, occurredAt, kind: 'retracted', payload: { target: target.uid, why: 'A slip.' } }
+  const { subject, day, author } = target
+  return { uid, subject, day, author, occurredAt }
 }
 
-const BOXES = [uidOf(9001), uidOf(9002), uidOf(9003)] as const
+export function retraction(target: Entry, when: Later = {}): Entry {
+  return { ...later(target, when), kind: 'retracted', payload: { target: target.uid, why: 'A slip.' } }
+}
 
-const some = <T>(...values: T[]) => fc.constantFrom(...values)
+export function correction<K extends FactKind>(
+  target: Extract<Fact, { kind: K }>,
+  payload: Payload<K>,
+  when: Later = {},
+): Entry {
+  const to = { kind: target.kind, payload } as unknown as Replacement
+  return { ...later(target, when), kind: 'corrected', payload: { target: target.uid, to, why: 'A slip.' } }
+}
 
-const payload = fc.oneof(
-  fc.record({
-    kind: some('fed' as const),
-    payload: fc.record(
-      {
-        item: some('crickets', 'roaches', 'fruit mix'),
-        outcome: some('taken', 'part', 'refused', 'left', 'notOffered'),
-        count: fc.integer({ min: 1, max: 12 }),
-        grams: some(4, 5, 6),
-        supplements: fc.uniqueArray(some('calcium', 'vitamins'), { maxLength: 2 }),
-        duty: some('feed', 'insects'),
-      },
-      { requiredKeys: ['item', 'outcome'] },
-    ),
-  }),
-  fc.record({
-    kind: some('bowl' as const),
-    payload: fc.record(
-      { found: some('empty', 'leftovers', 'full'), leftFraction: some(0.1, 0.5, 1), refilled: fc.boolean() },
-      { requiredKeys: ['found'] },
-    ),
-  }),
-  fc.record({ kind: some('watered' as const), payload: fc.constant({}) }),
-  fc.record({ kind: some('cleaned' as const), payload: fc.record({ scope: some('spot', 'full') }) }),
-  fc.record({
-    kind: some('weighed' as const),
-    payload: fc.record({ grams: fc.double({ min: 1, max: 3000, noNaN: true }) }),
-  }),
-  fc.record({
-    kind: some('measured' as const),
-    payload: fc.record({
-      part: some('length', 'headWidth'),
-      mm: fc.double({ min: 1, max: 900, noNaN: true }),
-    }),
-  }),
-  fc.record({
-    kind: some('ecdysis' as const),
-    payload: fc.record({
-      stage: some('dull', 'inBlue', 'clear', 'premolt', 'sealedIn', 'shed', 'molted', 'soft', 'hardened'),
-    }),
-  }),
-  fc.record({ kind: some('sighted' as const), payload: fc.record({ seen: fc.boolean() }) }),
-  fc.record({
-    kind: some('observed' as const),
-    payload: fc.record({ text: some('Odd', 'Well'), severity: some('info', 'watch', 'act') }),
-  }),
-  fc.record({ kind: some('noted' as const), payload: fc.record({ text: some('a', 'b') }) }),
-  fc.record({
-    kind: some('held' as const),
-    payload: fc.record({ hold: some('gravid', 'settling'), reason: some('So') }),
-  }),
-  fc.record({
-    kind: some('moved' as const),
-    payload: fc.record(
-      {
-        to: some(...BOXES),
-        expected: fc.integer({ min: 0, max: 30 }),
-        found: fc.integer({ min: 0, max: 30 }),
-        leaves: some('toClean', 'toHold'),
-      },
-      { requiredKeys: ['to'] },
-    ),
-  }),
-  fc.record({
-    kind: some('vacated' as const),
-    payload: fc.record({ enclosure: some(...BOXES), floor: some('cleaned', 'kept') }),
-  }),
-  fc.record({
-    kind: some('counted' as const),
-    payload: fc.record(
-      { count: fc.integer({ min: 0, max: 30 }), expected: fc.integer({ min: 0, max: 30 }) },
-      { requiredKeys: ['count'] },
-    ),
-  }),
-  fc.record({
-    kind: some('accounted' as const),
-    payload: fc.record({ found: fc.integer({ min: 0, max: 5 }), why: some('So') }),
-  }),
-  fc.record({ kind: some('floorHeld' as const), payload: fc.record({ at: some('Larder', 'Loft') }) }),
-  fc.record({
-    kind: some('condition' as const),
-    payload: fc.record({ score: some(1, 2.5, 3, 4.5) }),
-  }),
-  fc.record({ kind: some('released' as const), payload: fc.record({ hold: some('gravid', 'inBlue') }) }),
-)
+/** Somebody as it may be put on record. */
+export const NEWCOMER: Payload<'registered'> = {
+  name: 'Somebody',
+  sheet: 'testling',
+  stage: 'adult',
+  count: null,
+  sex: 'unknown',
+  hatchedOn: null,
+  barrier: null,
+  schools: {},
+}
+
+/** What a resident's entries say. */
+export function told(entries: readonly Entry[]): ResidentState {
+  return replay('resident', entries)
+}
 
 interface Step {
-  what: { kind: keyof typeof payloads; payload: unknown }
+  what: Pick<Fact, 'kind' | 'payload'>
   gapMinutes: number
   amend: 'no' | 'retract' | 'correct'
   target: number
 }
-
-const step: fc.Arbitrary<Step> = fc.record({
-  what: payload,
-  gapMinutes: fc.integer({ min: 0, max: 3000 }),
-  amend: fc.oneof(
-    { weight: 6, arbitrary: some('no' as const) },
-    { weight: 1, arbitrary: some('retract' as const, 'correct' as const) },
-  ),
-  target: fc.nat(50),
-})
 
 function amendment(stamp: object, target: Entry, { amend, what }: Step): Entry | null {
   if (amend === 'retract')
@@ -146,8 +88,7 @@ function amendment(stamp: object, target: Entry, { amend, what }: Step): Entry |
   return { ...stamp, kind: 'corrected', payload: { target: target.uid, to: what, why: 'So.' } } as Entry
 }
 
-/** Histories of one resident in the order of happening, take-backs and corrections among them. */
-export const history: fc.Arbitrary<Entry[]> = fc.array(step, { maxLength: 40 }).map((steps) => {
+function historyOf(steps: readonly Step[]): Entry[] {
   const entries: Entry[] = []
   let minutes = 0
   for (const [index, one] of steps.entries()) {
@@ -155,7 +96,7 @@ export const history: fc.Arbitrary<Entry[]> = fc.array(step, { maxLength: 40 }).
     const ms = FIRST_DAY * 86_400_000 + minutes * 60_000
     const stamp = {
       uid: uidOf(1_000_000 + index),
-      residentId: RESIDENT,
+      subject: SUBJECT,
       occurredAt: new Date(ms).toISOString(),
       day: Math.floor(ms / 86_400_000),
       author: KEEPERS[index % 2] ?? KEEPERS[0],
@@ -165,4 +106,29 @@ export const history: fc.Arbitrary<Entry[]> = fc.array(step, { maxLength: 40 }).
     entries.push(amended ?? ({ ...stamp, ...one.what } as Entry))
   }
   return entries
-})
+}
+
+/** What may be recorded of a kind. */
+export function saidOf(kind: FactKind): fc.Arbitrary<Pick<Fact, 'kind' | 'payload'>> {
+  return arbitraryOf(kindOf(kind).payload).map(
+    (payload) => ({ kind, payload }) as Pick<Fact, 'kind' | 'payload'>,
+  )
+}
+
+/** Histories of one subject of a family in the order of happening, made of every kind of fact the family
+ * has, take-backs and corrections among them. */
+export function historiesOf(family: FamilyName, maxLength = 40): fc.Arbitrary<Entry[]> {
+  const kinds = FACT_KINDS.filter((kind) => familyOf(kind) === family)
+  const step: fc.Arbitrary<Step> = fc.record({
+    what: fc.oneof(...kinds.map(saidOf)),
+    gapMinutes: fc.integer({ min: 0, max: 3000 }),
+    amend: fc.oneof(
+      { weight: 6, arbitrary: fc.constant('no' as const) },
+      { weight: 1, arbitrary: fc.constantFrom('retract' as const, 'correct' as const) },
+    ),
+    target: fc.nat(50),
+  })
+  return fc.array(step, { maxLength }).map(historyOf)
+}
+
+export const history = historiesOf('resident')

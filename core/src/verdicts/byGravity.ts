@@ -1,4 +1,4 @@
-import type { Severity } from '../entries/entry.ts'
+import type { Severity } from '../health/severity.ts'
 
 const RANK = { urgent: 0, act: 1, watch: 2, info: 3 } as const
 

@@ -1,4 +1,5 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { KeptFloor } from '../keptFloor/keptFloor.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
@@ -11,4 +12,5 @@ export interface Facts {
   state: ResidentState
   holds: readonly Hold[]
   weight: WeightLevel | null
+  floors: readonly KeptFloor[]
 }

@@ -1,42 +1,42 @@
-import { releasedFrom, floorRule } from '../heldFloor/floorTasks.ts'
-import type { Verdict } from './verdict.ts'
+import { floorRule } from '../keptFloor/floorTasks.ts'
+import { releasedFrom } from '../keptFloor/keptFloor.ts'
 import type { Facts } from './facts.ts'
+import type { Verdict } from './verdict.ts'
 
 function unaccounted({ state }: Facts): Verdict[] {
-  if (!state.unaccounted) return []
-  const { expected, found, by, day } = state.unaccounted
+  const { missing, shortfalls } = state.count
+  const [first] = shortfalls
+  if (missing === 0 || !first) return []
   return [
     {
       severity: 'act',
-      what: { code: 'unaccounted', missing: expected - found, expected, found, day },
-      because: [{ fact: 'count', expected, found, by, day }],
+      what: { code: 'unaccounted', missing, day: first.day },
+      because: shortfalls.map(({ expected, found, by, day }) => ({
+        fact: 'count',
+        expected,
+        found,
+        by,
+        day,
+      })),
     },
   ]
 }
 
-function vacated({ state }: Facts): Verdict[] {
-  return (state.vacated ?? []).map(({ enclosure, leaves, day, by }) => ({
-    severity: 'watch',
-    what: { code: 'vacated', enclosure, leaves, day },
-    because: [{ fact: 'left', by, day }],
-  }))
-}
-
-function floorsReady({ day, plan, state }: Facts): Verdict[] {
-  return (state.floors ?? [])
-    .filter((floor) => releasedFrom(floor, plan) <= day)
-    .map(({ uid, place, day: since, by }) => ({
+function floorsReady({ day, plan, floors }: Facts): Verdict[] {
+  const rule = floorRule(plan)
+  return floors
+    .filter((kept) => releasedFrom(kept, rule.days) <= day)
+    .map(({ lot, floor: { where, day: since, by } }) => ({
       severity: 'info',
-      what: { code: 'floorReady', floor: uid, place, since },
+      what: { code: 'floorReady', lot, where, since },
       because: [
-        { fact: 'floorHeld', day: since, by, place },
-        { rule: 'heldFloor', ...floorRule(plan) },
+        { fact: 'floorKept', day: since, by, where },
+        { rule: 'heldFloor', ...rule },
       ],
     }))
 }
 
-/** What stays on the walk until somebody closes it: who is missing after a count, a place left
- * behind, old floor that may go. */
+/** What stays on the walk until somebody closes it: who is missing after a count, old floor that may go. */
 export function matters(facts: Facts): Verdict[] {
-  return [...unaccounted(facts), ...vacated(facts), ...floorsReady(facts)]
+  return [...unaccounted(facts), ...floorsReady(facts)]
 }

@@ -1,6 +1,6 @@
 import { conditionAdvice } from '../condition/conditionAdvice.ts'
 import { stageReached } from '../stages/stageReached.ts'
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { About } from '../stages/stageReached.ts'
@@ -19,7 +19,7 @@ interface Facts {
 const SCORE_DAYS = 42
 
 function nextStage({ day, plan, state, about = {} }: Facts): Verdict[] {
-  const weight = weightLevel(state.weights, plan.weighing)
+  const weight = weightLevel(state.growth.weights, plan.weighing)
   const reached = plan.next && stageReached(day, plan, state, weight, about)
   if (!plan.next || !reached) return []
   const { stage, name } = plan.next
@@ -44,7 +44,7 @@ function isAnswered(since: number, { plan }: Facts): boolean {
 
 function condition(facts: Facts): Verdict[] {
   const { day, plan, state } = facts
-  const scored = state.condition
+  const scored = state.health.condition
   if (!scored || day - scored.day > SCORE_DAYS || isAnswered(scored.day, facts)) return []
   const propose = conditionAdvice(scored.score, plan)
   if (propose.length === 0) return []

@@ -1,5 +1,6 @@
 import type { HoldKind } from '../holds/holdKind.ts'
-import type { Severity, SkinLeft } from '../entries/entry.ts'
+import type { Severity } from '../health/severity.ts'
+import type { SkinLeft } from '../skin/skinState.ts'
 import type { DutyPatch } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 
@@ -11,9 +12,9 @@ export type VerdictWhat =
   | { code: 'suspectWeight'; grams: number; level: number; uid: string }
   | { code: 'observed'; text: string; uid: string }
   | { code: 'retainedSkin'; parts: SkinLeft[]; day: number | null }
-  | { code: 'unaccounted'; missing: number; expected: number; found: number; day: number }
-  | { code: 'vacated'; enclosure: string; leaves: 'toClean' | 'toHold'; day: number }
-  | { code: 'floorReady'; floor: string; place: string; since: number }
+  | { code: 'unaccounted'; missing: number; day: number }
+  | { code: 'vacated'; leaves: 'toClean' | 'toHold'; resident: string; day: number }
+  | { code: 'floorReady'; lot: string; where: string; since: number }
   | { code: 'stageReached'; stage: string; name: string }
   | { code: 'condition'; score: number; propose: DutyPatch[] }
 

@@ -1,14 +1,13 @@
 import { describe, expect, it } from 'vitest'
-import { replay } from '../fold/replay.ts'
-import { entryOn, FIRST_DAY } from '../testing/histories.ts'
+import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
 import { dutyOf, planOf } from '../testing/plans.ts'
 import { asPlanned } from '../walk/asPlanned.ts'
 import { residentDay } from '../walk/residentDay.ts'
 
 const arrived = entryOn(0, 'arrived', { enclosure: '00000000-0000-7000-8000-0000000000ff' }, { minute: 1 })
 
-function verdictsOn(day: number, entries: Parameters<typeof replay>[0], plan = planOf()) {
-  return residentDay({ day: FIRST_DAY + day, plan, state: replay([arrived, ...entries]) }).verdicts
+function verdictsOn(day: number, entries: Parameters<typeof told>[0], plan = planOf()) {
+  return residentDay({ day: FIRST_DAY + day, plan, state: told([arrived, ...entries]) }).verdicts
 }
 
 describe('not being seen', () => {
@@ -73,8 +72,8 @@ describe('a bowl that is looked at', () => {
       }),
     ],
   })
-  const seed = (day: number, entries: Parameters<typeof replay>[0]) => {
-    const { tasks } = residentDay({ day: FIRST_DAY + day, plan, state: replay([arrived, ...entries]) })
+  const seed = (day: number, entries: Parameters<typeof told>[0]) => {
+    const { tasks } = residentDay({ day: FIRST_DAY + day, plan, state: told([arrived, ...entries]) })
     const [task] = tasks
     if (!task) throw new Error('No task.')
     return task

@@ -1,4 +1,4 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
@@ -23,7 +23,7 @@ function overdueHold(hold: Hold, day: Day): Verdict {
 
 function refusing({ plan, state, holds }: Facts): Verdict[] {
   const verdicts: Verdict[] = []
-  for (const [duty, line] of Object.entries(state.feeds)) {
+  for (const [duty, line] of Object.entries(state.feeding.lines)) {
     if (line.refusals < plan.refusalsToWorry || !line.lastOffer) continue
     const explained = holds.find(({ suppresses }) => suppresses.includes('feed'))
     const { day, by } = line.lastOffer
@@ -42,8 +42,8 @@ function refusing({ plan, state, holds }: Facts): Verdict[] {
 }
 
 function fedTwice({ day, state }: Facts): Verdict[] {
-  const byDuty = new Map<string, ResidentState['fedToday']>()
-  for (const fed of state.fedToday) {
+  const byDuty = new Map<string, ResidentState['feeding']['today']>()
+  for (const fed of state.feeding.today) {
     if (fed.day === day) byDuty.set(fed.duty, [...(byDuty.get(fed.duty) ?? []), fed])
   }
   const verdicts: Verdict[] = []
@@ -61,14 +61,15 @@ function fedTwice({ day, state }: Facts): Verdict[] {
 function unseen({ day, plan, state, holds }: Facts): Verdict[] {
   const { unseenToWorry } = plan
   if (unseenToWorry === undefined || holds.some(({ suppresses }) => suppresses.includes('look'))) return []
-  const from = state.seenOn ?? state.arrivedOn
+  const { seenOn, searches } = state.sight
+  const from = seenOn ?? state.stay.arrivedOn
   if (from === null || day - from <= unseenToWorry) return []
   return [
     {
       severity: 'watch',
-      what: { code: 'unseen', days: day - from, searches: state.searches },
+      what: { code: 'unseen', days: day - from, searches },
       because: [
-        { fact: 'seen', day: state.seenOn, searches: state.searches },
+        { fact: 'seen', day: seenOn, searches },
         { rule: 'unseen', days: unseenToWorry },
       ],
     },
@@ -76,7 +77,7 @@ function unseen({ day, plan, state, holds }: Facts): Verdict[] {
 }
 
 function suspectWeight({ state, weight }: Facts): Verdict[] {
-  const last = state.weights.at(-1)
+  const last = state.growth.weights.at(-1)
   if (!weight || !last || !weight.suspects.includes(last.uid)) return []
   return [
     {
@@ -96,7 +97,7 @@ function suspectWeight({ state, weight }: Facts): Verdict[] {
 }
 
 function observations({ day, state }: Facts): Verdict[] {
-  return state.observations
+  return state.health.observations
     .filter((seen) => day - seen.day < OBSERVATION_DAYS[seen.severity])
     .map(({ severity, text, uid, by, day: on }) => ({
       severity,
@@ -106,13 +107,14 @@ function observations({ day, state }: Facts): Verdict[] {
 }
 
 function retainedSkin({ day, state }: Facts): Verdict[] {
-  if (state.retained.length === 0) return []
-  const shedOn = state.sheds.at(-1) ?? null
+  const { retained, sheds } = state.skin
+  if (retained.length === 0) return []
+  const shedOn = sheds.at(-1) ?? null
   const old = shedOn !== null && day - shedOn > RETAINED_DAYS_TO_ACT
   return [
     {
       severity: old ? 'act' : 'watch',
-      what: { code: 'retainedSkin', parts: state.retained, day: shedOn },
+      what: { code: 'retainedSkin', parts: retained, day: shedOn },
       because: shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn }],
     },
   ]

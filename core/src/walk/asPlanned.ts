@@ -1,5 +1,6 @@
-import type { Draft, FeedOutcome } from '../entries/entry.ts'
-import { floorOf } from '../heldFloor/floorTasks.ts'
+import type { Draft } from '../entries/entry.ts'
+import type { FeedOutcome } from '../feeding/feedingState.ts'
+import { lotOf } from '../keptFloor/floorTasks.ts'
 import type { Offering, Task } from './task.ts'
 
 /** What one touch can say: everything whose outcome needs no number. */
@@ -18,7 +19,7 @@ function grams([low, high]: readonly [number, number]): number {
 
 /** The offer of a planned meal with its outcome. */
 export function fedDraft(
-  residentId: string,
+  subject: string,
   task: Task,
   offering: Offering,
   outcome: FeedOutcome,
@@ -26,7 +27,7 @@ export function fedDraft(
 ): Draft {
   const { item, size, count, supplements } = offering
   return {
-    residentId,
+    subject,
     kind: 'fed',
     payload: {
       duty: task.duty.id,
@@ -41,35 +42,36 @@ export function fedDraft(
   }
 }
 
-/** The entry that says a task was done as planned. Null where a number or a food is needed first. */
-export function asPlanned(residentId: string, task: Task): Draft | null {
+/** The entry that says a task of a resident was done as planned: about the resident, or the lot the task
+ * is about. Null where a number or a food is needed first. */
+export function asPlanned(subject: string, task: Task): Draft | null {
   const duty = task.duty.id
   switch (task.duty.does) {
     case 'feed': {
       if (task.duty.cadence.type === 'whenEmpty') {
         // Looking was the plan, and there was still some; a bowl known to be empty was to be filled.
         const found = task.emptySince === undefined ? 'leftovers' : 'empty'
-        return { residentId, kind: 'bowl', payload: { duty, found, refilled: found === 'empty' } }
+        return { subject, kind: 'bowl', payload: { duty, found, refilled: found === 'empty' } }
       }
-      return task.offering ? fedDraft(residentId, task, task.offering, 'taken') : null
+      return task.offering ? fedDraft(subject, task, task.offering, 'taken') : null
     }
     case 'water': {
       const { litres } = task.duty
-      return { residentId, kind: 'watered', payload: { duty, ...(litres !== undefined && { litres }) } }
+      return { subject, kind: 'watered', payload: { duty, ...(litres !== undefined && { litres }) } }
     }
     case 'clean':
-      return { residentId, kind: 'cleaned', payload: { duty, scope: duty === 'fullClean' ? 'full' : 'spot' } }
+      return { subject, kind: 'cleaned', payload: { duty, scope: duty === 'fullClean' ? 'full' : 'spot' } }
     case 'look':
-      return { residentId, kind: 'sighted', payload: { duty, seen: true } }
+      return { subject, kind: 'sighted', payload: { duty, seen: true } }
     case 'dampen': {
       const { litres } = task.duty
-      return { residentId, kind: 'moistened', payload: { duty, ...(litres !== undefined && { litres }) } }
+      return { subject, kind: 'dampened', payload: { duty, ...(litres !== undefined && { litres }) } }
     }
     case 'check': {
-      const floor = floorOf(task.duty)
-      return floor === null
-        ? { residentId, kind: 'checked', payload: { duty } }
-        : { residentId, kind: 'floorChecked', payload: { floor, found: 'nothing' } }
+      const lot = lotOf(task.duty)
+      return lot === null
+        ? { subject, kind: 'checked', payload: { duty } }
+        : { subject: lot, kind: 'floorChecked', payload: { found: 'nothing' } }
     }
     case 'weigh':
     case 'measure':

@@ -3,12 +3,17 @@ import { dueness } from '../cadence/dueness.ts'
 import { mealAmount } from '../feeding/mealAmount.ts'
 import { nextFood } from '../feeding/nextFood.ts'
 import { supplementsDue } from '../feeding/supplementsDue.ts'
-import type { FeedLine, ResidentState } from '../fold/residentState.ts'
+import { FULL_CLEAN } from '../cleaning/cleaned.ts'
+import type { FeedLine } from '../feeding/feedingState.ts'
+import { lastMealIn } from '../feeding/feedingState.ts'
+import type { Mark } from '../subjects/mark.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
-import { floorTasks } from '../heldFloor/floorTasks.ts'
+import { floorTasks } from '../keptFloor/floorTasks.ts'
+import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { Duty } from '../plan/duty.ts'
 import { isBefore } from '../plan/setupDuties.ts'
 import type { Plan } from '../plan/plan.ts'
@@ -37,30 +42,44 @@ interface Today {
   weight: WeightLevel | null
 }
 
-function eventDay(event: string, state: ResidentState): Day | null {
+function latestOf(days: readonly (Day | undefined)[]): Day | null {
+  return days.reduce<Day | null>(
+    (latest, day) => (day === undefined || (latest ?? day) > day ? latest : day),
+    null,
+  )
+}
+
+type Event = Extract<Duty['cadence'], { type: 'after' }>['event']
+
+function eventDay(event: Event, state: ResidentState): Day | null {
   switch (event) {
     case 'arrived':
-      return state.arrivedOn
+      return state.stay.arrivedOn
     case 'moved':
-      return state.place?.since ?? null
+      return state.stay.place?.since ?? null
     case 'shed':
-      return state.sheds.at(-1) ?? null
-    default:
-      return Object.values(state.feeds).reduce<Day | null>((latest, { lastMeal }) => {
-        return lastMeal && (latest === null || lastMeal.day > latest) ? lastMeal.day : latest
-      }, null)
+      return state.skin.sheds.at(-1) ?? null
+    case 'meal':
+      return latestOf(Object.values(state.feeding.lines).map((line) => lastMealIn(line)?.day))
   }
 }
 
 function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
-  const looked = state.done[`${duty.id}:bowl`]?.day
-  const filled = state.done[duty.id]?.day
-  if (looked === undefined) return filled ?? null
-  return filled === undefined ? looked : Math.max(looked, filled)
+  return latestOf([state.done[`${duty.id}:bowl`]?.day, state.done[duty.id]?.day])
+}
+
+/** A full clean does what every lesser clean does. */
+function lastCleaned(duty: Duty, state: ResidentState): Mark | undefined {
+  const [spot, full] = [state.done[duty.id], state.done[FULL_CLEAN]]
+  return spot && full ? (spot.at < full.at ? full : spot) : (spot ?? full)
+}
+
+function markFor(duty: Duty, state: ResidentState): Mark | undefined {
+  return duty.does === 'clean' ? lastCleaned(duty, state) : state.done[duty.id]
 }
 
 function emptySince(duty: Duty, state: ResidentState): Day | null {
-  const bowl = state.bowls[duty.id]
+  const bowl = state.feeding.bowls[duty.id]
   return bowl?.found === 'empty' && !bowl.refilled ? bowl.day : null
 }
 
@@ -71,13 +90,13 @@ function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
 
 function lastDone(duty: Duty, state: ResidentState): Day | null {
   if (duty.cadence.type === 'whenEmpty') return lastLookAtBowl(duty, state)
-  if (duty.does === 'feed') return state.feeds[duty.id]?.lastMeal?.day ?? null
-  return state.done[duty.id]?.day ?? null
+  if (duty.does === 'feed') return lastMealIn(state.feeding.lines[duty.id])?.day ?? null
+  return markFor(duty, state)?.day ?? null
 }
 
 function factsOf(duty: Duty, { day, state }: Today): DuenessFacts {
-  const facts: DuenessFacts = { day, lastDone: lastDone(duty, state), since: state.arrivedOn ?? day }
-  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, state.feeds[duty.id])
+  const facts: DuenessFacts = { day, lastDone: lastDone(duty, state), since: state.stay.arrivedOn ?? day }
+  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, state.feeding.lines[duty.id])
   if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
   if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
   return facts
@@ -85,8 +104,8 @@ function factsOf(duty: Duty, { day, state }: Today): DuenessFacts {
 
 function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reason[] {
   const because: Reason[] = []
-  const line = duty.does === 'feed' ? state.feeds[duty.id] : undefined
-  const mark = line ? line.lastMeal : state.done[duty.id]
+  const line = duty.does === 'feed' ? state.feeding.lines[duty.id] : undefined
+  const mark = line ? lastMealIn(line) : markFor(duty, state)
   if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
   else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
   const offer = line?.lastOffer
@@ -108,7 +127,7 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reaso
       ...(offer.why !== undefined && { why: offer.why }),
     })
   }
-  const bowl = state.bowls[duty.id]
+  const bowl = state.feeding.bowls[duty.id]
   if (duty.cadence.type === 'whenEmpty' && bowl) {
     because.push({ fact: 'bowl', day: bowl.day, found: bowl.found })
   }
@@ -131,7 +150,7 @@ function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | 
   const { food, because } = choice
   const due = supplementsDue(duty.supplements ?? [], state, day)
   const amount = duty.amount
-    ? mealAmount(duty.amount, food.sizes, state, state.feeds[duty.id], weight)
+    ? mealAmount(duty.amount, food.sizes, state.growth, state.feeding.lines[duty.id], weight)
     : { because: [] }
   return {
     ...amount,
@@ -148,10 +167,10 @@ function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | 
 function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
   if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
   const looked = duty.cadence.type === 'whenEmpty' ? state.done[`${duty.id}:bowl`] : undefined
-  const mark = [state.done[duty.id], looked].find((candidate) => candidate?.day === day)
+  const mark = [markFor(duty, state), looked].find((candidate) => candidate?.day === day)
   if (!mark) return undefined
   const { at, by, uid } = mark
-  const offer = state.feeds[duty.id]?.lastOffer
+  const offer = state.feeding.lines[duty.id]?.lastOffer
   return { at, by, uid, ...(offer?.uid === uid && { outcome: offer.outcome }) }
 }
 
@@ -216,6 +235,8 @@ function taskOf(duty: Duty, today: Today): Task {
 
 export interface ResidentDayInput {
   day: Day
+  /** Old floors of this resident that are still kept. */
+  floors?: readonly KeptFloor[]
   /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
   minute?: number
   plan: Plan
@@ -223,18 +244,18 @@ export interface ResidentDayInput {
 }
 
 /** Before it comes only the place is made ready; afterwards that is behind it. */
-function isComing({ expectedOn, arrivedOn }: ResidentState): boolean {
-  return expectedOn !== undefined && arrivedOn === null
+export function isComing({ stay: { expectedOn, arrivedOn } }: Pick<ResidentState, 'stay'>): boolean {
+  return expectedOn !== null && arrivedOn === null
 }
 
 /** What one resident needs on a day, what is held and why, and what its record says is wrong. */
-export function residentDay({ day, minute, plan, state }: ResidentDayInput): ResidentDay {
-  const weight = weightLevel(state.weights, plan.weighing)
+export function residentDay({ day, minute, plan, state, floors = [] }: ResidentDayInput): ResidentDay {
+  const weight = weightLevel(state.growth.weights, plan.weighing)
   const coming = isComing(state)
   const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, state, holds, weight }
   const tasks: Task[] = []
   for (const duty of plan.duties) if (isBefore(duty) === coming) tasks.push(taskOf(duty, today))
-  if (state.floors) tasks.push(...floorTasks(state, plan, day))
-  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight }), weight }
+  tasks.push(...floorTasks(floors, plan, day))
+  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors }), weight }
 }

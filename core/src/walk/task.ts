@@ -1,4 +1,4 @@
-import type { FeedOutcome } from '../entries/entry.ts'
+import type { FeedOutcome } from '../feeding/feedingState.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Duty } from '../plan/duty.ts'
 import type { MealAmount } from '../feeding/mealAmount.ts'
@@ -20,6 +20,8 @@ export interface Task {
   dueOn: Day | null
   daysOver: number
   lateness: number
+  /** Of a look into old floor: where it is kept. */
+  keptAt?: string
   /** The hold that stops it, when held. */
   hold?: HoldKind
   /** The bowl was found empty on this day and waits to be filled. */

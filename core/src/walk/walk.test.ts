@@ -1,8 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { replay } from '../fold/replay.ts'
 import type { Plan } from '../plan/plan.ts'
-import { entryOn, FIRST_DAY, history, KEEPERS } from '../testing/histories.ts'
+import { entryOn, FIRST_DAY, history, KEEPERS, told } from '../testing/histories.ts'
 import { CRICKETS, dutyOf, planOf } from '../testing/plans.ts'
 import { asPlanned } from './asPlanned.ts'
 import type { Place } from './place.ts'
@@ -11,10 +10,10 @@ import { walk } from './walk.ts'
 
 const home = '00000000-0000-7000-8000-0000000000ff'
 const arrived = entryOn(0, 'arrived', { enclosure: home }, { minute: 1 })
-type Entries = Parameters<typeof replay>[0]
+type Entries = Parameters<typeof told>[0]
 
 function on(day: number, entries: Entries, plan: Plan = planOf(), minute?: number) {
-  const at = { day: FIRST_DAY + day, plan, state: replay([arrived, ...entries]) }
+  const at = { day: FIRST_DAY + day, plan, state: told([arrived, ...entries]) }
   const { tasks, holds, verdicts } = residentDay(minute === undefined ? at : { ...at, minute })
   const task = (id: string) => tasks.find(({ duty }) => duty.id === id)
   return { task, holds, verdicts, tasks }
@@ -174,7 +173,7 @@ describe('as planned', () => {
         const after = residentDay({
           day: FIRST_DAY + day,
           plan: planOf(),
-          state: replay([arrived, ...entries, ...later]),
+          state: told([arrived, ...entries, ...later]),
         })
         const left = after.tasks.filter(({ status }) => status === 'due' || status === 'late')
         expect(left.every(({ duty, nothingToOffer }) => duty.does === 'weigh' || nothingToOffer)).toBe(true)
@@ -200,7 +199,7 @@ describe('the walk', () => {
     column,
     barrier,
   })
-  const at = (id: string, where: Place) => ({ id, plan: planOf(), state: replay([arrived]), place: where })
+  const at = (id: string, where: Place) => ({ id, plan: planOf(), state: told([arrived]), place: where })
 
   it('goes up the barriers and never back, then room, bay, shelf and slot; a room met again is a new stop', () => {
     const residents = [
@@ -259,7 +258,7 @@ describe('the walk', () => {
       walk({
         day: FIRST_DAY + day,
         residents: [
-          { id: 'a', plan: planOf(), state: replay([arrived, fed(0)]), place: place('r', 1, '1', 0, 0) },
+          { id: 'a', plan: planOf(), state: told([arrived, fed(0)]), place: place('r', 1, '1', 0, 0) },
         ],
       }).prep.ahead
     expect(ahead(5)).toEqual([])

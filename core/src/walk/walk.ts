@@ -1,8 +1,10 @@
-import type { ResidentState } from '../fold/residentState.ts'
+import type { KeptFloor } from '../keptFloor/keptFloor.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Day } from '../time/day.ts'
 import type { Barrier, Place } from './place.ts'
 import type { Prep } from './prep.ts'
+import { comparePlaced } from './order.ts'
 import { prepFor } from './prep.ts'
 import type { ResidentDay } from './residentDay.ts'
 import { residentDay } from './residentDay.ts'
@@ -12,6 +14,8 @@ export interface WalkResident {
   plan: Plan
   state: ResidentState
   place: Place
+  /** Old floors of it that are still kept. */
+  floors?: readonly KeptFloor[]
 }
 
 export interface WalkInput {
@@ -39,24 +43,6 @@ export interface Walk {
   prep: Prep
 }
 
-/** Barrier first, so that nobody walks back down; then the room's order, the bay, the slot. */
-export function compareVisits(a: Visit, b: Visit): number {
-  return (
-    a.place.barrier - b.place.barrier ||
-    a.place.roomOrder - b.place.roomOrder ||
-    compareText(a.place.room, b.place.room) ||
-    a.place.bayOrder - b.place.bayOrder ||
-    compareText(a.place.bay, b.place.bay) ||
-    a.place.row - b.place.row ||
-    a.place.column - b.place.column ||
-    compareText(a.resident, b.resident)
-  )
-}
-
-function compareText(a: string, b: string): number {
-  return a < b ? -1 : a > b ? 1 : 0
-}
-
 /** Visits already in walking order, gathered into stops: a room met again at a higher barrier
  * is a new stop. */
 export function stopsOf(visits: readonly Visit[]): Stop[] {
@@ -74,11 +60,11 @@ export function stopsOf(visits: readonly Visit[]): Stop[] {
 /** The round of a day: every resident's duties with their reasons, in the order to walk,
  * and what to prepare. Computed from plans and folds; nothing of it is stored. */
 export function walk({ day, minute, residents }: WalkInput): Walk {
-  const visits = residents.map(({ id, place, plan, state }): Visit => ({
+  const visits = residents.map(({ id, place, plan, state, floors = [] }): Visit => ({
     resident: id,
     place,
-    ...residentDay({ day, plan, state, ...(minute !== undefined && { minute }) }),
+    ...residentDay({ day, plan, state, floors, ...(minute !== undefined && { minute }) }),
   }))
-  visits.sort(compareVisits)
+  visits.sort(comparePlaced)
   return { stops: stopsOf(visits), prep: prepFor(day, visits) }
 }

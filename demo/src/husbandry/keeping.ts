@@ -1,5 +1,14 @@
-import type { Draft, Entry, EntryKind, Plan, ResidentState, Task } from '@kobrin/core'
-import { advance, asPlanned, emptyState, fedDraft, replay, residentDay } from '@kobrin/core'
+import type { Draft, Entry, EntryKind, LotState, Plan, ResidentState, Task } from '@kobrin/core'
+import {
+  advance,
+  asPlanned,
+  emptyState,
+  fedDraft,
+  keptFloor,
+  lastMealIn,
+  replay,
+  residentDay,
+} from '@kobrin/core'
 import type { Chance } from '../chance.ts'
 import type { Animal } from './animal.ts'
 import { eats, liveADay, losesSkin, onTheBalance } from './animal.ts'
@@ -9,6 +18,8 @@ export interface Kept {
   plan: Plan
   animal: Animal
   state: ResidentState
+  /** Old floors of it that were put aside. */
+  lots: Map<string, LotState>
   history: Entry[]
   /** First day on record. */
   since: number
@@ -31,7 +42,7 @@ export interface KeeperDay {
 }
 
 export function newKept(residentId: string, plan: Plan, animal: Animal, since: number): Kept {
-  return { residentId, plan, animal, since, state: emptyState(), history: [] }
+  return { residentId, plan, animal, since, state: emptyState('resident'), lots: new Map(), history: [] }
 }
 
 /** Appends what a keeper would have entered. Moments beyond `until` have not happened. */
@@ -52,9 +63,21 @@ export function record(
     author: today.may(author, draft.kind) ? author : today.evening,
   }
   kept.history.push(entry)
-  const next = advance(kept.state, entry)
-  kept.state = next === 'replay' ? replay(kept.history) : next
+  fold(kept, entry)
   return entry.uid
+}
+
+/** What is believed of whatever the entry is about: the resident, or a floor of it that is kept. */
+function fold(kept: Kept, entry: Entry): void {
+  const { subject } = entry
+  const told = () => kept.history.filter((one) => one.subject === subject)
+  if (subject === kept.residentId) {
+    const next = advance(kept.state, entry)
+    kept.state = next === 'replay' ? replay('resident', told()) : next
+  } else {
+    const next = advance(kept.lots.get(subject) ?? emptyState('lot'), entry)
+    kept.lots.set(subject, next === 'replay' ? replay('lot', told()) : next)
+  }
 }
 
 /** Keepers skip a little, more at weekends, and never the daily water. */
@@ -71,11 +94,11 @@ function weighing(kept: Kept, today: KeeperDay, author: string, ms: number): voi
   const grams = onTheBalance(animal, chance)
   const slip = chance.happens(0.006)
   const typed = slip ? Math.round(grams * (chance.happens(0.5) ? 10 : 0.1) * 10) / 10 : grams
-  const draft: Draft = { residentId: kept.residentId, kind: 'weighed', payload: { grams: typed } }
+  const draft: Draft = { subject: kept.residentId, kind: 'weighed', payload: { grams: typed } }
   const uid = record(kept, draft, author, ms, today)
   if (slip && uid && chance.happens(0.8)) {
     const correction: Draft = {
-      residentId: kept.residentId,
+      subject: kept.residentId,
       kind: 'corrected',
       payload: { target: uid, to: { kind: 'weighed', payload: { grams } }, why: 'The decimal slipped.' },
     }
@@ -102,7 +125,7 @@ function leftovers(kept: Kept, task: Task, today: KeeperDay, author: string, ms:
   if (task.duty.amount?.by !== 'portion' || !today.chance.happens(0.18)) return
   const cleared = today.chance.happens(0.6)
   const draft: Draft = {
-    residentId: kept.residentId,
+    subject: kept.residentId,
     kind: 'bowl',
     payload: cleared
       ? { duty: task.duty.id, found: 'empty' }
@@ -133,7 +156,7 @@ function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void 
     return feeding(kept, task, today, author, ms + 1_000)
   }
   if (does === 'look' && !today.chance.happens(kept.animal.biology.seen)) {
-    const draft: Draft = { residentId: kept.residentId, kind: 'sighted', payload: { seen: false } }
+    const draft: Draft = { subject: kept.residentId, kind: 'sighted', payload: { seen: false } }
     record(kept, draft, author, ms, today)
     return
   }
@@ -143,18 +166,12 @@ function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void 
 
 /** What keepers notice of the skin, a day or two late as they do. */
 function noticeSkin(kept: Kept, today: KeeperDay): void {
-  const { animal, state, residentId } = kept
+  const { animal, state, residentId: subject } = kept
   const { skin } = animal.biology
   const { day, chance } = today
   if (!skin || animal.skinDay === null || animal.signsFrom === null) return
   const say = (payload: Extract<Draft, { kind: 'ecdysis' }>['payload']) =>
-    record(
-      kept,
-      { residentId, kind: 'ecdysis', payload },
-      today.author,
-      today.at(today.minute) + 50_000,
-      today,
-    )
+    record(kept, { subject, kind: 'ecdysis', payload }, today.author, today.at(today.minute) + 50_000, today)
   if (day >= animal.skinDay) {
     const whole = chance.happens(0.9)
     const retained =
@@ -163,13 +180,13 @@ function noticeSkin(kept: Kept, today: KeeperDay): void {
     losesSkin(animal, chance)
     return
   }
-  if (state.ecdysis?.stage === 'soft') {
+  if (state.skin.sign?.stage === 'soft') {
     const hardens = skin.hardens ?? 0
-    if (day - state.ecdysis.since >= hardens && chance.happens(0.5)) say({ stage: 'hardened' })
+    if (day - state.skin.sign.since >= hardens && chance.happens(0.5)) say({ stage: 'hardened' })
     return
   }
-  if (day < animal.signsFrom || state.ecdysis) {
-    const closing = state.ecdysis?.stage === 'premolt' && day - state.ecdysis.since >= 4
+  if (day < animal.signsFrom || state.skin.sign) {
+    const closing = state.skin.sign?.stage === 'premolt' && day - state.skin.sign.since >= 4
     if (closing && skin.sealsIn && chance.happens(skin.sealsIn / 10)) say({ stage: 'sealedIn' })
     return
   }
@@ -181,10 +198,10 @@ function measure(kept: Kept, today: KeeperDay): void {
   const { parts } = kept.animal.biology
   if (!parts) return
   for (const [part, mm] of Object.entries(parts)) {
-    const known = kept.state.sizes[part]
+    const known = kept.state.growth.sizes[part]
     if (known && today.day - known.day < 120) continue
     const draft = {
-      residentId: kept.residentId,
+      subject: kept.residentId,
       kind: 'measured',
       payload: { part, mm: Math.round(mm * today.chance.normal(1, 0.04) * 10) / 10 },
     } as Draft
@@ -194,7 +211,8 @@ function measure(kept: Kept, today: KeeperDay): void {
 
 /** One day of one resident: it lives, and its keepers walk by. */
 export function keepADay(kept: Kept, today: KeeperDay): void {
-  const { tasks } = residentDay({ day: today.day, plan: kept.plan, state: kept.state })
+  const floors = [...kept.lots].flatMap(([lot, state]) => keptFloor(lot, state) ?? [])
+  const { tasks } = residentDay({ day: today.day, plan: kept.plan, state: kept.state, floors })
   // In the order of the clock: the round first, what waits for its hour after it.
   const todo = tasks
     .filter(({ status }) => status === 'due' || status === 'late')
@@ -208,14 +226,14 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
   let order = 0
   for (const task of todo) {
     // What was just noticed may hold the rest.
-    if (kept.state.ecdysis && task.duty.does !== 'water' && task.duty.does !== 'look') continue
+    if (kept.state.skin.sign && task.duty.does !== 'water' && task.duty.does !== 'look') continue
     if (!getsDone(task, today)) continue
     perform(kept, task, today, order)
     order += 1
   }
   const lastMeal = Math.max(
     kept.since,
-    ...Object.values(kept.state.feeds).map(({ lastMeal: meal }) => meal?.day ?? 0),
+    ...Object.values(kept.state.feeding.lines).map((line) => lastMealIn(line)?.day ?? 0),
   )
   liveADay(kept.animal, today.day - lastMeal < 25, today.chance)
 }

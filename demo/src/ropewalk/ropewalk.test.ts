@@ -1,51 +1,50 @@
-import type { SiteSeed } from '@kobrin/contract'
-import { may, mayRecord, PostedEntry } from '@kobrin/contract'
-import type { Entry, Visit } from '@kobrin/core'
-import { civil, isPlan, replay, resolvePlan, walk } from '@kobrin/core'
+import { may } from '@kobrin/contract'
+import type { Entry, PlanRows, Visit } from '@kobrin/core'
+import {
+  civil,
+  founds,
+  isAmendment,
+  isPlanTold,
+  mayRecord,
+  placeIn,
+  planOf,
+  PostedEntry,
+  replay,
+  walk,
+} from '@kobrin/core'
 import { readLibrary } from '@kobrin/server'
 import { beforeAll, describe, expect, it } from 'vitest'
+import type { House } from './ropewalk.ts'
 import { ROPEWALK_ZONE, ropewalk } from './ropewalk.ts'
 
 const sheets = readLibrary()
 const NOW = Date.parse('2026-05-12T11:30:00.000Z')
 const { day: TODAY, minute: MINUTE } = civil(NOW, ROPEWALK_ZONE)
 
-let site: SiteSeed
+let site: House
 let visits: Visit[]
 
-function today(told: SiteSeed): Visit[] {
+function byId<T extends { id: string }>(list: readonly T[]): Map<string, T> {
+  return new Map(list.map((one) => [one.id, one]))
+}
+
+function today(told: House): Visit[] {
   const histories = new Map<string, Entry[]>(told.residents.map(({ id }) => [id, []]))
-  for (const entry of told.entries) histories.get(entry.residentId)?.push(entry)
-  const bays = new Map(told.bays.map((bay) => [bay.id, bay]))
-  const rooms = new Map(told.rooms.map((room) => [room.id, room]))
-  const boxes = new Map(told.enclosures.map((box) => [box.id, box]))
-  const residents = told.residents.map((resident) => {
-    const state = replay(histories.get(resident.id) ?? [])
-    const sheet = sheets.find(({ id }) => id === resident.sheet)
-    const box = boxes.get(state.place?.enclosure ?? '')
-    const bay = bays.get(box?.bayId ?? '')
-    const room = rooms.get(bay?.roomId ?? '')
-    if (!sheet || !box || !bay || !room) throw new Error(`${resident.name} has no place.`)
-    const plan = resolvePlan(sheet, {
-      stage: resident.stage,
-      day: TODAY,
-      residentOverrides: told.overrides
-        .filter(({ target }) => target === resident.id)
-        .map(({ change }) => change),
-    })
-    if (!isPlan(plan)) throw new Error(`${resident.name} has no plan.`)
-    const { row, column } = box
-    const barrier = resident.barrier ?? bay.barrier ?? room.barrier
-    const place = {
-      room: room.name,
-      roomOrder: room.order,
-      bay: bay.name,
-      bayOrder: bay.order,
-      row,
-      column,
-      barrier,
-    }
-    return { id: resident.id, plan, state, place }
+  for (const entry of told.entries) histories.get(entry.subject)?.push(entry)
+  const building = { rooms: byId(told.rooms), bays: byId(told.bays), enclosures: byId(told.enclosures) }
+  const rows: PlanRows = {
+    sheets: byId(sheets),
+    schools: told.schools,
+    overrides: new Map(told.overrides.map(({ target, change }) => [target, [change]])),
+  }
+  const residents = told.residents.map(({ id }) => {
+    const state = replay('resident', histories.get(id) ?? [])
+    const { register, stay } = state
+    const place = register && placeIn(building, stay.place?.enclosure, register.barrier)
+    const plan = register && planOf(rows, { id, register }, TODAY)
+    if (!place || !plan || !isPlanTold(plan))
+      throw new Error(`${register?.name ?? id} has no place or no plan.`)
+    return { id, plan, state, place }
   })
   return walk({ day: TODAY, minute: MINUTE, residents }).stops.flatMap((stop) => stop.visits)
 }
@@ -77,16 +76,17 @@ describe('the Ropewalk', () => {
   })
 
   it('has no entry from the future, from before its resident came, or by somebody who may not', () => {
-    const arrivedOn = new Map<string, string>()
+    const begunAt = new Map<string, string>()
     const roles = new Map(site.people.map(({ id, role }) => [id, role]))
-    for (const { residentId, occurredAt, author, kind } of site.entries) {
-      if (kind === 'arrived') arrivedOn.set(residentId, occurredAt)
+    for (const entry of site.entries) {
+      const { subject, occurredAt, author, kind } = entry
+      if (!isAmendment(entry) && founds(entry)) begunAt.set(subject, occurredAt)
       const role = roles.get(author)
       if (occurredAt > new Date(NOW).toISOString()) throw new Error(`${kind} at ${occurredAt}`)
-      if (occurredAt < (arrivedOn.get(residentId) ?? 'z')) throw new Error(`${kind} before arriving`)
+      if (occurredAt < (begunAt.get(subject) ?? 'z')) throw new Error(`${kind} before the beginning`)
       if (!role || !may(role, 'writeEntries') || !mayRecord(role, kind)) throw new Error(`${kind} by ${role}`)
     }
-    expect(arrivedOn.size).toBe(site.residents.length)
+    expect(site.residents.every(({ id }) => begunAt.has(id))).toBe(true)
   })
 
   it('says nothing that the server would not take', () => {

@@ -1,7 +1,7 @@
 import type { SeedPerson, SiteSeed } from '@kobrin/contract'
 import type { Override, Sheet } from '@kobrin/core'
-import { mayRecord } from '@kobrin/contract'
-import { civil } from '@kobrin/core'
+import { civil, mayRecord } from '@kobrin/core'
+import type { HouseResident } from '../resident.ts'
 import { createChance } from '../chance.ts'
 import { live } from '../live.ts'
 import { settle } from '../settle.ts'
@@ -12,6 +12,11 @@ import { movesOf, storiesOf, tellStories } from './stories.ts'
 
 export const ROPEWALK_ZONE = 'Europe/London'
 
+/** A made-up house with those who live in it, as they were put on record. */
+export interface House extends SiteSeed {
+  residents: HouseResident[]
+}
+
 export interface RopewalkOptions {
   sheets: readonly Sheet[]
   nowMs: number
@@ -21,7 +26,7 @@ export interface RopewalkOptions {
 }
 
 /** The Ropewalk with its history up to now. The same seed and moment make the same site. */
-export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOptions): SiteSeed {
+export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOptions): House {
   const chance = createChance(seed)
   const { day: today } = civil(nowMs, ROPEWALK_ZONE)
   const start = { day: today - days, ms: nowMs - days * 86_400_000, today }
@@ -43,7 +48,10 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     ),
     evening: ['tomas', 'kelechi', 'priya'].map((login) => idOf[login] ?? ''),
   }
-  const stories = new Map([...storiesOf(settled.residents, today, idOf), ...moves])
+  const stories = new Map([
+    ...storiesOf(settled.residents, today, idOf, () => chance.uid(start.ms)),
+    ...moves,
+  ])
   const entries = live({
     residents: settled.residents,
     homes: new Map([...homes, ...formerHomes]),
@@ -71,7 +79,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
 }
 
 function signedChanges(
-  residents: SiteSeed['residents'],
+  residents: readonly HouseResident[],
   idOf: Readonly<Record<string, string>>,
   today: number,
 ): { target: string; change: Override }[] {

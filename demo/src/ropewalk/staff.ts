@@ -1,4 +1,4 @@
-import type { Role } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
 
 export interface StaffPlan {
   login: string

@@ -1,4 +1,5 @@
-import type { SeedResident, SiteSeed } from '@kobrin/contract'
+import type { SiteSeed } from '@kobrin/contract'
+import type { HouseResident } from '../resident.ts'
 import type { Draft } from '@kobrin/core'
 import type { KeeperDay, Kept } from '../husbandry/keeping.ts'
 import { record } from '../husbandry/keeping.ts'
@@ -7,7 +8,9 @@ import { record } from '../husbandry/keeping.ts'
 interface Beat {
   daysAgo: number
   who: string
-  say: Omit<Draft, 'residentId'>
+  say: Pick<Draft, 'kind' | 'payload'>
+  /** What it is about, where that is not the resident itself. */
+  subject?: string
   /** Minutes after the resident's turn on the round. */
   after?: number
 }
@@ -31,7 +34,7 @@ function observed(
 
 function held(daysAgo: number, who: string, hold: string, reason: string, until?: number): Beat {
   const payload = { hold, reason, ...(until !== undefined && { until }) }
-  return { daysAgo, who, say: { kind: 'held', payload } as Omit<Draft, 'residentId'> }
+  return { daysAgo, who, say: { kind: 'held', payload } as Beat['say'] }
 }
 
 function scored(daysAgo: number, who: string, score: number): Beat {
@@ -40,14 +43,19 @@ function scored(daysAgo: number, who: string, score: number): Beat {
 
 /** A handful of matters that a real house has on any day: a rescue brought in thin, mites that came
  * with one untreated handful of leaves, a course at the vet's word, winter rest, a gravid snake. */
-export function storiesOf(residents: readonly SeedResident[], today: number, people: People): Stories {
+export function storiesOf(
+  residents: readonly HouseResident[],
+  today: number,
+  people: People,
+  newLot: () => string,
+): Stories {
   const { maren = '', kelechi = '', tomas = '', lotte = '', ines = '', priya = '' } = people
   const of = (sheet: string, stage?: string) =>
     residents.filter(
       (resident) => resident.sheet === sheet && (stage === undefined || resident.stage === stage),
     )
   const stories = new Map<string, Beat[]>()
-  const tell = (resident: SeedResident | undefined, ...beats: Beat[]) => {
+  const tell = (resident: HouseResident | undefined, ...beats: Beat[]) => {
     if (resident) stories.set(resident.id, [...(stories.get(resident.id) ?? []), ...beats])
   }
 
@@ -117,17 +125,20 @@ export function storiesOf(residents: readonly SeedResident[], today: number, peo
   tell(of('leaf-insect')[0], noted(1, lotte, 'Two new eggs on the paper, put by with the date.'))
   tell(of('royal-python', 'adult')[2], scored(6, kelechi, 4.5))
   tell(of('hermanns-tortoise')[2], scored(4, ines, 3))
-  const cleanedOut = (daysAgo: number, place: string): Beat => ({
-    daysAgo,
+  const cleanedOut = (of: HouseResident | undefined, daysAgo: number, place: string) =>
+    tell(of, {
+      daysAgo,
+      who: lotte,
+      subject: newLot(),
+      say: { kind: 'floorKept', payload: { of: of?.id ?? '', at: place, litres: 6 } },
+    })
+  tell(of('zebra-isopod')[2], {
+    daysAgo: 60,
     who: lotte,
-    say: { kind: 'floorHeld', payload: { at: place, litres: 6 } },
+    say: { kind: 'counted', payload: { count: 210, expected: 205 } },
   })
-  tell(
-    of('zebra-isopod')[2],
-    { daysAgo: 60, who: lotte, say: { kind: 'counted', payload: { count: 210, expected: 205 } } },
-    cleanedOut(60, 'Culture rack, lowest shelf'),
-  )
-  tell(of('giant-millipede')[0], cleanedOut(21, 'Under the floor tanks'))
+  cleanedOut(of('zebra-isopod')[2], 60, 'Culture rack, lowest shelf')
+  cleanedOut(of('giant-millipede')[0], 21, 'Under the floor tanks')
   tell(of('jungle-nymph')[0], {
     daysAgo: 5,
     who: priya,
@@ -145,7 +156,7 @@ export function storiesOf(residents: readonly SeedResident[], today: number, peo
 
 /** Some grew out of a box that now stands empty and ready for the next. */
 export function movesOf(
-  { residents, enclosures }: Pick<SiteSeed, 'residents' | 'enclosures'>,
+  { residents, enclosures }: { residents: readonly HouseResident[] } & Pick<SiteSeed, 'enclosures'>,
   homes: ReadonlyMap<string, string>,
   { kelechi = '', lotte = '' }: People,
 ): { moves: Stories; formerHomes: Map<string, string> } {
@@ -174,15 +185,10 @@ export function movesOf(
 
 export function tellStories(stories: Stories, today: number): (kept: Kept, day: KeeperDay) => void {
   return (kept, day) => {
-    for (const { daysAgo, who, say, after = 1 } of stories.get(kept.residentId) ?? []) {
+    for (const { daysAgo, who, say, after = 1, subject = kept.residentId } of stories.get(kept.residentId) ??
+      []) {
       if (today - daysAgo !== day.day) continue
-      record(
-        kept,
-        { residentId: kept.residentId, ...say } as Draft,
-        who,
-        day.at(day.minute + after) + 33_000,
-        day,
-      )
+      record(kept, { subject, ...say } as Draft, who, day.at(day.minute + after) + 33_000, day)
     }
   }
 }

@@ -28,17 +28,15 @@ describe('migrations', () => {
   })
 
   it('keep the history of what people edit', async () => {
-    await base.pool.query("update resident set name = 'Renamed' where accession = '0001'")
-    const [rows] = await base.pool.query(
-      "select name from resident for system_time all where accession = '0001' order by row_start",
-    )
-    expect((rows as { name: string }[]).map(({ name }) => name)).toEqual(['Gecko 1', 'Renamed'])
+    await base.pool.query("update room set name = 'Renamed'")
+    const [rows] = await base.pool.query('select name from room for system_time all order by row_start')
+    expect((rows as { name: string }[]).map(({ name }) => name)).toEqual(['Room', 'Renamed'])
   })
 
   it('start the feed at nothing', async () => {
     const fresh = await scratch()
-    const [rows] = await fresh.pool.query('select seq from feed_counter')
-    expect(rows).toEqual([{ seq: 0 }])
+    const [rows] = await fresh.pool.query('select seq from stream')
+    expect(rows).toEqual([])
     await fresh.drop()
   })
 })

@@ -12,7 +12,7 @@ const undecoded = (field: TypeCastField) => field.buffer()
 
 /** The one column of a statement as the bytes that came: text that is only passed on need not become
  * strings on the way. */
-export async function bytesOf(pool: Pool, sql: string, values: (string | number)[]): Promise<Buffer[]> {
+export async function bytesOf(pool: Pool, sql: string, values: unknown[]): Promise<Buffer[]> {
   const [rows] = await pool.query<RowDataPacket[][]>({ sql, values, rowsAsArray: true, typeCast: undecoded })
   return (rows as unknown as [Buffer][]).map(([bytes]) => bytes)
 }

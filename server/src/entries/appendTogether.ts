@@ -1,155 +1,154 @@
-import type { ErrorCode, Receipt } from '@kobrin/contract'
-import { ERRORS } from '@kobrin/contract'
-import type { Entry, ResidentState } from '@kobrin/core'
-import { advance, isAmendment, replay } from '@kobrin/core'
+import type { Receipt } from '@kobrin/contract'
+import { advanced, readBookmark, sayBookmark } from '@kobrin/contract'
+import type { Entry, Fact, Sheet } from '@kobrin/core'
+import { effectiveFacts, isAmendment, replay, touchesOf } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Connection, Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
-import type { Fold, FoldMemory } from './foldMemory.ts'
-import { createFoldMemory, foldOf } from './foldMemory.ts'
-import { historyOf, stateRows } from './queries.ts'
+import type { Lease } from '../streams/ownStream.ts'
+import type { AnyState, FoldMemory } from './foldMemory.ts'
+import { knowledgeOf } from './knowledge.ts'
+import { historyOf } from './queries.ts'
+import type { Turn } from './turn.ts'
+import { judged, refusalOf } from './turn.ts'
+import type { Registration, TouchRow, Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
 
 /** How often the folds of a batch may turn out to be others before it is given up. */
 const OUTRUN_MOST = 50
 
-/** A fold on its way from what it was to what the entries of this batch make of it. */
-interface Turning {
-  was: number
-  state: ResidentState
-  added: Entry[]
-}
-
-function refused(uid: string, code: ErrorCode): Receipt {
-  return { uid, status: 'refused', code, message: ERRORS[code].message }
-}
-
-async function foldsOf(
-  db: Database,
-  entries: readonly Entry[],
-  memory: FoldMemory,
-): Promise<Map<string, Fold>> {
-  const folds = new Map<string, Fold>()
-  const unknown = new Set<string>()
-  for (const { residentId } of entries) {
-    const fold = memory.recall(residentId)
-    if (fold) folds.set(residentId, fold)
-    else unknown.add(residentId)
-  }
-  if (unknown.size > 0)
-    for (const { resident_id: id, state } of await stateRows(db, [...unknown]))
-      folds.set(id, foldOf(JSON.parse(state) as ResidentState, state))
-  return folds
-}
-
-async function alreadyKept(db: Database, uids: readonly string[]): Promise<Map<string, number>> {
-  const rows = await rowsOf<{ uid: string; seq: number }>(
-    db,
-    sql`select uid, seq from entry where uid in ${uids}`,
-  )
-  return new Map(rows.map(({ uid, seq }) => [uid, seq]))
-}
-
-type Targets = Map<string, { resident_id: string; kind: string }>
-
-async function targetsOf(db: Database, entries: readonly Entry[]): Promise<Targets> {
-  const wanted = entries.filter(isAmendment).map(({ payload }) => payload.target)
-  if (wanted.length === 0) return new Map()
-  const rows = await rowsOf<{ uid: string; resident_id: string; kind: string }>(
-    db,
-    sql`select uid, resident_id, kind from entry where uid in ${wanted}`,
-  )
-  const targets = new Map(rows.map((row) => [row.uid, row]))
-  for (const { uid, residentId, kind } of entries) targets.set(uid, { uid, resident_id: residentId, kind })
-  return targets
-}
-
-function objection(entry: Entry, targets: Targets): ErrorCode | null {
-  if (!isAmendment(entry)) return null
-  const target = targets.get(entry.payload.target)
-  if (!target || target.resident_id !== entry.residentId) return 'unknown_target'
-  if (entry.kind !== 'corrected') return null
-  if (target.kind === 'corrected' || target.kind === 'retracted') return 'not_correctable'
-  return target.kind === entry.payload.to.kind ? null : 'wrong_kind'
-}
-
-async function turned({ was, state, added }: Turning, entry: Entry, db: Database): Promise<Turning> {
-  const next = advance(state, entry)
-  const all = [...added, entry]
-  return {
-    was,
-    state: next === 'replay' ? replay([...(await historyOf(db, entry.residentId)), ...all]) : next,
-    added: all,
-  }
-}
-
 export interface Appending {
   now: string
+  lease: Lease
+  memory: FoldMemory
+  /** The sheets in force: asked for only where an entry speaks of one. */
+  sheets: () => Promise<ReadonlyMap<string, Sheet>>
   /** Whether any may have been kept before. Where none is expected and one was, nothing is written and
    * the error is a duplicate key. */
-  careful?: boolean
-  memory?: FoldMemory
+  careful: boolean
+}
+
+async function alreadyKept(db: Database, uids: readonly string[]): Promise<Map<string, Receipt>> {
+  const rows = await rowsOf<{ uid: string; stream: number; seq: number }>(
+    db,
+    sql`select uid, stream, seq from entry where uid in ${uids}`,
+  )
+  return new Map(rows.map((row) => [row.uid, { ...row, status: 'accepted' }]))
+}
+
+function touchRow(fact: Fact): TouchRow[] {
+  return touchesOf(fact).map(({ subject, how, amount }) => ({
+    subject,
+    day: fact.day,
+    uid: fact.uid,
+    how,
+    other: fact.subject,
+    amount: amount ?? null,
+  }))
+}
+
+interface Settled {
+  turn: Turn
+  state: AnyState
+  /** Touches of facts that count differently from now on, and whose they were. */
+  touches: TouchRow[]
+  retouched: string[]
+}
+
+/** What a turn comes to: for one that reaches back, by one look at the whole history. */
+async function settled(db: Database, turn: Turn): Promise<Settled> {
+  if (!turn.replays) {
+    const facts = turn.added.filter((entry) => !isAmendment(entry))
+    return { turn, state: turn.state, touches: facts.flatMap(touchRow), retouched: [] }
+  }
+  const history: Entry[] = [...(await historyOf(db, turn.subject)), ...turn.added]
+  const amended = turn.added.filter(isAmendment).map(({ payload }) => payload.target)
+  // What was amended before may count again, or otherwise, after this.
+  const reached = new Set([
+    ...amended,
+    ...history
+      .filter(isAmendment)
+      .filter(({ uid }) => amended.includes(uid))
+      .map(({ payload }) => payload.target),
+  ])
+  const fresh = new Set(turn.added.map(({ uid }) => uid))
+  const facts = effectiveFacts(history).filter(({ uid }) => reached.has(uid) || fresh.has(uid))
+  return {
+    turn,
+    state: replay(turn.family, history),
+    touches: facts.flatMap(touchRow),
+    retouched: [...reached],
+  }
+}
+
+function registrationOf({ turn, state }: Settled): Registration | null {
+  if (!('register' in state) || !('register' in turn.before)) return null
+  const { register } = state
+  const before = turn.before.register
+  if (register === before || JSON.stringify(register) === JSON.stringify(before)) return null
+  return { subject: turn.subject, register, isNew: before === null && register !== null }
 }
 
 /** The receipts; null when a fold was written by another meanwhile, and nothing is kept. */
 async function attempted(
   { db, pool }: Connection,
   entries: readonly Entry[],
-  { now, careful, memory }: Required<Appending>,
+  { now, lease, memory, sheets, careful }: Appending,
 ): Promise<Receipt[] | null> {
-  const receipts = new Map<string, Receipt>()
-  const folds = await foldsOf(db, entries, memory)
-  const uids = entries.map(({ uid }) => uid)
-  const before = careful ? await alreadyKept(db, uids) : new Map<string, number>()
-  const targets = await targetsOf(db, entries)
-  const turning = new Map<string, Turning>()
-  const fresh: Entry[] = []
-  for (const entry of entries) {
-    const { uid, residentId } = entry
-    if (receipts.has(uid)) continue
-    const seq = before.get(uid)
-    if (seq !== undefined) {
-      receipts.set(uid, { uid, status: 'accepted', seq })
-      continue
+  const receipts = careful
+    ? await alreadyKept(
+        db,
+        entries.map(({ uid }) => uid),
+      )
+    : new Map<string, Receipt>()
+  const seen = new Set(receipts.keys())
+  const fresh = entries.filter(({ uid }) => !seen.has(uid) && seen.add(uid))
+  const { accepted, refused, turns } = judged(fresh, await knowledgeOf(db, fresh, memory, sheets))
+  for (const [uid, code] of refused) receipts.set(uid, refusalOf(uid, code))
+  if (accepted.length > 0) {
+    const ends: Settled[] = []
+    for (const turn of turns.values()) ends.push(await settled(db, turn))
+    const writing: Writing = {
+      lease,
+      now,
+      entries: accepted.map((entry) => ({ entry, family: turns.get(entry.subject)?.family ?? 'resident' })),
+      folds: ends.map(({ turn, state }) => ({ ...turn, text: JSON.stringify(state) })),
+      touches: ends.flatMap(({ touches }) => touches),
+      retouched: ends.flatMap(({ retouched }) => retouched),
+      registrations: ends.flatMap((end) => registrationOf(end) ?? []),
     }
-    const fold = folds.get(residentId)
-    const code = fold ? objection(entry, targets) : 'unknown_resident'
-    if (!fold || code) receipts.set(uid, refused(uid, code ?? 'unknown_resident'))
-    else {
-      const { state, checksum } = fold
-      const turn = turning.get(residentId) ?? { was: checksum, state, added: [] }
-      turning.set(residentId, await turned(turn, entry, db))
-      receipts.set(uid, { uid, status: 'accepted', seq: fresh.push(entry) })
-    }
-  }
-  if (fresh.length > 0) {
-    const turns = [...turning].map(([residentId, { was, state }]) => ({
-      residentId,
-      was,
-      state,
-      text: JSON.stringify(state),
-    }))
-    const base = await writeTogether(pool, fresh, turns, now)
+    const base = await writeTogether(pool, writing)
     if (base === null) {
-      memory.forget(turning.keys())
+      memory.forget(turns.keys())
       return null
     }
-    fresh.forEach(({ uid }, index) => receipts.set(uid, { uid, status: 'accepted', seq: base + index + 1 }))
-    for (const { residentId, state, text } of turns) memory.keep(residentId, foldOf(state, text))
+    const { stream } = lease
+    accepted.forEach(({ uid }, index) =>
+      receipts.set(uid, { uid, status: 'accepted', stream, seq: base + index + 1 }),
+    )
+    const last = { stream, seq: base + accepted.length }
+    for (const { turn, state } of ends) {
+      const { family, was, upTo } = turn
+      const upToNow = sayBookmark(advanced(readBookmark(upTo) ?? {}, last))
+      memory.keep(turn.subject, { family, state, version: (was ?? 0) + 1, upTo: upToNow })
+    }
   }
-  return uids.map((uid) => receipts.get(uid) ?? refused(uid, 'internal'))
+  return entries.map(({ uid }) => receipts.get(uid) ?? refusalOf(uid, 'internal'))
 }
 
-/** Appends entries and their residents' folds in one transaction; answers in the order given. What has
+/** Appends entries and their subjects' folds in one transaction; answers in the order given. What has
  * to be known is read first; it is written only over the folds it was made from, or made again. */
 export async function appendTogether(
   connection: Connection,
   entries: readonly Entry[],
-  { now, careful = true, memory = createFoldMemory() }: Appending,
+  appending: Appending,
 ): Promise<Receipt[]> {
   for (let outrun = 0; outrun < OUTRUN_MOST; outrun += 1) {
-    const receipts = await attempted(connection, entries, { now, careful, memory })
+    const receipts = await attempted(connection, entries, {
+      ...appending,
+      careful: appending.careful || outrun > 0,
+    })
     if (receipts) return receipts
   }
-  throw new Error('Others kept writing about the same residents.')
+  throw new Error('Others kept writing about the same subjects.')
 }

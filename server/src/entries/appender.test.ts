@@ -1,24 +1,21 @@
 import type { Receipt } from '@kobrin/contract'
-import type { Draft, Entry, ResidentState } from '@kobrin/core'
+import type { Draft, Entry, Payload, ResidentState } from '@kobrin/core'
 import { replay } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
-import { afterAll, beforeAll, describe, expect, inject, it } from 'vitest'
-import type { Connection } from '../database/connect.ts'
-import { connect } from '../database/connect.ts'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { headOf } from '../streams/ownStream.ts'
+import type { AppendingServer } from '../testing/appending.ts'
+import { appendingServer, placeOf } from '../testing/appending.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { entryBy, smallSite } from '../testing/smallSite.ts'
-import { appendTogether } from './appendTogether.ts'
-import { createAppender } from './appender.ts'
-import { headOf, historyOf, rowsAfter, stateRows } from './queries.ts'
+import { entryBy, newcomer, smallSite } from '../testing/smallSite.ts'
+import { historyOf, subjectRows } from './queries.ts'
 import { rebuild } from './rebuild.ts'
-import { entryOf } from './rows.ts'
-
-const NOW = '2026-06-01T12:00:00.000Z'
 
 let base: Scratch
 let site: SmallSite
+let server: AppendingServer
 let keeper: string
 let minute = 0
 
@@ -26,126 +23,216 @@ beforeAll(async () => {
   site = smallSite()
   keeper = site.person('keeper').id
   base = await scratch(site)
+  server = appendingServer(base)
 })
-afterAll(() => base.drop())
+afterAll(async () => {
+  await server.close()
+  await base.drop()
+})
 
 function resident(index: number): string {
   return site.residents[index]?.id ?? ''
 }
 
+function enclosure(index: number): string {
+  return site.enclosures.at(index)?.id ?? ''
+}
+
 /** Each a minute after the last. */
-function made(draft: Draft, at?: string): Entry {
+function made(draft: Draft, { at, act }: { at?: string; act?: string } = {}): Entry {
   minute += 1
-  return entryBy(keeper, draft, at ?? new Date(Date.UTC(2026, 4, 1) + minute * 60_000).toISOString())
+  const entry = entryBy(keeper, draft, at ?? new Date(Date.UTC(2026, 4, 1) + minute * 60_000).toISOString())
+  return act === undefined ? entry : { ...entry, act }
 }
 
-function weighed(residentId: string, grams: number, at?: string): Entry {
-  return made({ residentId, kind: 'weighed', payload: { grams } }, at)
+function weighed(subject: string, grams: number, at?: string): Entry {
+  return made({ subject, kind: 'weighed', payload: { grams } }, at === undefined ? {} : { at })
 }
 
-function appended(entries: readonly Entry[], connection: Connection = base): Promise<Receipt[]> {
-  return appendTogether(connection, entries, { now: NOW })
+function takenBack({ uid, subject }: Entry, act?: string): Entry {
+  return made(
+    { subject, kind: 'retracted', payload: { target: uid, why: 'It was not so.' } },
+    act === undefined ? {} : { act },
+  )
 }
 
-function seqOf(receipt: Receipt | undefined): number {
-  if (receipt?.status !== 'accepted') throw new Error(`Not accepted: ${JSON.stringify(receipt)}`)
-  return receipt.seq
-}
-
-async function stored(residentId: string): Promise<ResidentState> {
-  const [row] = await stateRows(base.db, [residentId])
+async function stored(id: string): Promise<ResidentState> {
+  const [row] = await subjectRows(base.db, [id])
   return JSON.parse(row?.state ?? 'null') as ResidentState
 }
 
+const gramsOf = async (id: string) => (await stored(id)).growth.weights.map(({ grams }) => grams)
+
 /** What the whole history says, as it would have been stored. */
-async function told(residentId: string): Promise<unknown> {
-  return JSON.parse(JSON.stringify(replay(await historyOf(base.db, residentId))))
+async function told(id: string): Promise<unknown> {
+  return JSON.parse(JSON.stringify(replay('resident', await historyOf(base.db, id))))
+}
+
+const codesOf = (receipts: readonly Receipt[]) =>
+  receipts.map((receipt) => (receipt.status === 'refused' ? receipt.code : 'accepted'))
+
+async function touchesOf(subject: string) {
+  const [rows] = await base.pool.query('select how, other from touch where subject = ? order by day, how', [
+    subject,
+  ])
+  return rows as { how: string; other: string }[]
 }
 
 describe('appending', () => {
   it('gives places in the order given, one after another', async () => {
-    const head = await headOf(base.db)
-    const receipts = await appended([
+    const [head] = await server.append([weighed(resident(0), 59)])
+    const receipts = await server.append([
       weighed(resident(0), 60),
       weighed(resident(1), 61),
       weighed(resident(0), 62),
     ])
-    expect(receipts.map(seqOf)).toEqual([head + 1, head + 2, head + 3])
+    const seqs = receipts.map((receipt) => Number(placeOf(receipt).split(':')[1]))
+    const before = Number(placeOf(head).split(':')[1])
+    expect(seqs).toEqual([before + 1, before + 2, before + 3])
   })
 
   it('keeps the fold with the entries', async () => {
-    await appended([
+    await server.append([
       weighed(resident(2), 55),
-      made({ residentId: resident(2), kind: 'watered', payload: {} }),
+      made({ subject: resident(2), kind: 'watered', payload: {} }),
     ])
     expect(await stored(resident(2))).toEqual(await told(resident(2)))
-    expect((await stored(resident(2))).weights.at(-1)?.grams).toBe(55)
+    expect(await gramsOf(resident(2))).toEqual([55])
   })
 
   it('answers the same place when the same entry is posted again, and keeps it once', async () => {
     const entry = weighed(resident(0), 63)
-    const [first] = await appended([entry])
-    const [second, third] = await appended([entry, entry])
+    const [first] = await server.append([entry])
+    const [second, third] = await server.append([entry, entry])
     expect([second, third]).toEqual([first, first])
     const history = await historyOf(base.db, resident(0))
     expect(history.filter(({ uid }) => uid === entry.uid)).toHaveLength(1)
   })
 
   it('puts what happened earlier in its place in the fold', async () => {
-    await appended([weighed(resident(3), 70, '2026-05-20T10:00:00.000Z')])
-    await appended([weighed(resident(3), 50, '2026-05-10T10:00:00.000Z')])
-    const { weights } = await stored(resident(3))
-    expect(weights.map(({ grams }) => grams)).toEqual([50, 70])
+    await server.append([weighed(resident(3), 70, '2026-05-20T10:00:00.000Z')])
+    await server.append([weighed(resident(3), 50, '2026-05-10T10:00:00.000Z')])
+    expect(await gramsOf(resident(3))).toEqual([50, 70])
   })
 
   it('refuses what it cannot place and keeps the rest of the batch', async () => {
-    const stranger = weighed(uuidv7(), 10)
-    const [bad, good] = await appended([stranger, weighed(resident(0), 64)])
-    expect(bad).toMatchObject({ status: 'refused', code: 'unknown_resident' })
-    expect(good?.status).toBe('accepted')
+    const receipts = await server.append([
+      weighed(uuidv7(), 10),
+      weighed(resident(0), 64),
+      made({ subject: resident(0), kind: 'moved', payload: { to: uuidv7() } }),
+      made({ subject: enclosure(0), kind: 'weighed', payload: { grams: 4 } }),
+    ])
+    expect(codesOf(receipts)).toEqual(['unknown_subject', 'accepted', 'unknown_place', 'wrong_family'])
+  })
+
+  it('keeps a post that can be kept beside one that cannot', async () => {
+    const poison = { ...weighed(resident(0), 65), kind: 'k'.repeat(200) } as unknown as Entry
+    const posts = await Promise.allSettled([
+      server.append([weighed(resident(0), 66)]),
+      server.append([poison]),
+      server.append([weighed(resident(1), 67)]),
+    ])
+    expect(posts.map(({ status }) => status)).toEqual(['fulfilled', 'rejected', 'fulfilled'])
+  })
+
+  it('reads a fold again that was written elsewhere meanwhile', async () => {
+    const other = await base.again(2)
+    const second = appendingServer(other)
+    await server.append([weighed(resident(10), 40)])
+    await second.append([weighed(resident(10), 41)])
+    await server.append([weighed(resident(10), 42)])
+    expect(await gramsOf(resident(10))).toEqual([40, 41, 42])
+    expect(await stored(resident(10))).toEqual(await told(resident(10)))
+    await second.close()
+    await other.close()
   })
 })
 
-describe('a server that remembers its folds', () => {
-  it('reads one again that was written elsewhere meanwhile', async () => {
-    const appender = createAppender(base, { onAppended: () => undefined })
-    await appender.append([weighed(resident(10), 40)])
-    await base.pool.query(
-      `update resident_state set state = json_set(state, '$.meals', 77) where resident_id = ?`,
-      [resident(10)],
-    )
-    await appender.append([weighed(resident(10), 41)])
-    expect(await stored(resident(10))).toMatchObject({ meals: 77, weights: [{ grams: 40 }, { grams: 41 }] })
-    await rebuild(base.db, { write: true })
-    await appender.append([weighed(resident(10), 42)])
-    expect(await stored(resident(10))).toEqual(await told(resident(10)))
+describe('a newcomer', () => {
+  const registered = (id: string, payload: Payload<'registered'>, act?: string) =>
+    made({ subject: id, kind: 'registered', payload }, act === undefined ? {} : { act })
+  const rowOf = async (id: string) => {
+    const [rows] = await base.pool.query('select accession, name, stage from resident where id = ?', [id])
+    return (rows as object[])[0]
+  }
+
+  it('is on record with its place and its number, in one doing', async () => {
+    const [id, act] = [uuidv7(), uuidv7()]
+    const arrived = { subject: id, kind: 'arrived', payload: { enclosure: enclosure(-1) } } as const
+    const receipts = await server.append([registered(id, newcomer('Bramble'), act), made(arrived, { act })])
+    expect(codesOf(receipts)).toEqual(['accepted', 'accepted'])
+    expect(await rowOf(id)).toEqual({ accession: '0013', name: 'Bramble', stage: 'adult' })
+    expect(await stored(id)).toMatchObject({
+      register: { name: 'Bramble' },
+      stay: { place: { enclosure: enclosure(-1) } },
+    })
+    expect(await touchesOf(enclosure(-1))).toEqual([{ how: 'movedInto', other: id }])
+  })
+
+  it('is not on record at all when its place does not exist', async () => {
+    const [id, act] = [uuidv7(), uuidv7()]
+    const arrived = { subject: id, kind: 'arrived', payload: { enclosure: uuidv7() } } as const
+    const receipts = await server.append([registered(id, newcomer('Nobody'), act), made(arrived, { act })])
+    expect(codesOf(receipts)).toEqual(['act_incomplete', 'unknown_place'])
+    expect(await rowOf(id)).toBeUndefined()
+  })
+
+  it('is refused on a sheet or a stage that is not there, and cannot be put on record twice', async () => {
+    const [sheetless, stageless] = [
+      { ...newcomer('A'), sheet: 'dragon' },
+      { ...newcomer('B'), stage: 'egg' },
+    ]
+    const receipts = await server.append([
+      registered(uuidv7(), sheetless),
+      registered(uuidv7(), stageless),
+      registered(resident(0), newcomer('C')),
+    ])
+    expect(codesOf(receipts)).toEqual(['unknown_sheet', 'unknown_stage', 'known_subject'])
+  })
+
+  it('that reached a stage is known by it in the register; taken back, as before', async () => {
+    const grown = made({
+      subject: resident(11),
+      kind: 'staged',
+      payload: { stage: 'juvenile', why: 'Was put down as grown' },
+    })
+    await server.append([grown])
+    expect(await rowOf(resident(11))).toMatchObject({ stage: 'juvenile' })
+    await server.append([takenBack(grown)])
+    expect(await rowOf(resident(11))).toMatchObject({ stage: 'adult' })
+    const odd = made({ subject: resident(11), kind: 'staged', payload: { stage: 'egg', why: 'No' } })
+    expect(codesOf(await server.append([odd]))).toEqual(['unknown_stage'])
   })
 })
 
 describe('amending', () => {
-  const correction = (target: Entry, grams: number, residentId = target.residentId): Entry =>
+  const correction = (target: Entry, grams: number, subject = target.subject): Entry =>
     made({
-      residentId,
+      subject,
       kind: 'corrected',
       payload: { target: target.uid, to: { kind: 'weighed', payload: { grams } }, why: 'Slip.' },
     })
 
   it('a correction changes the fold and keeps both', async () => {
     const slip = weighed(resident(4), 6.1)
-    await appended([slip])
-    await appended([correction(slip, 61)])
-    expect((await stored(resident(4))).weights.map(({ grams }) => grams)).toEqual([61])
+    await server.append([slip])
+    await server.append([correction(slip, 61)])
+    expect(await gramsOf(resident(4))).toEqual([61])
     expect((await historyOf(base.db, resident(4))).map(({ kind }) => kind)).toEqual([
+      'registered',
       'arrived',
       'weighed',
       'corrected',
     ])
   })
 
-  it('a correction in the same batch as its target is heard', async () => {
+  it('a correction in the same batch as its target is heard, one before its target is not', async () => {
     const slip = weighed(resident(5), 5.8)
-    await appended([slip, correction(slip, 58)])
-    expect((await stored(resident(5))).weights.map(({ grams }) => grams)).toEqual([58])
+    const later = weighed(resident(5), 59)
+    const receipts = await server.append([slip, correction(slip, 58), takenBack(later), later])
+    expect(codesOf(receipts)).toEqual(['accepted', 'accepted', 'unknown_target', 'accepted'])
+    expect(await gramsOf(resident(5))).toEqual([58, 59])
+    expect(await stored(resident(5))).toEqual(await told(resident(5)))
   })
 
   it.each([
@@ -153,133 +240,95 @@ describe('amending', () => {
     ['unknown_target', (target: Entry) => correction(target, 1, site.residents[7]?.id)],
     [
       'wrong_kind',
-      ({ uid, residentId }: Entry) =>
+      ({ uid, subject }: Entry) =>
         made({
-          residentId,
+          subject,
           kind: 'corrected',
           payload: { target: uid, to: { kind: 'noted', payload: { text: 'No.' } }, why: 'So.' },
         }),
     ],
   ])('is refused as %s when it cannot be', async (code, amend) => {
     const target = weighed(resident(6), 57)
-    await appended([target])
-    const [receipt] = await appended([amend(target)])
-    expect(receipt).toMatchObject({ status: 'refused', code })
+    await server.append([target])
+    expect(codesOf(await server.append([amend(target)]))).toEqual([code])
+  })
+
+  it('a move cannot be corrected into a box that does not exist', async () => {
+    const moved = made({ subject: resident(6), kind: 'moved', payload: { to: enclosure(6) } })
+    const to = (place: string) =>
+      made({
+        subject: resident(6),
+        kind: 'corrected',
+        payload: { target: moved.uid, to: { kind: 'moved', payload: { to: place } }, why: 'Wrong box.' },
+      })
+    const receipts = await server.append([moved, to(uuidv7()), to(enclosure(7))])
+    expect(codesOf(receipts)).toEqual(['accepted', 'unknown_place', 'accepted'])
+    expect((await stored(resident(6))).stay.place?.enclosure).toBe(enclosure(7))
+    expect((await touchesOf(enclosure(7))).map(({ other }) => other)).toContain(resident(6))
+    expect((await touchesOf(enclosure(6))).map(({ how, other }) => `${how} ${other}`)).toEqual([
+      `movedInto ${resident(6)}`,
+    ])
   })
 
   it('a correction cannot be corrected, but it can be taken back', async () => {
     const slip = weighed(resident(8), 5.5)
     const fix = correction(slip, 55)
-    await appended([slip, fix])
-    const [again] = await appended([correction(fix, 54)])
-    expect(again).toMatchObject({ code: 'not_correctable' })
-    await appended([
-      made({ residentId: resident(8), kind: 'retracted', payload: { target: fix.uid, why: 'It was so.' } }),
-    ])
-    expect((await stored(resident(8))).weights.map(({ grams }) => grams)).toEqual([5.5])
+    await server.append([slip, fix])
+    expect(codesOf(await server.append([correction(fix, 54)]))).toEqual(['not_correctable'])
+    await server.append([takenBack(fix)])
+    expect(await gramsOf(resident(8))).toEqual([5.5])
+  })
+
+  it('one doing is taken back as a whole or not at all', async () => {
+    const act = uuidv7()
+    const moved = made({ subject: resident(9), kind: 'moved', payload: { to: enclosure(9) } }, { act })
+    const vacated = made(
+      { subject: enclosure(8), kind: 'vacated', payload: { resident: resident(9), leaves: 'toClean' } },
+      { act },
+    )
+    await server.append([moved, vacated])
+    expect(codesOf(await server.append([takenBack(moved)]))).toEqual(['part_of_act'])
+    const back = uuidv7()
+    const both = await server.append([takenBack(moved, back), takenBack(vacated, back)])
+    expect(codesOf(both)).toEqual(['accepted', 'accepted'])
+    const [row] = await subjectRows(base.db, [enclosure(8)])
+    expect(JSON.parse(row?.state ?? '')).toMatchObject({ waits: null })
   })
 })
 
-describe('many at once', () => {
-  const WRITERS = 8
-  const EACH = 25
-
-  it('two servers under concurrent writers leave no gap, lose nothing, double nothing', async () => {
-    const head = await headOf(base.db)
-    const other = await base.again()
-    const seen: number[] = []
-    const watching = new AbortController()
-    const watcher = (async () => {
-      let at = head
-      while (!watching.signal.aborted) {
-        for (const { seq } of await rowsAfter(other.db, at, 1000)) {
-          seen.push(seq)
-          at = seq
-        }
-      }
-    })()
-    const appenders = [base, other].map((one) => createAppender(one, { onAppended: () => undefined }))
-    const receipts = await Promise.all(
-      Array.from({ length: WRITERS }, async (_, writer) => {
-        const mine: Receipt[] = []
-        for (let count = 0; count < EACH; count += 1) {
-          const appender = appenders[writer % 2]
-          // Everyone writes about the same few residents, so that they get in each other's way.
-          const entry = weighed(resident((writer + count) % 4), 60 + count / 10)
-          if (appender) mine.push(...(await appender.append([entry])))
-        }
-        return mine
-      }),
+describe('many late entries', () => {
+  it('are folded by one look at the history, and the fold is what the history says', async () => {
+    const late = Array.from({ length: 60 }, (_, index) =>
+      weighed(resident(7), 50 + index / 10, new Date(Date.UTC(2026, 1, 1, index)).toISOString()),
     )
-    const places = receipts.flat().map(seqOf)
-    const last = head + WRITERS * EACH
-    expect(new Set(places).size).toBe(WRITERS * EACH)
-    expect(Math.max(...places)).toBe(last)
-    while (seen.at(-1) !== last) await new Promise((resolve) => setTimeout(resolve, 5))
-    watching.abort()
-    await watcher
-    expect(seen).toEqual(Array.from({ length: WRITERS * EACH }, (_, index) => head + 1 + index))
-    for (const one of [0, 1, 2, 3]) expect(await stored(resident(one))).toEqual(await told(resident(one)))
-    await other.close()
-  })
-
-  it('each writer is answered after its entry is there, also when connections are killed', async () => {
-    const killer = await connect(
-      {
-        socketPath: inject('databaseSocket'),
-        user: 'root',
-        password: inject('databasePassword'),
-        database: 'mysql',
-      },
-      1,
-    )
-    const other = await base.again(4)
-    const appender = createAppender(other, { onAppended: () => undefined })
-    const [name] = (await other.pool.query('select database() as name'))[0] as { name: string }[]
-    const killing = new AbortController()
-    const kills = (async () => {
-      while (!killing.signal.aborted) {
-        const [threads] = await killer.pool.query(
-          'select id from information_schema.processlist where db = ?',
-          [name?.name],
-        )
-        for (const { id } of threads as { id: number }[]) {
-          await killer.pool.query(`kill ${id}`).catch(() => undefined)
-        }
-        await new Promise((resolve) => setTimeout(resolve, 15))
-      }
-    })()
-    const entries = Array.from({ length: 60 }, (_, index) => weighed(resident(index % 3), 60))
-    const outcomes: PromiseSettledResult<Receipt[]>[] = []
-    for (const entry of entries) outcomes.push(...(await Promise.allSettled([appender.append([entry])])))
-    killing.abort()
-    await kills
-    await killer.close()
-    await other.close()
-
-    const survivor = await base.again(2)
-    const kept = new Set((await rowsAfter(survivor.db, 0, 100_000)).map((row) => entryOf(row).uid))
-    const acknowledged = entries.filter((_, index) => outcomes[index]?.status === 'fulfilled')
-    expect(acknowledged.filter(({ uid }) => !kept.has(uid))).toEqual([])
-    // What failed can be sent again and is then there once.
-    const again = await appendTogether(survivor, entries, { now: NOW })
-    expect(again.every(({ status }) => status === 'accepted')).toBe(true)
-    const seqs = (await rowsAfter(survivor.db, 0, 100_000)).map(({ seq }) => seq)
-    expect(seqs).toEqual(Array.from({ length: seqs.length }, (_, index) => index + 1))
-    expect((await rebuild(survivor.db, { write: false })).differing).toEqual([])
-    await survivor.close()
+    await server.append([weighed(resident(7), 60)])
+    const [before] = await subjectRows(base.db, [resident(7)])
+    expect(codesOf(await server.append(late))).toEqual(late.map(() => 'accepted'))
+    const [after] = await subjectRows(base.db, [resident(7)])
+    expect((after?.version ?? 0) - (before?.version ?? 0)).toBe(1)
+    expect(await stored(resident(7))).toEqual(await told(resident(7)))
   })
 })
 
 describe('rebuilding', () => {
-  it('finds a fold that does not say what the entries say, and puts it right when told to', async () => {
-    await base.pool.query(
-      `update resident_state set state = json_set(state, '$.meals', 99) where resident_id = ?`,
-      [resident(9)],
+  it('finds a fold or touches that do not say what the entries say, and puts them right', async () => {
+    expect((await rebuild(base.db, { write: false })).differing).toEqual([])
+    await base.pool.query(`update subject set state = json_set(state, '$.facts', 99) where id = ?`, [
+      resident(1),
+    ])
+    await base.pool.query('delete from touch where other = ?', [resident(2)])
+    const { differing } = await rebuild(base.db, { write: false })
+    expect(differing.sort((a, b) => (a.subject < b.subject ? -1 : 1))).toEqual(
+      [
+        { subject: resident(1), fields: ['facts'] },
+        { subject: resident(2), fields: ['touches'] },
+      ].sort((a, b) => (a.subject < b.subject ? -1 : 1)),
     )
-    const found = await rebuild(base.db, { write: false })
-    expect(found.differing).toEqual([{ residentId: resident(9), fields: ['meals'] }])
     await rebuild(base.db, { write: true })
     expect((await rebuild(base.db, { write: false })).differing).toEqual([])
+    // What this server remembers is no longer what stands there, and it notices.
+    await server.append([weighed(resident(1), 62)])
+    expect(await stored(resident(1))).toEqual(await told(resident(1)))
+    expect(Object.keys(await headOf(base.db)).length).toBeGreaterThan(0)
   })
 })

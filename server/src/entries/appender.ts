@@ -1,21 +1,30 @@
 import type { Receipt } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
+import type { Entry, Sheet } from '@kobrin/core'
 import type { Connection } from '../database/connect.ts'
 import { errnoOf } from '../database/connect.ts'
+import { CONTENDED } from '../database/contended.ts'
+import type { OwnStream } from '../streams/ownStream.ts'
 import { appendTogether } from './appendTogether.ts'
 import { createFoldMemory } from './foldMemory.ts'
+import { STREAM_LOST } from './writeTogether.ts'
 
 /** Entries appended in one transaction at most. */
 const BATCH_MAX = 400
-const TRIES = 5
-/** Deadlock, lock wait, and a uid that was kept before or that another server is writing. */
-const RETRYABLE = new Set([1213, 1205, 1062])
+const TRIES = 6
 
 export interface Appender {
   /** Appends what was posted together; receipts come in the order given. */
   append: (entries: readonly Entry[]) => Promise<Receipt[]>
   /** Resolves when everything handed over so far is answered. */
   drained: () => Promise<void>
+}
+
+export interface AppenderOptions {
+  stream: OwnStream
+  /** The sheets in force. */
+  sheets: () => Promise<ReadonlyMap<string, Sheet>>
+  onAppended: () => void
+  now: () => string
 }
 
 interface Waiting {
@@ -25,11 +34,12 @@ interface Waiting {
 }
 
 /** Gathers what arrives while a transaction is on its way and appends it in the next: one durable
- * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot,
- * every caller hears why, and nobody is told that something was kept when it was not. */
+ * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot, its
+ * posts are tried one by one, so that only whoever posted what cannot be kept hears of it, and nobody is
+ * told that something was kept when it was not. */
 export function createAppender(
   connection: Connection,
-  { onAppended, now = () => new Date().toISOString() }: { onAppended: () => void; now?: () => string },
+  { stream, sheets, onAppended, now }: AppenderOptions,
 ): Appender {
   const waiting: Waiting[] = []
   let running: Promise<void> | null = null
@@ -37,10 +47,21 @@ export function createAppender(
 
   async function attempt(entries: readonly Entry[]): Promise<Receipt[]> {
     for (let tries = 1; ; tries += 1) {
+      const lease = await stream.lease()
       try {
-        return await appendTogether(connection, entries, { now: now(), careful: tries > 1, memory })
+        return await appendTogether(connection, entries, {
+          now: now(),
+          lease,
+          memory,
+          sheets,
+          careful: tries > 1,
+        })
       } catch (error) {
-        if (tries >= TRIES || !RETRYABLE.has(errnoOf(error) ?? 0)) throw error
+        memory.forget(entries.map(({ subject }) => subject))
+        const errno = errnoOf(error) ?? 0
+        if (errno === STREAM_LOST) stream.lost(lease)
+        else if (!CONTENDED.has(errno)) throw error
+        if (tries >= TRIES) throw error
       }
     }
   }
@@ -55,18 +76,21 @@ export function createAppender(
     return waiting.splice(0, fitting === -1 ? waiting.length : fitting)
   }
 
+  async function appendBatch(batch: readonly Waiting[]): Promise<void> {
+    try {
+      const receipts = await attempt(batch.flatMap(({ entries }) => entries))
+      for (const { entries, answer } of batch) answer(receipts.splice(0, entries.length))
+      onAppended()
+    } catch (error) {
+      if (batch.length === 1) batch[0]?.fail(error)
+      else for (const post of batch) await appendBatch([post])
+    }
+  }
+
   async function run(): Promise<void> {
     // Let requests that arrived in the same moment in.
     await new Promise((resolve) => setImmediate(resolve))
-    for (let batch = nextBatch(); batch.length > 0; batch = nextBatch()) {
-      try {
-        const receipts = await attempt(batch.flatMap(({ entries }) => entries))
-        for (const { entries, answer } of batch) answer(receipts.splice(0, entries.length))
-        onAppended()
-      } catch (error) {
-        for (const { fail } of batch) fail(error)
-      }
-    }
+    for (let batch = nextBatch(); batch.length > 0; batch = nextBatch()) await appendBatch(batch)
     // In the same moment in which nobody was found waiting: whoever comes next starts anew.
     running = null
   }

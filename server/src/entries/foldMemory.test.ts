@@ -1,25 +1,26 @@
-import { crc32 } from 'node:zlib'
 import { emptyState } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { createFoldMemory, foldOf } from './foldMemory.ts'
+import type { Fold } from './foldMemory.ts'
+import { createFoldMemory } from './foldMemory.ts'
 
 describe('the memory of folds', () => {
-  const state = { ...emptyState(), facts: 3 }
-  const fold = foldOf(state, JSON.stringify(state))
+  const fold: Fold = { family: 'resident', state: emptyState('resident'), version: 3, upTo: '1:9' }
 
-  it('recalls what was kept last, with the checksum the database makes of its text', () => {
+  it('recalls what was kept last, and of which family it is', () => {
     const memory = createFoldMemory()
-    memory.keep('one', foldOf(emptyState(), '{}'))
+    memory.keep('one', { ...fold, version: 2 })
     memory.keep('one', fold)
-    expect(memory.recall('one')).toEqual({ state, checksum: crc32(JSON.stringify(state)) })
+    expect(memory.recall('one')).toEqual(fold)
+    expect(memory.familyOf('one')).toBe('resident')
     expect(memory.recall('two')).toBeUndefined()
   })
 
-  it('forgets whom it is told to', () => {
+  it('forgets whom it is told to, but not that they are there', () => {
     const memory = createFoldMemory()
     for (const id of ['one', 'two', 'three']) memory.keep(id, fold)
     memory.forget(['one', 'three'])
     expect(['one', 'two', 'three'].filter((id) => memory.recall(id))).toEqual(['two'])
+    expect(memory.familyOf('one')).toBe('resident')
   })
 
   it('forgets whoever was longest not written about, never the latest', () => {

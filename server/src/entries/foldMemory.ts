@@ -1,40 +1,51 @@
-import { crc32 } from 'node:zlib'
-import type { ResidentState } from '@kobrin/core'
+import type { FamilyName, StateOf } from '@kobrin/core'
 
-/** Residents remembered at most: enough for everyone on shift, whatever the size of the house. */
+/** Subjects remembered at most: enough for everyone on shift, whatever the size of the house. */
 const REMEMBERED = 2000
+const FAMILIES_REMEMBERED = 60_000
 
-/** A fold as it stands in the database. */
+export type AnyState = StateOf<FamilyName>
+
+/** A subject's fold as it stands in the database. */
 export interface Fold {
-  state: ResidentState
-  /** CRC-32 of its text, as MariaDB's crc32(): what is written over it is written only if it still is so. */
-  checksum: number
-}
-
-export function foldOf(state: ResidentState, text: string): Fold {
-  return { state, checksum: crc32(text) }
+  family: FamilyName
+  state: AnyState
+  /** How often it was written: what is written over it is written only if it still is so. */
+  version: number
+  upTo: string
 }
 
 export interface FoldMemory {
-  recall: (residentId: string) => Fold | undefined
-  keep: (residentId: string, fold: Fold) => void
-  forget: (residents: Iterable<string>) => void
+  recall: (subject: string) => Fold | undefined
+  keep: (subject: string, fold: Fold) => void
+  forget: (subjects: Iterable<string>) => void
+  /** Of a subject that is there: subjects are never taken away. */
+  familyOf: (subject: string) => FamilyName | undefined
+  keepFamily: (subject: string, family: FamilyName) => void
 }
 
-/** Folds as this server wrote them last, so that a resident's next entry need not read them back. The
+function putLast<T>(map: Map<string, T>, key: string, value: T, most: number): void {
+  map.delete(key)
+  map.set(key, value)
+  const [oldest] = map.keys()
+  if (map.size > most && oldest !== undefined) map.delete(oldest)
+}
+
+/** Folds as this server wrote them last, so that a subject's next entry need not read them back. The
  * database stays the authority: see `writeTogether`. */
 export function createFoldMemory(): FoldMemory {
   const folds = new Map<string, Fold>()
+  const families = new Map<string, FamilyName>()
   return {
-    recall: (residentId) => folds.get(residentId),
-    keep(residentId, fold) {
-      folds.delete(residentId)
-      folds.set(residentId, fold)
-      const [oldest] = folds.keys()
-      if (folds.size > REMEMBERED && oldest !== undefined) folds.delete(oldest)
+    recall: (subject) => folds.get(subject),
+    keep(subject, fold) {
+      putLast(folds, subject, fold, REMEMBERED)
+      putLast(families, subject, fold.family, FAMILIES_REMEMBERED)
     },
-    forget(residents) {
-      for (const residentId of residents) folds.delete(residentId)
+    forget(subjects) {
+      for (const subject of subjects) folds.delete(subject)
     },
+    familyOf: (subject) => families.get(subject),
+    keepFamily: (subject, family) => putLast(families, subject, family, FAMILIES_REMEMBERED),
   }
 }

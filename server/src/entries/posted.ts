@@ -1,8 +1,10 @@
-import type { ErrorCode, Receipt } from '@kobrin/contract'
-import { ERRORS, may, mayRecord, PostedEntry } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
-import { civil, isAmendment } from '@kobrin/core'
-import type { SignedIn } from '../people/sessions.ts'
+import { createHmac, timingSafeEqual } from 'node:crypto'
+import type { EntryEnvelope, ErrorCode, Receipt } from '@kobrin/contract'
+import { may, provenText } from '@kobrin/contract'
+import type { Entry, Role } from '@kobrin/core'
+import { civil, isAmendment, mayRecord, PostedEntry } from '@kobrin/core'
+import type { SignedIn, WorkedShift } from '../people/sessions.ts'
+import { refusalOf } from './turn.ts'
 
 /** A tablet's clock may run this far ahead before its entries are questioned. */
 const CLOCK_SLACK_MS = 10 * 60_000
@@ -11,55 +13,60 @@ export interface PostingContext {
   who: SignedIn
   zone: string
   nowMs: number
-  /** Whether a person was signed in on this device at a moment: what was typed before a colleague
-   * took the tablet over is sent after. */
-  wasHere: (personId: string, at: string) => Promise<boolean>
+  proofs: NonNullable<EntryEnvelope['proofs']>
+  /** A sign-in by its name. */
+  shift: (id: string) => Promise<WorkedShift | null>
   authorOf: (uid: string) => Promise<string | null>
-  enclosureExists: (id: string) => Promise<boolean>
-  roleOf: (personId: string) => Promise<SignedIn['person']['role'] | null>
+  roleOf: (personId: string) => Promise<Role | null>
 }
 
-function refusal(uid: string, code: ErrorCode, message: string = ERRORS[code].message): Receipt {
-  return { uid, status: 'refused', code, message }
+type Raw = EntryEnvelope['entries'][number]
+
+function isStampedWith(key: string, raw: Raw, mac: string): boolean {
+  const own = createHmac('sha256', key).update(provenText(raw)).digest()
+  return timingSafeEqual(own, Buffer.from(mac, 'hex'))
 }
 
-function enclosureNamed(entry: PostedEntry): string | null {
-  if (entry.kind === 'moved') return entry.payload.to
-  return entry.kind === 'arrived' || entry.kind === 'expected' ? entry.payload.enclosure : null
+/** Whether the author of what somebody else sends was at work when it was made, and made it. */
+async function isProven(entry: PostedEntry, raw: Raw, { proofs, shift }: PostingContext): Promise<boolean> {
+  const proof = proofs[entry.uid]
+  const worked = proof && (await shift(proof.shift))
+  if (!worked || worked.personId !== entry.author) return false
+  const at = Date.parse(entry.occurredAt)
+  if (at < worked.fromMs - CLOCK_SLACK_MS || at > worked.untilMs + CLOCK_SLACK_MS) return false
+  return isStampedWith(worked.key, raw, proof.mac)
 }
 
-async function objection(entry: PostedEntry, context: PostingContext): Promise<ErrorCode | null> {
+async function objection(entry: PostedEntry, raw: Raw, context: PostingContext): Promise<ErrorCode | null> {
   const { who } = context
   const mine = entry.author === who.person.id
-  if (!mine && !(await context.wasHere(entry.author, entry.occurredAt))) return 'not_yours'
+  if (!mine && !(await isProven(entry, raw, context))) return 'not_yours'
   const role = mine ? who.person.role : await context.roleOf(entry.author)
   if (!role || !mayRecord(role, entry.kind)) return 'not_allowed'
   if (Date.parse(entry.occurredAt) > context.nowMs + CLOCK_SLACK_MS) return 'in_future'
-  const place = enclosureNamed(entry)
-  if (place !== null && !(await context.enclosureExists(place))) return 'unknown_place'
-  if (isAmendment(entry as Entry) && !may(role, 'amendOthers')) {
-    const { target } = (entry as Extract<PostedEntry, { kind: 'retracted' }>).payload
-    const author = await context.authorOf(target)
-    if (author !== null && author !== entry.author) return 'not_allowed'
-  }
-  return null
+  if (!isAmendment(entry)) return null
+  // What a role may not record it may not bring about by a correction either.
+  if (entry.kind === 'corrected' && !mayRecord(role, entry.payload.to.kind)) return 'not_allowed'
+  if (may(role, 'amendOthers')) return null
+  const author = await context.authorOf(entry.payload.target)
+  return author !== null && author !== entry.author ? 'not_allowed' : null
 }
 
-function unreadable(posted: { uid: string }): Receipt {
+function unreadable(posted: Raw): Receipt {
   const { error } = PostedEntry.safeParse(posted)
   const issue = error?.issues[0]
   const field = issue?.path.join('.') || 'entry'
-  return refusal(posted.uid, 'bad_input', `${field}: ${issue?.message ?? 'cannot be read'}`)
+  return refusalOf(posted.uid, 'bad_input', `${field}: ${issue?.message ?? 'cannot be read'}`)
 }
 
 /** The entry to append, or the receipt that says why it cannot be. */
-export async function checked(posted: { uid: string }, context: PostingContext): Promise<Entry | Receipt> {
+export async function checked(posted: Raw, context: PostingContext): Promise<Entry | Receipt> {
   const read = PostedEntry.safeParse(posted)
   if (!read.success) return unreadable(posted)
-  const code = await objection(read.data, context)
-  if (code) return refusal(posted.uid, code)
+  const code = await objection(read.data, posted, context)
+  if (code) return refusalOf(posted.uid, code)
   const { day } = civil(Date.parse(read.data.occurredAt), context.zone)
-  return { ...read.data, day }
+  return { ...read.data, day } as Entry
 }
 
 export function isReceipt(result: Entry | Receipt): result is Receipt {

@@ -1,4 +1,6 @@
 import type { KeptEntry } from '@kobrin/contract'
+import type { EntryKind, FamilyName } from '@kobrin/core'
+import { isoDay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Pool } from 'mysql2/promise'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -6,53 +8,84 @@ import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
 import { ENTRY_COLUMNS, ENTRY_JSON, entryOf } from './rows.ts'
 
-const IN_ORDER = 'order by occurred_at, seq'
+const IN_ORDER = 'order by occurred_at, uid'
 
-/** The history of one resident, one clustered range, each entry as JSON text. */
-export function toldOf(pool: Pool, residentId: string): Promise<Buffer[]> {
-  return bytesOf(pool, `select ${ENTRY_JSON} from entry where resident_id = ? ${IN_ORDER}`, [residentId])
+/** The history of one subject, one clustered range, each entry as JSON text. */
+export function toldOf(pool: Pool, subject: string, families: readonly FamilyName[]): Promise<Buffer[]> {
+  return bytesOf(pool, `select ${ENTRY_JSON} from entry where subject = ? and family in (?) ${IN_ORDER}`, [
+    subject,
+    families,
+  ])
 }
 
-export async function historyOf(db: Database | Transaction, residentId: string): Promise<KeptEntry[]> {
+/** The entries of one doing, each as JSON text. */
+export function toldOfAct(pool: Pool, act: string, families: readonly FamilyName[]): Promise<Buffer[]> {
+  return bytesOf(pool, `select ${ENTRY_JSON} from entry where act = ? and family in (?) ${IN_ORDER}`, [
+    act,
+    families,
+  ])
+}
+
+export async function historyOf(db: Database | Transaction, subject: string): Promise<KeptEntry[]> {
   const rows = await rowsOf<EntryRow>(
     db,
-    sql`select ${ENTRY_COLUMNS} from entry where resident_id = ${residentId} ${sql.raw(IN_ORDER)}`,
+    sql`select ${ENTRY_COLUMNS} from entry where subject = ${subject} ${sql.raw(IN_ORDER)}`,
   )
   return rows.map(entryOf)
 }
 
-export async function hasRecord(db: Database, residentId: string): Promise<boolean> {
-  const rows = await rowsOf(db, sql`select 1 from resident_state where resident_id = ${residentId}`)
-  return rows.length > 0
+export async function familyOfSubject(db: Database, subject: string): Promise<FamilyName | null> {
+  const [row] = await rowsOf<{ family: FamilyName }>(
+    db,
+    sql`select family from subject where id = ${subject}`,
+  )
+  return row?.family ?? null
 }
 
-/** The feed after a place, each entry as JSON text. */
-export function toldAfter(pool: Pool, after: number, limit: number): Promise<Buffer[]> {
-  return bytesOf(pool, `select ${ENTRY_JSON} from entry where seq > ? order by seq limit ?`, [after, limit])
+/** Entries of some kinds since a day. */
+export async function entriesSince(
+  db: Database,
+  day: number,
+  kinds: readonly EntryKind[],
+): Promise<KeptEntry[]> {
+  const rows = await rowsOf<EntryRow>(
+    db,
+    sql`select ${ENTRY_COLUMNS} from entry where day >= ${isoDay(day)} and kind in ${kinds} order by recorded_at, uid`,
+  )
+  return rows.map(entryOf)
 }
 
-export function rowsAfter(db: Database, after: number, limit: number): Promise<EntryRow[]> {
-  return rowsOf(db, sql`select ${ENTRY_COLUMNS} from entry where seq > ${after} order by seq limit ${limit}`)
-}
-
-export async function headOf(db: Database): Promise<number> {
-  const [row] = await rowsOf<{ seq: number }>(db, sql`select seq from feed_counter where id = 1`)
-  return row?.seq ?? 0
-}
-
-export interface StateRow {
-  resident_id: string
-  last_seq: number
+export interface SubjectRow {
+  id: string
+  family: FamilyName
+  version: number
+  up_to: string
   state: string
 }
 
-export function stateRows(db: Database, of?: readonly string[]): Promise<StateRow[]> {
-  const some = of ? sql` where resident_id in ${of}` : sql``
-  return rowsOf(db, sql`select resident_id, last_seq, state from resident_state${some}`)
+export function subjectRows(db: Database, ids: readonly string[]): Promise<SubjectRow[]> {
+  return rowsOf(db, sql`select id, family, version, up_to, state from subject where id in ${ids}`)
 }
 
-/** States by resident as JSON text, each passed through as it was stored. */
-export function statesJson(head: number, rows: readonly StateRow[]): Buffer {
-  const states = rows.map((row) => `"${row.resident_id}":{"seq":${row.last_seq},"state":${row.state}}`)
-  return Buffer.from(`{"head":${head},"states":{${states.join(',')}}}`)
+/** Every subject about which something is on record, of the families that may be read. */
+export function toldSubjects(
+  db: Database,
+  families: readonly FamilyName[],
+  of?: readonly string[],
+): Promise<SubjectRow[]> {
+  const some = of ? sql` and id in ${of}` : sql``
+  return rowsOf(
+    db,
+    sql`select id, family, version, up_to, state from subject
+        where version > 0 and family in ${families}${some}`,
+  )
+}
+
+/** Folds by subject as JSON text, each passed through as it was stored. */
+export function statesJson(head: string, nowMs: number, rows: readonly SubjectRow[]): Buffer {
+  const states = rows.map(
+    ({ id, family, up_to: upTo, state }) =>
+      `"${id}":{"family":"${family}","upTo":"${upTo}","state":${state}}`,
+  )
+  return Buffer.from(`{"head":"${head}","now":${nowMs},"states":{${states.join(',')}}}`)
 }

@@ -1,50 +1,80 @@
 import { isDeepStrictEqual } from 'node:util'
-import type { ResidentState } from '@kobrin/core'
-import { replay } from '@kobrin/core'
+import type { FamilyName } from '@kobrin/core'
+import { effectiveFacts, replay, touchesOf } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import type { Database } from '../database/connect.ts'
+import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { historyOf } from './queries.ts'
+import { touch } from './tables.ts'
 
 export interface RebuildReport {
-  residents: number
+  subjects: number
   entries: number
-  differing: { residentId: string; fields: string[] }[]
+  differing: { subject: string; fields: string[] }[]
 }
 
-function differingFields(a: ResidentState, b: ResidentState): string[] {
-  const keys = Object.keys({ ...a, ...b }) as (keyof ResidentState)[]
-  return keys.filter((key) => !isDeepStrictEqual(a[key], b[key]))
+function differingFields(a: object, b: object): string[] {
+  const [before, after] = [new Map(Object.entries(a)), new Map(Object.entries(b))]
+  const keys = new Set([...before.keys(), ...after.keys()])
+  return [...keys].filter((key) => !isDeepStrictEqual(before.get(key), after.get(key)))
 }
 
-/** Replays every resident's entries and compares with the stored fold; with `write`, puts the
- * replayed one in its place. */
-export async function rebuild(db: Database, { write }: { write: boolean }): Promise<RebuildReport> {
-  const residents = await rowsOf<{ resident_id: string }>(
-    db,
-    sql`select resident_id from resident_state order by resident_id`,
+interface TouchKey {
+  uid: string
+  subject: string
+  how: string
+}
+
+function keyOf({ uid, subject, how }: TouchKey): string {
+  return `${uid} ${subject} ${how}`
+}
+
+/** Replays one subject's entries and compares with what is stored of it; with `write`, puts what was
+ * replayed in its place. */
+async function rebuildOne(
+  tx: Transaction,
+  subject: string,
+  { write }: { write: boolean },
+): Promise<{ entries: number; fields: string[] }> {
+  const [row] = await rowsOf<{ family: FamilyName; state: string }>(
+    tx,
+    sql`select family, state from subject where id = ${subject} for update`,
   )
-  const report: RebuildReport = { residents: residents.length, entries: 0, differing: [] }
-  for (const { resident_id: residentId } of residents) {
-    await db.transaction(async (tx) => {
-      const [row] = await rowsOf<{ state: string }>(
-        tx,
-        sql`select state from resident_state where resident_id = ${residentId} for update`,
-      )
-      if (!row) return
-      const history = await historyOf(tx, residentId)
-      report.entries += history.length
-      // As JSON, because that is how it was stored.
-      const told = JSON.stringify(replay(history))
-      const fields = differingFields(
-        JSON.parse(row.state) as ResidentState,
-        JSON.parse(told) as ResidentState,
-      )
-      if (fields.length === 0) return
-      report.differing.push({ residentId, fields })
-      if (write)
-        await tx.execute(sql`update resident_state set state = ${told} where resident_id = ${residentId}`)
-    })
+  if (!row) return { entries: 0, fields: [] }
+  const history = await historyOf(tx, subject)
+  // As JSON, because that is how it was stored.
+  const told = JSON.stringify(replay(row.family, history))
+  const fields = differingFields(JSON.parse(row.state) as object, JSON.parse(told) as object)
+  const facts = effectiveFacts(history)
+  const touches = facts.flatMap((fact) =>
+    touchesOf(fact).map(({ subject: touched, how, amount = null }) => ({
+      subject: touched,
+      day: fact.day,
+      uid: fact.uid,
+      how,
+      other: subject,
+      amount,
+    })),
+  )
+  const stored = await rowsOf<TouchKey>(tx, sql`select uid, subject, how from touch where other = ${subject}`)
+  const expected = new Set(touches.map(keyOf))
+  const same = stored.length === expected.size && stored.every((one) => expected.has(keyOf(one)))
+  if (!same) fields.push('touches')
+  if (!write || fields.length === 0) return { entries: history.length, fields }
+  await tx.execute(sql`update subject set state = ${told}, version = version + 1 where id = ${subject}`)
+  await tx.execute(sql`delete from touch where other = ${subject}`)
+  if (touches.length > 0) await tx.insert(touch).values(touches)
+  return { entries: history.length, fields }
+}
+
+/** Replays every subject's entries and compares with what is stored; with `write`, puts it right. */
+export async function rebuild(db: Database, { write }: { write: boolean }): Promise<RebuildReport> {
+  const subjects = await rowsOf<{ id: string }>(db, sql`select id from subject where version > 0 order by id`)
+  const report: RebuildReport = { subjects: subjects.length, entries: 0, differing: [] }
+  for (const { id } of subjects) {
+    const { entries, fields } = await db.transaction((tx) => rebuildOne(tx, id, { write }))
+    report.entries += entries
+    if (fields.length > 0) report.differing.push({ subject: id, fields })
   }
   return report
 }

@@ -1,10 +1,8 @@
 import type { KeptEntry } from '@kobrin/contract'
 import { sql } from 'drizzle-orm'
 
-/** An entry as the database hands it over. */
+/** An entry as the database hands it over: the whole of it as JSON text, ready to be sent. */
 export interface EntryRow {
-  seq: number
-  /** The whole entry as JSON text, ready to be sent. */
   told: string
 }
 
@@ -12,18 +10,20 @@ export interface EntryRow {
  * a record of thousands of entries is joined here, not parsed and printed again. Every other column is
  * free of quotes by its type. 1970-01-01 is day 719528 of MariaDB's calendar. */
 export const ENTRY_JSON = `concat(
-  '{"seq":', seq,
+  '{"stream":', stream,
+  ',"seq":', seq,
   ',"uid":"', uid,
-  '","residentId":"', resident_id,
+  '","subject":"', subject,
   '","kind":"', kind,
   '","occurredAt":"', insert(occurred_at, 11, 1, 'T'),
   'Z","day":', to_days(day) - 719528,
   ',"recordedAt":"', insert(recorded_at, 11, 1, 'T'),
   'Z","author":"', author_id,
-  '","payload":', payload, '}')`
+  if(act is null, '"', concat('","act":"', act, '"')),
+  ',"payload":', payload, '}')`
 
 /** The columns of an `EntryRow`. */
-export const ENTRY_COLUMNS = sql.raw(`seq, ${ENTRY_JSON} as told`)
+export const ENTRY_COLUMNS = sql.raw(`${ENTRY_JSON} as told`)
 
 const COMMA = Buffer.from(',')
 

@@ -1,38 +1,74 @@
-import type { Entry, EntryKind, ResidentState } from '@kobrin/core'
-import { bigint, index, mysqlTable, primaryKey, tinyint, uniqueIndex, varchar } from 'drizzle-orm/mysql-core'
+import type { Entry, EntryKind, FamilyName } from '@kobrin/core'
+import {
+  bigint,
+  double,
+  index,
+  int,
+  mysqlTable,
+  primaryKey,
+  uniqueIndex,
+  varchar,
+} from 'drizzle-orm/mysql-core'
 import { civilDay, derived, document, instant, uuid } from '../database/columns.ts'
 
-/** The facts. Append-only; clustered so that one resident's history is one range of pages. */
+const place = {
+  /** The server's stream it was kept in, and its place there. */
+  stream: int('stream', { unsigned: true }).notNull(),
+  seq: bigint('seq', { mode: 'number', unsigned: true }).notNull(),
+}
+
+/** The facts. Append-only; clustered so that one subject's history is one range of pages. */
 export const entry = mysqlTable(
   'entry',
   {
-    residentId: uuid('resident_id').notNull(),
+    subject: uuid('subject').notNull(),
     occurredAt: instant('occurred_at').notNull(),
-    seq: bigint('seq', { mode: 'number', unsigned: true }).notNull(),
     uid: uuid('uid').notNull(),
+    ...place,
+    family: varchar('family', { length: 12 }).$type<FamilyName>().notNull(),
     kind: varchar('kind', { length: 20 }).$type<EntryKind>().notNull(),
     day: civilDay('day').notNull(),
     recordedAt: instant('recorded_at').notNull(),
     authorId: uuid('author_id').notNull(),
+    act: uuid('act'),
     payload: document<Entry['payload']>()('payload').notNull(),
   },
   (table) => [
-    primaryKey({ columns: [table.residentId, table.occurredAt, table.seq] }),
-    uniqueIndex('entry_seq').on(table.seq),
+    primaryKey({ columns: [table.subject, table.occurredAt, table.uid] }),
+    uniqueIndex('entry_place').on(table.stream, table.seq),
     uniqueIndex('entry_uid').on(table.uid),
     index('entry_day').on(table.day),
+    index('entry_act').on(table.act),
   ],
 )
 
-/** What a resident's entries add up to, written by the transaction that appends. */
-export const residentState = mysqlTable('resident_state', {
-  residentId: uuid('resident_id').primaryKey(),
-  lastSeq: bigint('last_seq', { mode: 'number', unsigned: true }).notNull(),
-  state: derived<ResidentState>()('state').notNull(),
+/** What has a history of its own, and what its entries add up to: written by the transaction that
+ * appends, and by it alone. */
+export const subject = mysqlTable('subject', {
+  id: uuid('id').primaryKey(),
+  family: varchar('family', { length: 12 }).$type<FamilyName>().notNull(),
+  /** How often the fold was written: what is written over it is written only if it still is so. */
+  version: int('version', { unsigned: true }).notNull(),
+  /** The last place of each stream that is folded in, "1:204,2:17". */
+  upTo: varchar('up_to', { length: 600 }).notNull(),
+  state: derived<object>()('state').notNull(),
 })
 
-/** One row: the last place given out in the feed. Taking its lock puts commits in feed order. */
-export const feedCounter = mysqlTable('feed_counter', {
-  id: tinyint('id').primaryKey(),
-  seq: bigint('seq', { mode: 'number', unsigned: true }).notNull(),
-})
+/** Which other subjects the facts that count are about: derived, written with them. */
+export const touch = mysqlTable(
+  'touch',
+  {
+    /** The one that is touched. */
+    subject: uuid('subject').notNull(),
+    day: civilDay('day').notNull(),
+    uid: uuid('uid').notNull(),
+    how: varchar('how', { length: 20 }).notNull(),
+    /** The one the entry is about. */
+    other: uuid('other').notNull(),
+    amount: double('amount'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.subject, table.day, table.uid, table.how] }),
+    index('touch_uid').on(table.uid),
+  ],
+)

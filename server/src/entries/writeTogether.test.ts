@@ -1,104 +1,145 @@
-import { crc32 } from 'node:zlib'
+import { sayBookmark } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { feedAfter } from '../feed/rows.ts'
+import type { Lease } from '../streams/ownStream.ts'
+import { createOwnStream, headOf } from '../streams/ownStream.ts'
+import { entriesIn, NOW } from '../testing/appending.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { entryBy, smallSite } from '../testing/smallSite.ts'
-import { headOf, rowsAfter, stateRows } from './queries.ts'
-import { entryOf } from './rows.ts'
-import type { Turn } from './writeTogether.ts'
+import { entryBy, newcomer, smallSite } from '../testing/smallSite.ts'
+import { subjectRows, toldSubjects } from './queries.ts'
+import type { Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
-
-const NOW = '2026-06-01T12:00:00.000Z'
 
 let base: Scratch
 let site: SmallSite
+let lease: Lease
 
 beforeAll(async () => {
   site = smallSite()
   base = await scratch(site)
+  lease = await createOwnStream(base.db).lease()
 })
 afterAll(() => base.drop())
 
-async function foldsAsTheyAre(): Promise<Map<string, string>> {
-  return new Map((await stateRows(base.db)).map(({ resident_id: id, state }) => [id, state]))
+const first = () => site.residents[0]?.id ?? ''
+const second = () => site.residents[1]?.id ?? ''
+
+function noted(subject: string, text: string): Entry {
+  return entryBy(
+    site.person('keeper').id,
+    { subject, kind: 'noted', payload: { text } },
+    '2026-05-30T09:00:00.000Z',
+  )
 }
 
-function noted(residentId: string, text: string): Entry {
-  const draft = { residentId, kind: 'noted', payload: { text } } as const
-  return entryBy(site.person('keeper').id, draft, '2026-05-30T09:00:00.000Z')
+/** A fold from what stands there now. */
+async function foldOf(id: string, text: string): Promise<Writing['folds'][number]> {
+  const [row] = await subjectRows(base.db, [id])
+  return { subject: id, family: 'resident', was: row?.version ?? null, upTo: row?.up_to ?? '', text }
 }
 
-/** A turn of a resident's fold from what stands there now. */
-async function turnOf(residentId: string, text: string): Promise<Turn> {
-  const state = (await foldsAsTheyAre()).get(residentId) ?? ''
-  return { residentId, was: crc32(state), text }
+async function write(entries: readonly Entry[], folds: Writing['folds'], more: Partial<Writing> = {}) {
+  return writeTogether(base.pool, {
+    lease,
+    now: NOW,
+    entries: entries.map((entry) => ({ entry, family: 'resident' })),
+    folds,
+    touches: [],
+    retouched: [],
+    registrations: [],
+    ...more,
+  })
+}
+
+const seqNow = async () => (await headOf(base.db))[lease.stream] ?? 0
+const after = (seq: number) => feedAfter(base.db, { ...{ 1: 1e9 }, [lease.stream]: seq }, 1000)
+
+async function everyFold(): Promise<Map<string, string>> {
+  return new Map((await toldSubjects(base.db, ['resident'])).map(({ id, state }) => [id, state]))
 }
 
 describe('one transaction, one statement', () => {
-  const first = () => site.residents[0]?.id ?? ''
-  const second = () => site.residents[1]?.id ?? ''
-
   it('writes entries in their order and every fold, and says where they stand', async () => {
-    const head = await headOf(base.db)
+    const head = await seqNow()
     const entries = [noted(first(), 'It\'s "so" \\ 100 %?'), noted(second(), 'Ünder')]
-    const turns = [await turnOf(first(), '{"facts":1}'), await turnOf(second(), '{"facts":2}')]
-    expect(await writeTogether(base.pool, entries, turns, NOW)).toBe(head)
-    expect((await rowsAfter(base.db, head, 10)).map(entryOf)).toEqual(
-      entries.map((entry, index) => ({ ...entry, seq: head + 1 + index, recordedAt: NOW })),
+    const folds = [await foldOf(first(), '{"facts":1}'), await foldOf(second(), '{"facts":2}')]
+    expect(await write(entries, folds)).toBe(head)
+    expect(entriesIn(await after(head))).toEqual(
+      entries.map((entry, index) => ({
+        ...entry,
+        stream: lease.stream,
+        seq: head + 1 + index,
+        recordedAt: NOW,
+      })),
     )
-    const folds = await stateRows(base.db, [first(), second()])
-    expect(folds.map(({ last_seq: last, state }) => [last, state]).sort()).toEqual([
-      [head + 2, '{"facts":1}'],
-      [head + 2, '{"facts":2}'],
+    const rows = await subjectRows(base.db, [first(), second()])
+    const upTo = new Set(rows.map(({ up_to: place }) => place.split(',').at(-1)))
+    expect(upTo).toEqual(new Set([sayBookmark({ [lease.stream]: head + 2 })]))
+    expect(rows.map(({ version, state }) => [version, state]).sort()).toEqual([
+      [2, '{"facts":1}'],
+      [2, '{"facts":2}'],
     ])
   })
 
   it('writes nothing over a fold that is another by now, and holds nothing locked', async () => {
-    const head = await headOf(base.db)
-    const before = await foldsAsTheyAre()
-    const stale = { ...(await turnOf(second(), '{"facts":9}')), was: 1 }
-    const turns = [await turnOf(first(), '{"facts":8}'), stale]
-    expect(await writeTogether(base.pool, [noted(first(), 'a'), noted(second(), 'b')], turns, NOW)).toBeNull()
-    expect(await headOf(base.db)).toBe(head)
-    expect(await rowsAfter(base.db, head, 10)).toEqual([])
-    expect(await foldsAsTheyAre()).toEqual(before)
+    const head = await seqNow()
+    const before = await everyFold()
+    const folds = [await foldOf(first(), '{"facts":8}'), { ...(await foldOf(second(), '{}')), was: 99 }]
+    expect(await write([noted(first(), 'a'), noted(second(), 'b')], folds)).toBeNull()
+    expect(await seqNow()).toBe(head)
+    expect(await after(head)).toEqual([])
+    expect(await everyFold()).toEqual(before)
     const other = await base.again(1)
     await other.pool.query('set innodb_lock_wait_timeout = 1')
-    await other.pool.query('update resident_state set last_seq = last_seq')
+    await other.pool.query('update subject set version = version')
     await other.close()
   })
 
   it('writes nothing when one of the rows is refused, and gives no place away', async () => {
-    const head = await headOf(base.db)
+    const head = await seqNow()
     const twice = noted(first(), 'once')
-    const writing = writeTogether(base.pool, [twice, twice], [await turnOf(first(), '{"facts":7}')], NOW)
+    const writing = write([twice, twice], [await foldOf(first(), '{"facts":7}')])
     await expect(writing).rejects.toMatchObject({ errno: 1062 })
-    expect(await headOf(base.db)).toBe(head)
-    expect(await rowsAfter(base.db, head, 10)).toEqual([])
+    expect(await seqNow()).toBe(head)
+    expect(await after(head)).toEqual([])
   })
 
   it('writes a long post together as well', async () => {
-    const head = await headOf(base.db)
+    const head = await seqNow()
     const entries = Array.from({ length: 300 }, (_, index) =>
       noted(first(), `Note ${index}: it's ? and 'so'`),
     )
-    const before = await writeTogether(base.pool, entries, [await turnOf(first(), `{"why":"it's"}`)], NOW)
-    expect(before).toBe(head)
-    const kept = await rowsAfter(base.db, head, 1000)
-    expect(kept.map(entryOf).map(({ uid, payload }) => [uid, payload])).toEqual(
+    expect(await write(entries, [await foldOf(first(), `{"why":"it's"}`)])).toBe(head)
+    expect(entriesIn(await after(head)).map(({ uid, payload }) => [uid, payload])).toEqual(
       entries.map(({ uid, payload }) => [uid, payload]),
     )
-    expect((await foldsAsTheyAre()).get(first())).toBe(`{"why":"it's"}`)
+    expect((await everyFold()).get(first())).toBe(`{"why":"it's"}`)
   })
 
-  it('says so when the counter of the feed is missing, and writes nothing', async () => {
-    const head = await headOf(base.db)
-    await base.pool.query('update feed_counter set id = 2')
-    const writing = writeTogether(base.pool, [noted(first(), 'x')], [await turnOf(first(), '{}')], NOW)
-    await expect(writing).rejects.toThrow('The feed counter is missing.')
-    await base.pool.query('update feed_counter set id = 1')
-    expect(await rowsAfter(base.db, head, 10)).toEqual([])
+  it('begins a subject once, with the next number of the register', async () => {
+    const id = noted('', '').uid
+    const registered = entryBy(
+      site.person('keeper').id,
+      { subject: id, kind: 'registered', payload: newcomer('Bramble') },
+      '2026-05-30T09:00:00.000Z',
+    )
+    const fold = { subject: id, family: 'resident', was: null, upTo: '', text: '{"facts":1}' } as const
+    const registrations = [{ subject: id, register: newcomer('Bramble'), isNew: true }]
+    await write([registered], [fold], { registrations })
+    const [rows] = await base.pool.query('select accession, name from resident where id = ?', [id])
+    expect(rows).toEqual([{ accession: '0013', name: 'Bramble' }])
+    const again = write([noted(id, 'Again')], [fold])
+    await expect(again).rejects.toMatchObject({ errno: 1062 })
+  })
+
+  it('writes nothing into a stream that another server holds by now', async () => {
+    const head = await seqNow()
+    const stale = { ...lease, holder: first() }
+    const writing = write([noted(first(), 'x')], [await foldOf(first(), '{}')], { lease: stale })
+    await expect(writing).rejects.toThrow('The stream is held by another server.')
+    expect(await after(head)).toEqual([])
   })
 })

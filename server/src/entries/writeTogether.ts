@@ -1,45 +1,117 @@
-import type { Entry } from '@kobrin/core'
+import { readBookmark, sayBookmark } from '@kobrin/contract'
+import type { Entry, FamilyName, Register } from '@kobrin/core'
 import { isoDay } from '@kobrin/core'
 import type { Pool, RowDataPacket } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
+import type { Lease } from '../streams/ownStream.ts'
+import type { Turn } from './turn.ts'
 
 /** Rows that are sent as a prepared statement at most: each number of them is a statement of its own. */
 const PREPARED_ROWS = 24
 
-/** A fold that changes: the checksum of its text as it was, and its text as it is to be. */
-export interface Turn {
-  residentId: string
-  was: number
-  text: string
+export interface TouchRow {
+  subject: string
+  day: number
+  uid: string
+  how: string
+  other: string
+  amount: number | null
+}
+
+/** A resident whose line in the register changes; null where its registration was taken back. */
+export interface Registration {
+  subject: string
+  register: Register | null
+  isNew: boolean
+}
+
+/** Everything one transaction writes. */
+export interface Writing {
+  lease: Lease
+  now: string
+  entries: readonly { entry: Entry; family: FamilyName }[]
+  folds: readonly (Pick<Turn, 'subject' | 'family' | 'was' | 'upTo'> & { text: string })[]
+  touches: readonly TouchRow[]
+  /** Entries whose touches are written anew. */
+  retouched: readonly string[]
+  registrations: readonly Registration[]
+}
+
+/** Of everything, how many: each combination is a statement of its own. */
+interface Size {
+  entries: number
+  begun: number
+  turned: number
+  touches: number
+  retouched: number
+  registered: number
+  renewed: number
+  struck: number
 }
 
 function listed(count: number, part: (index: number) => string, between = ', '): string {
   return Array.from({ length: count }, (_, index) => part(index)).join(between)
 }
 
-/** The whole transaction as one statement, so that it is one way there and back. The locks are taken
- * in the order: folds, which keeps one resident's entries apart; then the counter, held until the
- * commit, so that commits are in the order of the places and nobody reading the feed can pass over a
- * row that appears later. */
-function transaction(entries: number, turns: number): string {
+function when(count: number, statement: string): string {
+  return count > 0 ? `${statement};` : ''
+}
+
+/** What MariaDB answers when the stream is held by another. */
+export const STREAM_LOST = 1644
+
+/** The whole transaction as one statement, so that it is one way there and back. The locks are taken in
+ * the order: folds, which keeps one subject's entries apart; then the stream, held until the commit, so
+ * that commits are in the order of the places and nobody reading the stream can pass over a row that
+ * appears later. A subject that begins here must not be there yet: else it is a duplicate key. */
+function transaction(size: Size): string {
+  const { entries, begun, turned, touches, retouched, registered, renewed, struck } = size
   return `begin not atomic
     declare unchanged int;
     declare base bigint unsigned;
+    declare numbered int;
     declare exit handler for sqlexception begin rollback; resignal; end;
     start transaction;
-    select count(*) into unchanged from resident_state
-      where ${listed(turns, () => '(resident_id = ? and crc32(state) = ?)', ' or ')} for update;
-    if unchanged = ${turns} then
-      update feed_counter set seq = last_insert_id(seq + ${entries}) where id = 1;
+    ${when(
+      turned,
+      `select count(*) into unchanged from subject
+        where ${listed(turned, () => '(id = ? and version = ?)', ' or ')} for update`,
+    )}
+    if ${turned} = 0 or unchanged = ${turned} then
+      update stream set seq = last_insert_id(seq + ${entries}) where id = ? and holder = ?;
       if row_count() <> 1 then
-        signal sqlstate '45000' set message_text = 'The feed counter is missing.';
+        signal sqlstate '45000' set message_text = 'The stream is held by another server.';
       end if;
       set base = last_insert_id() - ${entries};
-      insert into entry (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload)
-        values ${listed(entries, (index) => `(?, ?, base + ${index + 1}, ?, ?, ?, ?, ?, ?)`)};
-      insert into resident_state (resident_id, last_seq, state)
-        values ${listed(turns, () => `(?, base + ${entries}, ?)`)}
-        on duplicate key update last_seq = values(last_seq), state = values(state);
+      insert into entry
+        (subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload)
+        values ${listed(entries, (index) => `(?, ?, ?, ?, base + ${index + 1}, ?, ?, ?, ?, ?, ?, ?)`)};
+      ${when(
+        begun,
+        `insert into subject (id, family, version, up_to, state)
+          values ${listed(begun, () => `(?, ?, 1, replace(?, '#', base + ${entries}), ?)`)}`,
+      )}
+      ${when(
+        turned,
+        `insert into subject (id, family, version, up_to, state)
+          values ${listed(turned, () => `(?, ?, ?, replace(?, '#', base + ${entries}), ?)`)}
+          on duplicate key update version = values(version), up_to = values(up_to), state = values(state)`,
+      )}
+      ${when(retouched, `delete from touch where uid in (${listed(retouched, () => '?')})`)}
+      ${when(
+        touches,
+        `insert ignore into touch (subject, day, uid, how, other, amount)
+          values ${listed(touches, () => '(?, ?, ?, ?, ?, ?)')}`,
+      )}
+      ${when(
+        registered,
+        `update numbering set last = last_insert_id(last + ${registered}) where id = 1;
+        set numbered = last_insert_id() - ${registered};
+        insert into resident (id, accession, name, sheet_id, stage, schools)
+          values ${listed(registered, (index) => `(?, lpad(numbered + ${index + 1}, greatest(4, length(numbered + ${index + 1})), '0'), ?, ?, ?, ?)`)}`,
+      )}
+      ${listed(renewed, () => 'update resident set name = ?, sheet_id = ?, stage = ?, schools = ? where id = ?;', '\n')}
+      ${when(struck, `delete from resident where id in (${listed(struck, () => '?')})`)}
       commit;
       select base;
     else
@@ -51,39 +123,90 @@ function transaction(entries: number, turns: number): string {
 
 const transactions = new Map<string, string>()
 
-function preparedTransaction(entries: number, turns: number): string {
-  const key = `${entries} ${turns}`
-  const known = transactions.get(key) ?? transaction(entries, turns)
+function preparedTransaction(size: Size): string {
+  const key = Object.values(size).join(' ')
+  const known = transactions.get(key) ?? transaction(size)
   transactions.set(key, known)
   return known
 }
 
-/** Writes entries and the folds they change in one durable transaction and says the place before the
+type Value = string | number | null
+
+function lineOf({ name, sheet, stage, schools }: Register): Value[] {
+  return [name, sheet, stage, JSON.stringify(schools)]
+}
+
+/** The bookmark of a fold with this stream's place left open: it is known once the places are given out. */
+function openUpTo(upTo: string, stream: number): string {
+  const others = sayBookmark(
+    Object.fromEntries(Object.entries(readBookmark(upTo) ?? {}).filter(([one]) => one !== String(stream))),
+  )
+  return others === '' ? `${stream}:#` : `${others},${stream}:#`
+}
+
+/** Writes entries and what follows from them in one durable transaction and says the place before the
  * first; null, and nothing is written, when a fold is no longer what it was. */
-export async function writeTogether(
-  pool: Pool,
-  entries: readonly Entry[],
-  turns: readonly Turn[],
-  now: string,
-): Promise<number | null> {
+export async function writeTogether(pool: Pool, writing: Writing): Promise<number | null> {
+  const { lease, now, entries, folds, touches, retouched, registrations } = writing
+  const { stream, holder } = lease
   const recordedAt = sqlInstant(now)
-  const values = [
-    ...turns.flatMap(({ residentId, was }) => [residentId, was]),
-    ...entries.flatMap(({ residentId, occurredAt, uid, kind, day, author, payload }) => [
-      residentId,
+  const begun = folds.filter(({ was }) => was === null)
+  const turned = folds.filter(({ was }) => was !== null)
+  const fresh = registrations.filter(({ isNew }) => isNew)
+  const renewed = registrations.filter(({ isNew, register }) => !isNew && register !== null)
+  const struck = registrations.filter(({ register }) => register === null)
+  const values: Value[] = [
+    ...turned.flatMap(({ subject, was }) => [subject, was]),
+    stream,
+    holder,
+    ...entries.flatMap(({ entry: { subject, occurredAt, uid, kind, day, author, act, payload }, family }) => [
+      subject,
       sqlInstant(occurredAt),
       uid,
+      stream,
+      family,
       kind,
       isoDay(day),
       recordedAt,
       author,
+      act ?? null,
       JSON.stringify(payload),
     ]),
-    ...turns.flatMap(({ residentId, text }) => [residentId, text]),
+    ...begun.flatMap(({ subject, family, upTo, text }) => [subject, family, openUpTo(upTo, stream), text]),
+    ...turned.flatMap(({ subject, family, was, upTo, text }) => [
+      subject,
+      family,
+      (was ?? 0) + 1,
+      openUpTo(upTo, stream),
+      text,
+    ]),
+    ...retouched,
+    ...touches.flatMap(({ subject, day, uid, how, other, amount }) => [
+      subject,
+      isoDay(day),
+      uid,
+      how,
+      other,
+      amount,
+    ]),
+    ...fresh.flatMap(({ subject, register }) => (register ? [subject, ...lineOf(register)] : [])),
+    ...renewed.flatMap(({ subject, register }) => (register ? [...lineOf(register), subject] : [])),
+    ...struck.map(({ subject }) => subject),
   ]
-  const [[rows]] = await (entries.length > PREPARED_ROWS
-    ? pool.query<RowDataPacket[][]>(transaction(entries.length, turns.length), values)
-    : pool.execute<RowDataPacket[][]>(preparedTransaction(entries.length, turns.length), values))
+  const size: Size = {
+    entries: entries.length,
+    begun: begun.length,
+    turned: turned.length,
+    touches: touches.length,
+    retouched: retouched.length,
+    registered: fresh.length,
+    renewed: renewed.length,
+    struck: struck.length,
+  }
+  const routine = retouched.length + touches.length + registrations.length + begun.length === 0
+  const [[rows]] = await (routine && entries.length <= PREPARED_ROWS
+    ? pool.execute<RowDataPacket[][]>(preparedTransaction(size), values)
+    : pool.query<RowDataPacket[][]>(transaction(size), values))
   const [row] = rows as { base: number | null }[]
   return row?.base ?? null
 }

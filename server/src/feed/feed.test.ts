@@ -1,5 +1,5 @@
 import type { KeptEntry } from '@kobrin/contract'
-import { PATHS } from '@kobrin/contract'
+import { addressOf, ROUTES } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -51,16 +51,16 @@ interface Reader {
 
 function read(
   app: FastifyInstance,
-  after: number,
+  after: string,
   headers: Record<string, string> = {},
-  siteTold: () => unknown = () => undefined,
+  changeTold: () => unknown = () => undefined,
 ): Reader {
   const address = app.server.address()
   const port = typeof address === 'object' && address ? address.port : 0
   const control = new AbortController()
   const entries: KeptEntry[] = []
   const ended = (async () => {
-    const response = await fetch(`http://127.0.0.1:${port}${PATHS.feed}?after=${after}`, {
+    const response = await fetch(`http://127.0.0.1:${port}${addressOf(ROUTES.feed.url, {}, { after })}`, {
       headers: { cookie, ...headers },
       signal: control.signal,
     })
@@ -71,7 +71,7 @@ function read(
       rest = events.pop() ?? ''
       for (const event of events) {
         const data = /^data: (.*)$/m.exec(event)?.[1]
-        if (event.includes('event: site')) siteTold()
+        if (event.includes('event: change')) changeTold()
         else if (data) entries.push(JSON.parse(data) as KeptEntry)
       }
     }
@@ -87,87 +87,90 @@ function read(
   }
 }
 
-async function say(text: string): Promise<number> {
+/** Says something through the first server, and where that stands in the feed. */
+async function say(text: string): Promise<{ stream: number; seq: number }> {
   const entry = {
     uid: uuidv7(),
-    residentId: site.residents[0]?.id,
+    subject: site.residents[0]?.id,
     kind: 'noted',
     occurredAt: new Date().toISOString(),
     author: site.person('keeper').id,
     payload: { text },
   }
-  const response = await keeper.call({ method: 'POST', url: PATHS.entries, body: { entries: [entry] } })
-  return response.json<{ receipts: [{ seq: number }] }>().receipts[0].seq
+  const response = await keeper.call({ method: 'POST', url: ROUTES.append.url, body: { entries: [entry] } })
+  return response.json<{ receipts: [{ stream: number; seq: number }] }>().receipts[0]
 }
+
+/** A bookmark after everything that was there at first, and up to a place. */
+function upTo({ stream, seq }: { stream: number; seq: number }): string {
+  return stream === 1 ? `1:${seq}` : `1:24,${stream}:${seq}`
+}
+
+const placesOf = ({ entries }: Reader) => entries.map(({ stream, seq }) => `${stream}:${seq}`)
 
 describe('the feed', () => {
   it('tells everything after a place, then goes on live, in order and once', async () => {
-    const reader = read(first(), 10)
+    const reader = read(first(), '1:22')
     await reader.reached(2)
-    const seq = await say('One')
+    const { stream, seq } = await say('One')
     await say('Two')
     await reader.reached(4)
     reader.stop()
-    expect(reader.entries.map((entry) => entry.seq)).toEqual([11, 12, seq, seq + 1])
+    expect(placesOf(reader)).toEqual(['1:23', '1:24', `${stream}:${seq}`, `${stream}:${seq + 1}`])
   })
 
   it('brings within a second what was kept through another server', async () => {
     const [, second] = apps
-    const reader = read(second ?? first(), await say('Before'))
+    const reader = read(second ?? first(), upTo(await say('Before')))
     await reader.reached(0)
     const since = Date.now()
-    const seq = await say('From the first server')
+    const { stream, seq } = await say('From the first server')
     await reader.reached(1)
     reader.stop()
-    expect(reader.entries.map((entry) => entry.seq)).toEqual([seq])
+    expect(placesOf(reader)).toEqual([`${stream}:${seq}`])
     expect(Date.now() - since).toBeLessThan(1000)
   })
 
-  it('tells of a changed plan at once here, and soon through another server', async () => {
+  it('tells of a changed plan here and through another server, also whoever was cut off meanwhile', async () => {
     const senior = await signedIn(first(), 'seniorKeeper')
-    const told = { here: 0, there: 0 }
+    const told = { here: 0, there: 0, later: 0 }
     const [, second] = apps
-    const here = read(first(), 0, {}, () => (told.here += 1))
-    const there = read(second ?? first(), 0, {}, () => (told.there += 1))
-    await Promise.all([here.reached(12), there.reached(12)])
-    // The other server looks at what is there before it can see that it changed.
-    await new Promise((go) => setTimeout(go, 700))
+    const from = upTo(await say('Before the change'))
+    const here = read(first(), from, {}, () => (told.here += 1))
+    const there = read(second ?? first(), from, {}, () => (told.there += 1))
     const body = { resident: site.residents[0]?.id, housing: { hides: 3 }, reason: 'Shy' }
-    expect((await senior.call({ method: 'POST', url: PATHS.overrides, body })).statusCode).toBe(204)
-    const until = Date.now() + 5000
-    while (Date.now() < until && told.there === 0) await new Promise((go) => setTimeout(go, 20))
-    here.stop()
-    there.stop()
-    expect(told.here).toBeGreaterThanOrEqual(1)
-    expect(told.there).toBeGreaterThanOrEqual(1)
+    const signed = await senior.call({ method: 'POST', url: ROUTES.signOverride.url, body })
+    expect(signed.statusCode).toBe(204)
+    await expect.poll(() => [told.here, told.there]).toEqual([1, 1])
+    const cutOff = read(second ?? first(), from, {}, () => (told.later += 1))
+    await expect.poll(() => told.later).toBe(1)
+    for (const reader of [here, there, cutOff]) reader.stop()
   })
 
   it('goes on after the last event the browser names, however old the address it asks with', async () => {
     const last = await say('Seen')
-    const next = await say('Missed while the lift was between floors')
-    const reader = read(first(), 0, { 'last-event-id': String(last) })
+    const { stream, seq } = await say('Missed while the lift was between floors')
+    const reader = read(first(), '', { 'last-event-id': upTo(last) })
     await reader.reached(1)
     reader.stop()
-    expect(reader.entries[0]?.seq).toBe(next)
+    expect(placesOf(reader)[0]).toBe(`${stream}:${seq}`)
   })
 
-  it('misses nothing that is appended while it catches up', async () => {
-    const from = await say('Start')
-    const reader = read(first(), 0)
+  it('misses nothing that is kept while it catches up', async () => {
+    const reader = read(first(), '')
     const said = await Promise.all(Array.from({ length: 40 }, (_, index) => say(`Note ${index}`)))
-    const head = Math.max(...said)
-    await reader.reached(head)
+    const places = said.map(({ stream, seq }) => `${stream}:${seq}`)
+    await expect.poll(() => places.every((place) => placesOf(reader).includes(place))).toBe(true)
     reader.stop()
-    expect(head).toBe(from + 40)
-    expect(reader.entries.map((entry) => entry.seq)).toEqual(Array.from({ length: head }, (_, i) => i + 1))
+    expect(new Set(placesOf(reader)).size).toBe(reader.entries.length)
   })
 
   it('ends when whoever reads it signs out', async () => {
     const other = await signedIn(first(), 'vet')
     const own = Object.entries(other.cookies).map(([name, value]) => `${name}=${value}`)
-    const reader = read(first(), 0, { cookie: own.join('; ') })
+    const reader = read(first(), '', { cookie: own.join('; ') })
     await reader.reached(1)
-    await other.call({ method: 'DELETE', url: PATHS.session })
+    await other.call({ method: 'DELETE', url: ROUTES.signIn.url })
     await reader.ended
     expect(reader.entries.length).toBeGreaterThan(0)
   })

@@ -1,35 +1,30 @@
 import { setTimeout as sleep } from 'node:timers/promises'
+import type { Bookmark } from '@kobrin/contract'
+import { advanced } from '@kobrin/contract'
 import type { Database } from '../database/connect.ts'
-import { rowsAfter } from '../entries/queries.ts'
-import { lastChange } from '../plans/queries.ts'
-import type { EntryRow } from '../entries/rows.ts'
+import type { FeedRow } from './rows.ts'
+import { feedAfter } from './rows.ts'
 
 const PAGE = 500
-/** How often to look for entries another server appended. */
+/** How often to look for what another server kept. */
 const POLL_MS = 500
-/** What is appended meanwhile is read together: nobody notices, and a storm of entries costs few reads. */
+/** What is kept meanwhile is read together: nobody notices, and a storm of entries costs few reads. */
 const GATHER_MS = 20
-/** Plans change far more seldom than entries come. */
-const POLLS_TO_SITE = 4
 
-export type Listener = (rows: readonly EntryRow[]) => void
+export type Listener = (rows: readonly FeedRow[]) => void
 
 export interface Hub {
-  /** Something was appended here: look now. */
+  /** Something was kept here: look now. */
   wake: () => void
-  /** Follow the feed from where the hub is. Returns that place and how to stop. */
-  follow: (listener: Listener) => { from: number; stop: () => void }
-  /** The building, the register or a plan is no longer what it was. */
-  siteChanged: () => void
-  onSiteChanged: (listener: () => void) => () => void
+  /** Follow the feed from where the hub is. Returns how to stop. */
+  follow: (listener: Listener) => () => void
   close: () => Promise<void>
 }
 
 /** Reads the feed once for everybody. Every listener sees every row after its starting place, once
- * and in order, whichever server appended it. */
-export function createHub(db: Database, startAt: number, onError: (error: unknown) => void): Hub {
+ * and each stream in order, whichever server kept it. */
+export function createHub(db: Database, startAt: Bookmark, onError: (error: unknown) => void): Hub {
   const listeners = new Set<Listener>()
-  const siteListeners = new Set<() => void>()
   let at = startAt
   let awake = false
   let reading: Promise<void> | null = null
@@ -38,9 +33,9 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
   async function read(): Promise<void> {
     while (awake && !closed) {
       awake = false
-      const rows = await rowsAfter(db, at, PAGE)
+      const rows = await feedAfter(db, at, PAGE)
       if (rows.length === 0) continue
-      at = rows.at(-1)?.seq ?? at
+      at = rows.reduce(advanced, at)
       for (const listener of listeners) listener(rows)
       if (rows.length === PAGE) awake = true
       else await sleep(GATHER_MS)
@@ -57,25 +52,8 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
       })
   }
 
-  let siteAt: number | null = null
-
-  /** Tells of what was changed through another server. */
-  async function lookAtSite(): Promise<void> {
-    const last = await lastChange(db)
-    if (siteAt !== null && last !== siteAt) tellSite()
-    siteAt = last
-  }
-
-  function tellSite(): void {
-    for (const listener of siteListeners) listener()
-  }
-
-  let polls = 0
   const timer = setInterval(() => {
-    if (listeners.size === 0) return
-    wake()
-    if (polls % POLLS_TO_SITE === 0) void lookAtSite().catch(onError)
-    polls += 1
+    if (listeners.size > 0) wake()
   }, POLL_MS)
   timer.unref()
 
@@ -83,12 +61,7 @@ export function createHub(db: Database, startAt: number, onError: (error: unknow
     wake,
     follow(listener) {
       listeners.add(listener)
-      return { from: at, stop: () => listeners.delete(listener) }
-    },
-    siteChanged: tellSite,
-    onSiteChanged(listener) {
-      siteListeners.add(listener)
-      return () => siteListeners.delete(listener)
+      return () => listeners.delete(listener)
     },
     async close() {
       closed = true

@@ -1,15 +1,27 @@
-import { ROUTES } from '@kobrin/contract'
+import { ROUTES, sayBookmark } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
-import { headOf } from '../entries/queries.ts'
-import type { Floor } from '../floor.ts'
-import { schemaOf } from '../interface/schemaOf.ts'
+import { serve } from '../interface/serve.ts'
+import type { Services } from '../services.ts'
+import { headOf } from '../streams/ownStream.ts'
 import { VERSION } from '../version.ts'
 
-export function healthRoutes({ connection: { db } }: Floor): FastifyPluginAsync {
+export function healthRoutes(services: Services): FastifyPluginAsync {
+  const { db } = services.connection
   return async (app) => {
-    app.get(ROUTES.health.url, { schema: schemaOf(ROUTES.health), logLevel: 'warn' }, async () => {
-      const head = await headOf(db).catch(() => null)
-      return { app: 'up', database: head === null ? 'down' : 'up', version: VERSION, head }
-    })
+    serve(
+      app,
+      services,
+      ROUTES.health,
+      async () => {
+        const head = await headOf(db).catch(() => null)
+        return {
+          app: 'up' as const,
+          database: head === null ? ('down' as const) : ('up' as const),
+          version: VERSION,
+          head: head && sayBookmark(head),
+        }
+      },
+      { logLevel: 'warn' },
+    )
   }
 }

@@ -3,17 +3,16 @@ import type { Sheet } from '@kobrin/core'
 import { dayFromIso, differences, sheetQuestions } from '@kobrin/core'
 import { max, eq } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
-import type { Author } from '../plans/author.ts'
-import { recordPlanChange } from '../plans/commands.ts'
+import type { Changer, Changing, NewChange } from '../changes/changing.ts'
+import { changing } from '../changes/changing.ts'
 import { sheet } from '../site/tables.ts'
+import { createOwnStream } from '../streams/ownStream.ts'
 import { inUseFaults } from './inUse.ts'
 import { historyOfSheet } from './queries.ts'
 import { readSheetText, writeSheetText } from './sheetText.ts'
 import { sheetShipped, sheetVersion } from './tables.ts'
 
 async function nextVersion(tx: Transaction, id: string): Promise<number> {
-  // The sheet's own row is the lock: two who keep a sheet at once get two versions.
-  await tx.select({ id: sheet.id }).from(sheet).where(eq(sheet.id, id)).for('update')
   const [row] = await tx
     .select({ last: max(sheetVersion.version) })
     .from(sheetVersion)
@@ -25,7 +24,7 @@ async function putInForce(
   tx: Transaction,
   doc: Sheet,
   text: { yaml: string; why: string },
-  { by, at }: { by: string | null; at: string },
+  { by, at }: Pick<Changer, 'by' | 'at'>,
 ): Promise<number> {
   const version = await nextVersion(tx, doc.id)
   await tx.insert(sheetVersion).values({ sheetId: doc.id, version, authorId: by, madeAt: at, ...text })
@@ -35,10 +34,9 @@ async function putInForce(
 
 /** Reads, judges and keeps a sheet as somebody wrote it. The version in force stays until then. */
 export async function keepSheet(
-  db: Database,
+  by: Changing,
   id: string,
-  { yaml, why, confirmed = false, basedOn }: KeepSheet,
-  author: Author,
+  { yaml, why, confirmed, basedOn }: KeepSheet,
 ): Promise<SheetAnswer> {
   const read = readSheetText(yaml)
   if ('faults' in read) return { status: 'faulty', faults: read.faults }
@@ -54,23 +52,38 @@ export async function keepSheet(
       status: 'asked',
       questions: questions.map(({ path, says }) => ({ line: null, field: path.join('.'), says })),
     }
-  return db.transaction(async (tx): Promise<SheetAnswer> => {
-    const [before] = await tx.select().from(sheet).where(eq(sheet.id, id)).for('update')
+  return changing<SheetAnswer>(by, async (tx) => {
+    const [before] = await tx.select().from(sheet).where(eq(sheet.id, id))
     const faults = await inUseFaults(tx, doc)
-    if (faults.length > 0) return { status: 'faulty', faults }
+    if (faults.length > 0) return { changes: [], answer: { status: 'faulty', faults } }
     const last = (await historyOfSheet(tx, id))[0]?.version ?? 0
-    if (basedOn !== undefined && basedOn !== last) return { status: 'overtaken', version: last }
-    const version = await putInForce(tx, doc, { yaml, why }, author)
-    const changed = differences(before?.doc ?? {}, doc).map(({ path }) => path)
-    await recordPlanChange(tx, {
-      ...author,
-      kind: 'sheet',
-      sheet: id,
-      what: before ? `Care sheet, version ${version}: ${changed.join(', ') || 'the same'}` : 'New care sheet',
-      reason: why,
-    })
-    return { status: 'kept', version }
+    if (basedOn !== undefined && basedOn !== last)
+      return { changes: [], answer: { status: 'overtaken', version: last } }
+    const version = await putInForce(tx, doc, { yaml, why }, by.author)
+    const fields = before ? differences(before.doc, doc).map(({ path }) => path) : null
+    return {
+      changes: [{ what: { kind: 'sheet', sheet: id, version, fields }, reason: why }],
+      answer: { status: 'kept', version },
+    }
   })
+}
+
+type Taken = 'new' | 'same' | 'renewed' | 'kept'
+
+/** Takes up one shipped sheet, unless somebody here wrote their own, or residents stand on what it drops. */
+async function takeUp(tx: Transaction, doc: Sheet, author: Changer): Promise<{ taken: Taken; version: number }> {
+  await tx
+    .insert(sheetShipped)
+    .values({ sheetId: doc.id, doc })
+    .onDuplicateKeyUpdate({ set: { doc } })
+  const [last] = await historyOfSheet(tx, doc.id)
+  const [inForce] = await tx.select().from(sheet).where(eq(sheet.id, doc.id))
+  const version = last?.version ?? 0
+  if (last && differences(doc, inForce?.doc).length === 0) return { taken: 'same', version }
+  if (last && (last.by !== null || (await inUseFaults(tx, doc)).length > 0)) return { taken: 'kept', version }
+  const why = last ? 'A newer shipped library' : 'As shipped'
+  const text = { yaml: writeSheetText(doc), why }
+  return { taken: last ? 'renewed' : 'new', version: await putInForce(tx, doc, text, author) }
 }
 
 /** Takes up the shipped library: new sheets and new versions of those nobody here has changed. A sheet
@@ -82,37 +95,21 @@ export async function renewLibrary(
 ): Promise<{ renewed: string[]; kept: string[] }> {
   // Nobody here did it, and it happens before any site has a zone: the day is that of UTC.
   const author = { by: null, at, day: dayFromIso(at.slice(0, 10)) }
-  const renewed: string[] = []
-  const kept: string[] = []
-  await db.transaction(async (tx) => {
-    for (const doc of shipped) {
-      await tx
-        .insert(sheetShipped)
-        .values({ sheetId: doc.id, doc })
-        .onDuplicateKeyUpdate({ set: { doc } })
-      const [last] = await historyOfSheet(tx, doc.id)
-      const [inForce] = await tx.select().from(sheet).where(eq(sheet.id, doc.id))
-      if (last && last.by !== null) {
-        if (differences(doc, inForce?.doc).length > 0) kept.push(doc.id)
-        continue
+  const stream = createOwnStream(db)
+  try {
+    return await changing({ db, stream, author }, async (tx) => {
+      const answer = { renewed: [] as string[], kept: [] as string[] }
+      const changes: NewChange[] = []
+      for (const doc of shipped) {
+        const { taken, version } = await takeUp(tx, doc, author)
+        if (taken === 'kept') answer.kept.push(doc.id)
+        if (taken !== 'renewed') continue
+        answer.renewed.push(doc.id)
+        changes.push({ what: { kind: 'sheet', sheet: doc.id, version, fields: [] }, reason: 'A newer shipped library' })
       }
-      if (last && differences(doc, inForce?.doc).length === 0) continue
-      if (last && (await inUseFaults(tx, doc)).length > 0) {
-        kept.push(doc.id)
-        continue
-      }
-      const why = last ? 'A newer shipped library' : 'As shipped'
-      await putInForce(tx, doc, { yaml: writeSheetText(doc), why }, author)
-      if (!last) continue
-      renewed.push(doc.id)
-      await recordPlanChange(tx, {
-        ...author,
-        kind: 'sheet',
-        sheet: doc.id,
-        what: 'The shipped care sheet was renewed',
-        reason: why,
-      })
-    }
-  })
-  return { renewed, kept }
+      return { changes, answer }
+    })
+  } finally {
+    await stream.close()
+  }
 }

@@ -1,5 +1,5 @@
 import type { LibrarySheet, SheetAnswer, SheetSummary } from '@kobrin/contract'
-import { PATHS, pathWith } from '@kobrin/contract'
+import { addressOf, ROUTES } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'
@@ -25,10 +25,10 @@ async function get<T>(url: string): Promise<T> {
   return (await senior.call({ method: 'GET', url })).json<T>()
 }
 
-const gecko = () => get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: GECKO }))
+const gecko = () => get<LibrarySheet>(addressOf(ROUTES.sheet.url, { sheetId: GECKO }))
 
 async function keep(yaml: string, more: object = {}, sheetId = GECKO): Promise<SheetAnswer> {
-  const url = pathWith(PATHS.sheet, { sheetId })
+  const url = addressOf(ROUTES.sheet.url, { sheetId })
   const response = await senior.call({ method: 'PUT', url, body: { yaml, why: 'Read again', ...more } })
   return response.json<SheetAnswer>()
 }
@@ -45,7 +45,7 @@ describe('a care sheet of the site', () => {
     expect(version).toBe(1)
     expect(history).toMatchObject([{ version: 1, by: null, why: 'As shipped' }])
     expect(differences).toEqual([])
-    const { sheets } = await get<{ sheets: SheetSummary[] }>(PATHS.library)
+    const { sheets } = await get<{ sheets: SheetSummary[] }>(ROUTES.library.url)
     expect(sheets).toMatchObject([{ id: GECKO, residents: 12, differs: 0 }])
   })
 
@@ -95,7 +95,7 @@ describe('a care sheet of the site', () => {
     expect(now.yaml).toContain('# Tried for a year')
     expect(now.history[0]).toMatchObject({ version: 2, by: site.person('seniorKeeper').id, why: 'Read again' })
     expect(now.differences).toEqual([{ path: 'housing.hides', before: 2, after: 3 }])
-    const first = await get<{ yaml: string }>(pathWith(PATHS.sheetVersion, { sheetId: GECKO, version: 1 }))
+    const first = await get<{ yaml: string }>(addressOf(ROUTES.sheetVersion.url, { sheetId: GECKO, version: 1 }))
     expect(first.yaml).toContain('hides: 2')
   })
 
@@ -131,7 +131,7 @@ describe('a newer shipped library', () => {
     const newer = { ...fresh, unseenToWorry: 9 }
     expect((await renewLibrary(house.base.db, [newer], at)).renewed).toEqual(['fresh-gecko'])
     expect((await renewLibrary(house.base.db, [newer], at)).renewed).toEqual([])
-    const { history } = await get<LibrarySheet>(pathWith(PATHS.sheet, { sheetId: 'fresh-gecko' }))
+    const { history } = await get<LibrarySheet>(addressOf(ROUTES.sheet.url, { sheetId: 'fresh-gecko' }))
     expect(history.map(({ version }) => version)).toEqual([2, 1])
   })
 

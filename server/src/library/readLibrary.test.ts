@@ -83,7 +83,7 @@ describe('the shipped library', () => {
     for (const line of [...plan.duties, ...plan.holds, ...plan.targets]) expect(line.source).toBeDefined()
     for (const field of [...Object.keys(plan.housing ?? {}), ...Object.keys(plan.light ?? {})])
       expect(plan.sources?.[field]).toBeDefined()
-    const { stops } = walk({ day: 20_000, residents: [{ id: 'one', plan, state: emptyState(), place }] })
+    const { stops } = walk({ day: 20_000, residents: [{ id: 'one', plan, state: emptyState('resident'), place }] })
     const tasks = stops.flatMap(({ visits }) => visits.flatMap((visit) => visit.tasks))
     const asked = plan.duties.filter((duty) => !isBefore(duty)).map(({ id }) => id)
     expect(tasks.map(({ duty }) => duty.id).sort()).toEqual(asked.sort())

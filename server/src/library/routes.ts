@@ -1,48 +1,34 @@
-import type { KeepSheet } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
-import type { Floor } from '../floor.ts'
-import { schemaOf, joinedAnswer } from '../interface/schemaOf.ts'
+import { serve } from '../interface/serve.ts'
+import type { Services } from '../services.ts'
 import { keepSheet } from './commands.ts'
 import { everySchool, librarySheet, summaries, textOfVersion } from './queries.ts'
 
-export function libraryRoutes({ connection: { db }, guard, hub, authorOn }: Floor): FastifyPluginAsync {
+export function libraryRoutes(services: Services): FastifyPluginAsync {
+  const {
+    connection: { db },
+    hub,
+    changingOn,
+  } = services
   return async (app) => {
-    app.get(ROUTES.library.url, { ...guard(ROUTES.library), schema: schemaOf(ROUTES.library) }, async () => ({
-      sheets: await summaries(db),
-    }))
-    app.get(
-      ROUTES.schools.url,
-      { ...guard(ROUTES.schools), ...joinedAnswer(ROUTES.schools) },
-      async () => ({ sheets: await everySchool(db) }),
-    )
-    app.get<{ Params: { sheetId: string } }>(
-      ROUTES.sheet.url,
-      { ...guard(ROUTES.sheet), ...joinedAnswer(ROUTES.sheet) },
-      async ({ params }) => {
-        const found = await librarySheet(db, params.sheetId)
-        if (!found) throw new KobrinProblem('unknown_sheet')
-        return found
-      },
-    )
-    app.get<{ Params: { sheetId: string; version: number } }>(
-      ROUTES.sheetVersion.url,
-      { ...guard(ROUTES.sheetVersion), schema: schemaOf(ROUTES.sheetVersion) },
-      async ({ params }) => {
-        const yaml = await textOfVersion(db, params.sheetId, params.version)
-        if (yaml === null) throw new KobrinProblem('unknown_sheet')
-        return { yaml }
-      },
-    )
-    app.put<{ Params: { sheetId: string }; Body: KeepSheet }>(
-      ROUTES.keepSheet.url,
-      { ...guard(ROUTES.keepSheet), schema: schemaOf(ROUTES.keepSheet) },
-      async (request) => {
-        const answer = await keepSheet(db, request.params.sheetId, request.body, await authorOn(request))
-        if (answer.status === 'kept') hub.siteChanged()
-        return answer
-      },
-    )
+    serve(app, services, ROUTES.library, async () => ({ sheets: await summaries(db) }))
+    serve(app, services, ROUTES.schools, async () => ({ sheets: await everySchool(db) }))
+    serve(app, services, ROUTES.sheet, async ({ params }) => {
+      const found = await librarySheet(db, params.sheetId)
+      if (!found) throw new KobrinProblem('unknown_sheet')
+      return found
+    })
+    serve(app, services, ROUTES.sheetVersion, async ({ params }) => {
+      const yaml = await textOfVersion(db, params.sheetId, params.version)
+      if (yaml === null) throw new KobrinProblem('unknown_sheet')
+      return { yaml }
+    })
+    serve(app, services, ROUTES.keepSheet, async ({ params, body, request }) => {
+      const answer = await keepSheet(await changingOn(request), params.sheetId, body)
+      if (answer.status === 'kept') hub.wake()
+      return answer
+    })
   }
 }

@@ -1,4 +1,6 @@
-import { PATHS } from '@kobrin/contract'
+import { createHmac } from 'node:crypto'
+import type { Me } from '@kobrin/contract'
+import { provenText, ROUTES } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
@@ -32,7 +34,7 @@ function later(minutes: number): void {
 
 const signIn = (login: string, passphrase: string) => ({
   method: 'POST' as const,
-  url: PATHS.session,
+  url: ROUTES.signIn.url,
   body: { login, passphrase },
 })
 
@@ -74,9 +76,9 @@ describe('signing in', () => {
   it('ends with the day, and at once on signing out', async () => {
     const one = await signedIn(app, 'keeper')
     const two = await signedIn(app, 'vet')
-    const site_ = { method: 'GET' as const, url: PATHS.site }
+    const site_ = { method: 'GET' as const, url: ROUTES.site.url }
     const token = { [SESSION_COOKIE]: two.cookies[SESSION_COOKIE] ?? '' }
-    await two.call({ method: 'DELETE', url: PATHS.session })
+    await two.call({ method: 'DELETE', url: ROUTES.signIn.url })
     expect((await app.inject({ ...site_, cookies: token })).statusCode).toBe(401)
     expect((await one.call(site_)).statusCode).toBe(200)
     later(15 * 60)
@@ -87,16 +89,29 @@ describe('signing in', () => {
 describe('a shared tablet', () => {
   const switchTo = (personId: string, pin: string) => ({
     method: 'POST' as const,
-    url: PATHS.switchPerson,
+    url: ROUTES.switchPerson.url,
     body: { personId, pin },
   })
-  const presence = { method: 'GET' as const, url: PATHS.session }
+  const presence = { method: 'GET' as const, url: ROUTES.signIn.url }
 
-  async function enrolled() {
-    const tablet = await signedIn(app, 'curator')
-    await tablet.call({ method: 'POST', url: PATHS.device, body: { name: 'Tar Room tablet' } })
-    return tablet
+  async function enrolledBy(login: string) {
+    const tablet = client(app)
+    const me = (await tablet.call(signIn(login, PASSPHRASE))).json<Me>()
+    await tablet.call({ method: 'POST', url: ROUTES.enrolDevice.url, body: { name: 'Tar Room tablet' } })
+    return { tablet, me }
   }
+
+  const enrolled = async () => (await enrolledBy('curator')).tablet
+
+  const noted = (author: string, occurredAt: string) => ({
+    uid: uuidv7(),
+    subject: site.residents[0]?.id ?? '',
+    kind: 'noted',
+    occurredAt,
+    author,
+    payload: { text: 'Typed before the tablet changed hands.' },
+  })
+  type Noted = ReturnType<typeof noted>
 
   it('switches person by PIN once a senior enrolled it', async () => {
     const tablet = await enrolled()
@@ -128,29 +143,29 @@ describe('a shared tablet', () => {
     expect((await tablet.call(switchTo(site.person('keeper').id, PIN))).statusCode).toBe(429)
   })
 
-  it('sends what the last person typed under their own name', async () => {
-    const tablet = await enrolled()
+  it('sends what the last person typed under their own name, stamped while they were at work', async () => {
+    const curator = site.person('curator')
+    const { tablet, me } = await enrolledBy(curator.login)
     const typedAt = clock.toISOString()
     later(10)
-    await tablet.call(switchTo(site.person('keeper').id, PIN))
-    const residentId = site.residents[0]?.id ?? ''
-    const note = (author: string, occurredAt: string) => ({
-      uid: uuidv7(),
-      residentId,
-      kind: 'noted',
-      occurredAt,
-      author,
-      payload: { text: 'Typed before the tablet changed hands.' },
+    await tablet.call(switchTo(site.person('volunteer').id, PIN))
+    const post = async (entry: Noted, proof?: object) => {
+      const body = { entries: [entry], ...(proof && { proofs: { [entry.uid]: proof } }) }
+      const response = await tablet.call({ method: 'POST', url: ROUTES.append.url, body })
+      return response.json<{ receipts: { status: string; code?: string }[] }>().receipts[0]
+    }
+    const stamped = (entry: Noted, key = me.shift.key) => ({
+      shift: me.shift.id,
+      mac: createHmac('sha256', key).update(provenText(entry)).digest('hex'),
     })
-    const curator = site.person('curator').id
+    const typed = noted(curator.id, typedAt)
     later(30)
-    const response = await tablet.call({
-      method: 'POST',
-      url: PATHS.entries,
-      body: { entries: [note(curator, typedAt), note(curator, clock.toISOString())] },
-    })
-    expect(response.json()).toMatchObject({
-      receipts: [{ status: 'accepted' }, { status: 'refused', code: 'not_yours' }],
-    })
+    expect(await post(typed)).toMatchObject({ status: 'refused', code: 'not_yours' })
+    expect(await post(typed, stamped(typed, 'a key they do not have'))).toMatchObject({ code: 'not_yours' })
+    // The stamp of one entry is of no use for another.
+    expect(await post(noted(curator.id, typedAt), stamped(typed))).toMatchObject({ code: 'not_yours' })
+    expect(await post(typed, stamped(typed))).toMatchObject({ status: 'accepted' })
+    const late = noted(curator.id, clock.toISOString())
+    expect(await post(late, stamped(late))).toMatchObject({ code: 'not_yours' })
   })
 })

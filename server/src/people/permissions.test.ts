@@ -1,7 +1,7 @@
-import type { Role, Route } from '@kobrin/contract'
-import { may, MAY_RECORD, mayRecord, PATHS, pathWith, ROLES, ROUTES } from '@kobrin/contract'
-import type { EntryKind } from '@kobrin/core'
-import { emptyBuild } from '@kobrin/core'
+import type { Route } from '@kobrin/contract'
+import { addressOf, may, ROUTES } from '@kobrin/contract'
+import type { EntryKind, FamilyName, Role } from '@kobrin/core'
+import { emptyBuild, FACT_KINDS, familyOf, founds, mayRecord, ROLES } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -11,7 +11,7 @@ import { client, signedIn } from '../testing/client.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { smallSite } from '../testing/smallSite.ts'
+import { newcomer, smallSite } from '../testing/smallSite.ts'
 
 let base: Scratch
 let site: SmallSite
@@ -23,6 +23,7 @@ beforeAll(async () => {
   base = await scratch(site)
   app = await buildApp({ connection: base, heartbeatMs: 50 })
   for (const role of ROLES) clients.set(role, await signedIn(app, role))
+  await post('curator', 'floorKept', { payload: { of: subjects().resident, at: 'Larder' }, subject: LOT })
 })
 afterAll(async () => {
   await app.close()
@@ -37,43 +38,31 @@ function as(role: Role): Client {
 
 /** A request that would succeed, apart from who makes it. */
 function request({ method, url }: Route) {
-  const residentId = site.residents[0]?.id ?? ''
+  const subject = site.residents[0]?.id ?? ''
   const bodies: Record<string, object> = {
-    [`POST ${PATHS.entries}`]: { entries: [{ uid: uuidv7() }] },
-    [`POST ${PATHS.device}`]: { name: 'Tablet' },
-    [`POST ${PATHS.residents}`]: {
-      id: uuidv7(),
-      name: 'Newcomer',
-      sheet: 'leopard-gecko',
-      stage: 'adult',
-      count: null,
-      sex: 'unknown',
-      hatchedOn: null,
-      enclosure: site.enclosures.at(-1)?.id,
-      comes: 'expected',
-    },
-    [`POST ${PATHS.stage}`]: { stage: 'adult', reason: 'Grown' },
-    [`PUT ${PATHS.sheet}`]: { yaml: 'id: leopard-gecko', why: 'Try' },
-    [`POST ${PATHS.schools}`]: {
+    [`POST ${ROUTES.append.url}`]: { entries: [{ uid: uuidv7() }] },
+    [`POST ${ROUTES.enrolDevice.url}`]: { name: 'Tablet' },
+    [`PUT ${ROUTES.keepSheet.url}`]: { yaml: 'id: leopard-gecko', why: 'Try' },
+    [`POST ${ROUTES.schools.url}`]: {
       sheet: 'leopard-gecko',
       school: 'heat',
       option: 'above',
       reason: 'Lamps are there',
     },
-    [`POST ${PATHS.overrides}`]: { resident: residentId, housing: { hides: 3 }, reason: 'Shy' },
-    [`POST ${PATHS.endOverride}`]: { target: residentId, number: 0, reason: 'Bold now' },
-    [`POST ${PATHS.preview}`]: { resident: residentId },
-    [`PUT ${PATHS.enclosure}`]: { widthMm: 600, depthMm: 400, heightMm: 400, build: emptyBuild() },
+    [`POST ${ROUTES.signOverride.url}`]: { resident: subject, housing: { hides: 3 }, reason: 'Shy' },
+    [`POST ${ROUTES.endOverride.url}`]: { target: subject, number: 0, reason: 'Bold now' },
+    [`PUT ${ROUTES.keepEnclosure.url}`]: { widthMm: 600, depthMm: 400, heightMm: 400, build: emptyBuild() },
   }
   const body = bodies[`${method} ${url}`]
   const parameters = {
-    residentId,
+    subject,
+    act: uuidv7(),
     sheetId: 'leopard-gecko',
     version: 1,
     enclosureId: site.enclosures.at(-1)?.id ?? '',
   }
-  const query = url === PATHS.planChanges ? '?since=0' : ''
-  return { method, url: `${pathWith(url, parameters)}${query}`, ...(body && { body }) }
+  const query = url === ROUTES.changes.url ? { since: 0 } : {}
+  return { method, url: addressOf(url, parameters, query), ...(body && { body }) }
 }
 
 const guarded = Object.entries(ROUTES).filter(
@@ -95,40 +84,65 @@ describe.each(guarded)('%s', (_, route) => {
 })
 
 const payloads: Record<EntryKind, object> = {
+  registered: newcomer('Newcomer'),
+  expected: { enclosure: '' },
   arrived: { enclosure: '' },
   moved: { to: '' },
-  expected: { enclosure: '' },
-  vacated: { enclosure: '', floor: 'cleaned' },
+  died: { count: 1 },
+  left: { count: 1, to: 'Another house' },
+  staged: { stage: 'adult', why: 'Grown' },
+  schooled: { school: 'd3', option: 'always', why: 'No tube' },
   counted: { count: 12 },
-  accounted: { found: 1, why: 'Behind the cork' },
-  floorHeld: { at: 'Larder' },
-  floorChecked: { floor: '00000000-0000-7000-8000-000000000001', found: 'nothing' },
-  floorReleased: { floor: '00000000-0000-7000-8000-000000000001' },
-  checked: {},
-  condition: { score: 3 },
+  accounted: { found: 1, lost: 0, why: 'Behind the cork' },
+  gained: { count: 2 },
   fed: { item: 'crickets', outcome: 'taken' },
   bowl: { found: 'empty' },
   watered: {},
+  dampened: {},
   cleaned: { scope: 'spot' },
-  moistened: {},
   weighed: { grams: 60 },
   measured: { part: 'length', mm: 200 },
   ecdysis: { stage: 'dull' },
+  skinCleared: {},
   sighted: { seen: true },
   droppings: { look: 'normal' },
+  checked: {},
+  condition: { score: 3 },
   observed: { text: 'Well', severity: 'info' },
   noted: { text: 'A note' },
   held: { hold: 'gravid', reason: 'Felt' },
   released: { hold: 'gravid' },
+  vacated: { resident: '', leaves: 'toClean' },
+  readied: { floor: 'cleaned' },
+  floorKept: { of: '', at: 'Larder' },
+  floorChecked: { found: 'nothing' },
+  floorDisposed: {},
   corrected: { target: '', to: { kind: 'noted', payload: { text: 'Better' } }, why: 'Slip' },
   retracted: { target: '', why: 'Slip' },
 }
 
-async function post(role: Role, kind: EntryKind, payload: object, author = site.person(role).id) {
+const subjects = (): Record<FamilyName, string> => ({
+  resident: site.residents[1]?.id ?? '',
+  place: site.enclosures.at(-1)?.id ?? '',
+  lot: LOT,
+})
+const LOT = uuidv7()
+
+interface Posting {
+  payload: object
+  author?: string
+  subject?: string
+}
+
+async function post(
+  role: Role,
+  kind: EntryKind,
+  { payload, author = site.person(role).id, subject }: Posting,
+) {
   const uid = uuidv7()
-  const residentId = site.residents[1]?.id ?? ''
-  const entry = { uid, residentId, kind, occurredAt: new Date().toISOString(), author, payload }
-  const response = await as(role).call({ method: 'POST', url: PATHS.entries, body: { entries: [entry] } })
+  const about = subject ?? subjects().resident
+  const entry = { uid, subject: about, kind, occurredAt: new Date().toISOString(), author, payload }
+  const response = await as(role).call({ method: 'POST', url: ROUTES.append.url, body: { entries: [entry] } })
   return {
     status: response.statusCode,
     receipt: response.json<{ receipts?: { code?: string }[] }>().receipts?.[0],
@@ -136,23 +150,31 @@ async function post(role: Role, kind: EntryKind, payload: object, author = site.
   }
 }
 
+/** What an entry of a kind is about: somebody or something there is, or a beginning. */
+function subjectFor(kind: EntryKind): string {
+  if (kind === 'corrected' || kind === 'retracted') return subjects().resident
+  return founds({ kind }) ? uuidv7() : subjects()[familyOf(kind)]
+}
+
 describe('entries of each kind', () => {
   const cases = ROLES.flatMap((role) =>
-    (Object.keys(MAY_RECORD) as EntryKind[]).map((kind) => [role, kind] as const),
+    [...FACT_KINDS, 'corrected' as const, 'retracted' as const].map((kind) => [role, kind] as const),
   )
 
   it.each(cases)('a %s recording "%s" is answered as the table says', async (role, kind) => {
     const place = site.enclosures.at(-1)?.id ?? ''
     let payload = payloads[kind]
     if ('enclosure' in payload) payload = { ...payload, enclosure: place }
+    else if ('resident' in payload) payload = { ...payload, resident: subjects().resident }
+    else if ('of' in payload) payload = { ...payload, of: subjects().resident }
     else if ('to' in payload && kind === 'moved') payload = { to: place }
     else if ('target' in payload) {
       const { uid } = may(role, 'writeEntries')
-        ? await post(role, 'noted', { text: 'First' })
+        ? await post(role, 'noted', { payload: { text: 'First' } })
         : { uid: uuidv7() }
       payload = { ...payload, target: uid }
     }
-    const { status, receipt } = await post(role, kind, payload)
+    const { status, receipt } = await post(role, kind, { payload, subject: subjectFor(kind) })
     if (!may(role, 'writeEntries')) expect(status).toBe(403)
     else
       expect(receipt).toMatchObject(mayRecord(role, kind) ? { status: 'accepted' } : { code: 'not_allowed' })
@@ -162,8 +184,8 @@ describe('entries of each kind', () => {
     "a %s takes back a colleague's entry only as a senior",
     async (role) => {
       const other = role === 'keeper' ? 'volunteer' : 'keeper'
-      const { uid } = await post(other, 'noted', { text: 'Mine' })
-      const { receipt } = await post(role, 'retracted', { target: uid, why: 'No' })
+      const { uid } = await post(other, 'noted', { payload: { text: 'Mine' } })
+      const { receipt } = await post(role, 'retracted', { payload: { target: uid, why: 'No' } })
       expect(receipt).toMatchObject(
         may(role, 'amendOthers') ? { status: 'accepted' } : { code: 'not_allowed' },
       )
@@ -171,7 +193,17 @@ describe('entries of each kind', () => {
   )
 
   it('nobody writes under the name of somebody who was not signed in on that device', async () => {
-    const { receipt } = await post('keeper', 'noted', { text: 'As another' }, site.person('curator').id)
+    const { receipt } = await post('keeper', 'noted', {
+      payload: { text: 'As another' },
+      author: site.person('curator').id,
+    })
     expect(receipt).toMatchObject({ code: 'not_yours' })
+  })
+
+  it('what a role may not record it may not bring about by correcting its own entry either', async () => {
+    const { uid } = await post('volunteer', 'noted', { payload: { text: 'Mine' } })
+    const to = { kind: 'weighed', payload: { grams: 5 } }
+    const { receipt } = await post('volunteer', 'corrected', { payload: { target: uid, to, why: 'No' } })
+    expect(receipt).toMatchObject({ code: 'not_allowed' })
   })
 })

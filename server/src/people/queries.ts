@@ -1,4 +1,5 @@
-import type { Person, Role } from '@kobrin/contract'
+import type { Person } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
 import { and, eq } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
 import { staff } from './tables.ts'

@@ -1,10 +1,9 @@
-import type { EnrolDevice, Me, SignIn, SwitchPerson } from '@kobrin/contract'
+import type { Me, Shift, SignIn, SwitchPerson } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync, FastifyReply, FastifyRequest } from 'fastify'
-import type { z } from 'zod'
 import { KobrinProblem } from '../errors/problem.ts'
-import type { Floor } from '../floor.ts'
-import { schemaOf } from '../interface/schemaOf.ts'
+import { serve } from '../interface/serve.ts'
+import type { Services } from '../services.ts'
 import { DEVICE_COOKIE, SESSION_COOKIE, signedInOn } from './guard.ts'
 import { decoyHash, matches } from './passphrase.ts'
 import { byId, byLogin, withPin } from './queries.ts'
@@ -22,15 +21,17 @@ const SIGN_IN_TRIES = tries(10, '1 minute', (body) => (body as SignIn).login.toL
 /** Four digits are soon guessed by somebody who may go on guessing. */
 const PIN_TRIES = tries(6, '5 minutes', (body) => (body as SwitchPerson).personId)
 
-function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>): Me {
+function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>, shift: Shift): Me {
   const { id, name, initials, role, competences } = person
   return {
     person: { id, name, initials, role, competences },
     device: { name: device.name, enrolled: device.enrolled },
+    shift,
   }
 }
 
-export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): FastifyPluginAsync {
+/** Who is at a screen: signing in and out, and changing hands. */
+function createDoor({ sessions }: Services) {
   async function deviceOf(request: FastifyRequest): Promise<Device | null> {
     const token = request.cookies[DEVICE_COOKIE]
     return token ? sessions.findDevice(token) : null
@@ -52,66 +53,67 @@ export function peopleRoutes({ connection: { db }, sessions, guard }: Floor): Fa
   ): Promise<Me> {
     const before = request.cookies[SESSION_COOKIE]
     if (before) await sessions.end(before)
-    reply.setCookie(SESSION_COOKIE, await sessions.open(person.id, device.id), COOKIE)
-    return meOf(person, device)
+    const { token, shift } = await sessions.open(person.id, device.id)
+    reply.setCookie(SESSION_COOKIE, token, COOKIE)
+    return meOf(person, device, shift)
   }
 
+  return { deviceOf, deviceFor, takeOver }
+}
+
+export function peopleRoutes(services: Services): FastifyPluginAsync {
+  const {
+    connection: { db },
+    sessions,
+  } = services
+  const { deviceOf, deviceFor, takeOver } = createDoor(services)
   return async (app) => {
-    app.post<{ Body: SignIn }>(
-      ROUTES.signIn.url,
-      { schema: schemaOf(ROUTES.signIn), ...SIGN_IN_TRIES },
-      async (request, reply) => {
-        const { login, passphrase } = request.body
+    serve(
+      app,
+      services,
+      ROUTES.signIn,
+      async ({ body: { login, passphrase }, request, reply }) => {
         const person = await byLogin(db, login)
         const right = await matches(person?.passphraseHash ?? (await decoyHash()), passphrase)
         if (!person || !right) throw new KobrinProblem('wrong_passphrase')
         return takeOver(request, reply, person, await deviceFor(request, reply))
       },
+      SIGN_IN_TRIES,
     )
 
-    app.post<{ Body: SwitchPerson }>(
-      ROUTES.switchPerson.url,
-      { schema: schemaOf(ROUTES.switchPerson), ...PIN_TRIES },
-      async (request, reply) => {
+    serve(
+      app,
+      services,
+      ROUTES.switchPerson,
+      async ({ body: { personId, pin }, request, reply }) => {
         const device = await deviceOf(request)
         if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')
-        const person = await byId(db, request.body.personId)
-        const right = await matches(person?.pinHash ?? (await decoyHash()), request.body.pin)
+        const person = await byId(db, personId)
+        const right = await matches(person?.pinHash ?? (await decoyHash()), pin)
         if (!person?.pinHash || !right) throw new KobrinProblem('wrong_pin')
         return takeOver(request, reply, person, device)
       },
+      PIN_TRIES,
     )
 
-    app.get(
-      ROUTES.presence.url,
-      { ...guard(ROUTES.presence), schema: schemaOf(ROUTES.presence) },
-      async (request) => {
-        const { signedIn } = request
-        const device = await deviceOf(request)
-        return {
-          me: signedIn && meOf(signedIn.person, signedIn.device),
-          people: device?.enrolled ? await withPin(db) : [],
-        }
-      },
-    )
+    serve(app, services, ROUTES.presence, async ({ request }) => {
+      const { signedIn } = request
+      const device = await deviceOf(request)
+      return {
+        me: signedIn && meOf(signedIn.person, signedIn.device, signedIn.shift),
+        people: device?.enrolled ? await withPin(db) : [],
+      }
+    })
 
-    app.delete(
-      ROUTES.signOut.url,
-      { ...guard(ROUTES.signOut), schema: schemaOf(ROUTES.signOut) },
-      async (request, reply) => {
-        await sessions.end(signedInOn(request).token)
-        return reply.clearCookie(SESSION_COOKIE, COOKIE).status(204).send()
-      },
-    )
+    serve(app, services, ROUTES.signOut, async ({ request, reply }) => {
+      await sessions.end(signedInOn(request).token)
+      reply.clearCookie(SESSION_COOKIE, COOKIE)
+    })
 
-    app.post<{ Body: z.infer<typeof EnrolDevice> }>(
-      ROUTES.enrolDevice.url,
-      { ...guard(ROUTES.enrolDevice), schema: schemaOf(ROUTES.enrolDevice) },
-      async (request) => {
-        const { person, device } = signedInOn(request)
-        await sessions.enrol(device.id, request.body.name, person.id)
-        return meOf(person, { name: request.body.name, enrolled: true })
-      },
-    )
+    serve(app, services, ROUTES.enrolDevice, async ({ body: { name }, request }) => {
+      const { person, device, shift } = signedInOn(request)
+      await sessions.enrol(device.id, name, person.id)
+      return meOf(person, { name, enrolled: true }, shift)
+    })
   }
 }

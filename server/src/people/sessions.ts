@@ -1,9 +1,10 @@
 import { createHash, randomBytes } from 'node:crypto'
-import type { Person, Role } from '@kobrin/contract'
+import type { Person, Shift } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Database } from '../database/connect.ts'
-import { sqlInstant } from '../database/columns.ts'
+import { isoInstant, sqlInstant } from '../database/columns.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 
 const SESSION_HOURS = 14
@@ -20,16 +21,26 @@ export interface SignedIn {
   person: Person
   device: Device
   token: string
+  shift: Shift
+}
+
+/** A sign-in as it can be proven later: whose, from when until when, and its key. */
+export interface WorkedShift {
+  personId: string
+  fromMs: number
+  untilMs: number
+  key: string
 }
 
 export interface Sessions {
   find: (token: string) => Promise<SignedIn | null>
-  open: (personId: string, deviceId: string) => Promise<string>
+  open: (personId: string, deviceId: string) => Promise<{ token: string; shift: Shift }>
   end: (token: string) => Promise<void>
   findDevice: (token: string) => Promise<Device | null>
   newDevice: () => Promise<{ id: string; token: string }>
   enrol: (deviceId: string, name: string, by: string) => Promise<void>
-  wasHere: (personId: string, deviceId: string, at: string) => Promise<boolean>
+  /** A sign-in by its name, over or not. */
+  shift: (id: string) => Promise<WorkedShift | null>
 }
 
 interface SessionRow {
@@ -41,6 +52,8 @@ interface SessionRow {
   device_id: string
   device_name: string | null
   enrolled_by: string | null
+  shift: string
+  work_key: string
 }
 
 function hashed(token: string): string {
@@ -60,7 +73,7 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
     const [row] = await rowsOf<SessionRow>(
       db,
       sql`select staff.id, staff.name, staff.initials, staff.role, staff.competences, device.id as device_id,
-            device.name as device_name, device.enrolled_by
+            device.name as device_name, device.enrolled_by, session.shift, session.work_key
           from session join staff on staff.id = session.staff_id join device on device.id = session.device_id
           where session.token_hash = ${hashed(token)} and session.ended_at is null
             and session.expires_at > ${at()} and staff.active`,
@@ -71,6 +84,7 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
       person: { id, name, initials, role, competences: JSON.parse(row.competences) as string[] },
       device: { id: row.device_id, name: row.device_name, enrolled: row.enrolled_by !== null },
       token,
+      shift: { id: row.shift, key: row.work_key },
     }
   }
 
@@ -85,11 +99,12 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
     },
     async open(personId, deviceId) {
       const token = newToken()
+      const shift = { id: uuidv7(), key: newToken() }
       await db.execute(
-        sql`insert into session (token_hash, staff_id, device_id, created_at, expires_at)
-            values (${hashed(token)}, ${personId}, ${deviceId}, ${at()}, ${at(SESSION_HOURS)})`,
+        sql`insert into session (token_hash, staff_id, device_id, shift, work_key, created_at, expires_at)
+            values (${hashed(token)}, ${personId}, ${deviceId}, ${shift.id}, ${shift.key}, ${at()}, ${at(SESSION_HOURS)})`,
       )
-      return token
+      return { token, shift }
     },
     async end(token) {
       believed.delete(token)
@@ -116,14 +131,20 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
       believed.clear()
       await db.execute(sql`update device set name = ${name}, enrolled_by = ${by} where id = ${deviceId}`)
     },
-    async wasHere(personId, deviceId, moment) {
-      const [row] = await rowsOf<{ hits: number }>(
+    async shift(id) {
+      const [row] = await rowsOf<{ staff_id: string; work_key: string; created_at: string; until: string }>(
         db,
-        sql`select count(*) as hits from session where device_id = ${deviceId} and staff_id = ${personId}
-            and created_at <= ${sqlInstant(moment)} + interval 10 minute and expires_at >= ${sqlInstant(moment)}
-            and (ended_at is null or ended_at >= ${sqlInstant(moment)})`,
+        sql`select staff_id, work_key, created_at, least(expires_at, coalesce(ended_at, expires_at)) as until
+            from session where shift = ${id}`,
       )
-      return (row?.hits ?? 0) > 0
+      if (!row) return null
+      const ms = (instant: string) => Date.parse(isoInstant(instant))
+      return {
+        personId: row.staff_id,
+        fromMs: ms(row.created_at),
+        untilMs: ms(row.until),
+        key: row.work_key,
+      }
     },
   }
 }

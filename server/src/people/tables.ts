@@ -1,5 +1,5 @@
-import type { Role } from '@kobrin/contract'
-import { ROLES } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
+import { ROLES } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { boolean, char, index, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
 import { document, instant, uuid } from '../database/columns.ts'
@@ -33,6 +33,9 @@ export const session = mysqlTable(
     tokenHash: char('token_hash', { length: 64 }).primaryKey(),
     staffId: uuid('staff_id').notNull(),
     deviceId: uuid('device_id').notNull(),
+    /** Names it to those who may know of it; and the key that stamps what is made during it. */
+    shift: uuid('shift').notNull().unique(),
+    workKey: char('work_key', { length: 43 }).notNull(),
     createdAt: instant('created_at').notNull(),
     expiresAt: instant('expires_at').notNull(),
     endedAt: instant('ended_at'),

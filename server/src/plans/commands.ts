@@ -1,23 +1,12 @@
-import type { ChooseSchool, EndOverride, PlanChange, SetStage, SignOverride } from '@kobrin/contract'
-import type { DutyPatch, Override, Plan, Sheet } from '@kobrin/core'
-import { isPlan, resolvePlan, zoneFaults } from '@kobrin/core'
+import type { ChooseSchool, EndOverride, SignOverride } from '@kobrin/contract'
+import type { Override, PlanRows, Sheet } from '@kobrin/core'
+import { isPlanTold, planOf, zoneFaults } from '@kobrin/core'
 import { and, eq, max } from 'drizzle-orm'
-import type { Database, Transaction } from '../database/connect.ts'
+import type { Changing } from '../changes/changing.ts'
+import { changing } from '../changes/changing.ts'
+import type { Transaction } from '../database/connect.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import * as tables from '../site/tables.ts'
-import type { Author } from './author.ts'
-import { planChange } from './tables.ts'
-
-type NewChange = Omit<PlanChange, 'seq' | 'sheet' | 'resident'> & { sheet?: string; resident?: string }
-
-const WHAT_MAX = 600
-
-export async function recordPlanChange(tx: Transaction, change: NewChange): Promise<void> {
-  const { at, day, by, kind, sheet = null, resident = null, what, reason } = change
-  await tx
-    .insert(planChange)
-    .values({ at, day, by, kind, sheet, resident, what: what.slice(0, WHAT_MAX), reason })
-}
 
 async function sheetOf(tx: Transaction, id: string): Promise<Sheet> {
   const [row] = await tx.select().from(tables.sheet).where(eq(tables.sheet.id, id))
@@ -25,154 +14,89 @@ async function sheetOf(tx: Transaction, id: string): Promise<Sheet> {
   return row.doc
 }
 
-async function residentRow(tx: Transaction, id: string) {
-  const [row] = await tx.select().from(tables.resident).where(eq(tables.resident.id, id)).for('update')
-  if (!row) throw new KobrinProblem('unknown_resident')
-  return row
-}
-
-function optionNamed(sheet: Sheet, schoolId: string, optionId: string) {
-  const school = sheet.schools.find(({ id }) => id === schoolId)
-  const option = school?.options.find(({ id }) => id === optionId)
-  if (!school || !option) throw new KobrinProblem('unknown_school')
-  return { school, option }
-}
-
-/** Chooses a school for everyone on a sheet, or for one resident. */
-export async function chooseSchool(db: Database, choice: ChooseSchool, author: Author): Promise<void> {
-  await db.transaction(async (tx) => {
-    const { school, option } = optionNamed(await sheetOf(tx, choice.sheet), choice.school, choice.option)
-    if (choice.resident) {
-      const row = await residentRow(tx, choice.resident)
-      const schools = { ...row.schools, [school.id]: option.id }
-      await tx.update(tables.resident).set({ schools }).where(eq(tables.resident.id, row.id))
-    } else {
-      const [settings] = await tx.select().from(tables.site).for('update')
-      const schools = { ...settings?.schools }
-      schools[choice.sheet] = { ...schools[choice.sheet], [school.id]: option.id }
-      await tx.update(tables.site).set({ schools })
-    }
-    await recordPlanChange(tx, {
-      ...author,
-      kind: 'school',
-      sheet: choice.sheet,
-      ...(choice.resident && { resident: choice.resident }),
-      what: `${school.question} ${option.name}`,
-      reason: choice.reason,
-    })
+/** Chooses a school for everyone on a sheet. */
+export async function chooseSchool(by: Changing, choice: ChooseSchool): Promise<void> {
+  const { sheet, school, option, reason } = choice
+  await changing(by, async (tx) => {
+    const known = (await sheetOf(tx, sheet)).schools.find(({ id }) => id === school)
+    if (!known?.options.some(({ id }) => id === option)) throw new KobrinProblem('unknown_school')
+    const [settings] = await tx.select().from(tables.site)
+    const schools = { ...settings?.schools }
+    schools[sheet] = { ...schools[sheet], [school]: option }
+    await tx.update(tables.site).set({ schools })
+    return { changes: [{ what: { kind: 'school', sheet, school, option }, reason }], answer: undefined }
   })
 }
 
-function sayPatch(patch: DutyPatch): string {
-  if ('drop' in patch) return `${patch.id}: no longer`
-  const { id, cadence, amount, ...rest } = patch
-  const says = [
-    cadence?.type === 'every' ? `every ${cadence.days} days` : cadence && 'another rhythm',
-    amount?.by === 'portion' ? `about ${Math.round(amount.grams)} g` : amount && 'another amount',
-    ...Object.keys(rest),
-  ]
-  return `${id}: ${says.filter(Boolean).join(', ')}`
+interface Whose {
+  /** The sheet's id, or the resident's. */
+  target: string
+  sheet: Sheet
+  /** Whose plans it is about, one of each stage and choice of schools. */
+  residents: { id: string; stage: string; schools: Record<string, string> }[]
 }
 
-/** A field of the plan as a keeper reads it: floorDepthMm is the floor depth. */
-function sayField(field: string): string {
-  return field.replace(/(Mm|Cm2)$/, '').replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+async function whose(tx: Transaction, { sheet, resident }: SignOverride): Promise<Whose> {
+  if (resident !== undefined) {
+    const [row] = await tx.select().from(tables.resident).where(eq(tables.resident.id, resident))
+    if (!row) throw new KobrinProblem('unknown_resident')
+    return { target: row.id, sheet: await sheetOf(tx, row.sheetId), residents: [row] }
+  }
+  if (sheet === undefined) throw new KobrinProblem('unknown_sheet')
+  const doc = await sheetOf(tx, sheet)
+  const living = await tx.select().from(tables.resident).where(eq(tables.resident.sheetId, sheet))
+  const nobodyYet = doc.stages.map(({ id: stage }) => ({ id: '', stage, schools: {} }))
+  return { target: sheet, sheet: doc, residents: [...nobodyYet, ...living] }
 }
 
-/** What a change is about, in a few words. */
-export function sayChange({ patch, target, housing, light }: Override): string {
-  const parts = [
-    patch && sayPatch(patch),
-    target && `climate, ${target.zone}`,
-    housing && `enclosure: ${Object.keys(housing).map(sayField).join(', ')}`,
-    light && `light: ${Object.keys(light).map(sayField).join(', ')}`,
-  ]
-  return parts.filter(Boolean).join('; ')
+/** What plans are made of once the change is signed, with everything that was signed before it. */
+async function rowsWith(tx: Transaction, { target, sheet }: Whose, change: Override): Promise<PlanRows> {
+  const [settings] = await tx.select({ schools: tables.site.schools }).from(tables.site)
+  const signed = new Map<string, Override[]>()
+  for (const row of [...(await tx.select().from(tables.planOverride)), { target, change }])
+    signed.set(row.target, [...(signed.get(row.target) ?? []), row.change])
+  return { sheets: new Map([[sheet.id, sheet]]), schools: settings?.schools ?? {}, overrides: signed }
 }
 
-/** The plan somebody on the sheet would have, to see that a change can be worked out at all. */
-function requirePlan(sheet: Sheet, stage: string, overrides: readonly Override[], day: number): Plan {
-  const plan = resolvePlan(sheet, { stage, siteOverrides: overrides, day })
-  if (!isPlan(plan)) throw new KobrinProblem('unreadable_plan')
-  if (plan.targets.some(({ source: _, ...zone }) => zoneFaults(zone, []).length > 0))
-    throw new KobrinProblem('ceiling_below_target')
-  return plan
+/** Refuses a change with which somebody's plan could not be worked out, or would harm. */
+function requirePlans(rows: PlanRows, { sheet, residents }: Whose, day: number): void {
+  for (const { id, stage, schools } of residents) {
+    const plan = planOf(rows, { id, register: { sheet: sheet.id, stage, schools } }, day)
+    if (!isPlanTold(plan)) throw new KobrinProblem('unreadable_plan')
+    if (plan.targets.some(({ source: _, ...zone }) => zoneFaults(zone, []).length > 0))
+      throw new KobrinProblem('ceiling_below_target')
+  }
 }
 
 /** Signs a change to the plan of a sheet or of one resident. */
-export async function signOverride(db: Database, signed: SignOverride, author: Author): Promise<void> {
-  const { sheet, resident, ...change } = signed
-  await db.transaction(async (tx) => {
-    const row = resident ? await residentRow(tx, resident) : null
-    const sheetId = row?.sheetId ?? sheet
-    if (sheetId === undefined) throw new KobrinProblem('unknown_sheet')
-    const doc = await sheetOf(tx, sheetId)
-    const target = row?.id ?? sheetId
-    const override: Override = { ...change, by: author.by, on: author.day, at: author.at }
-    requirePlan(doc, row?.stage ?? doc.stages[0]?.id ?? '', [override], author.day)
+export async function signOverride(by: Changing, signed: SignOverride): Promise<void> {
+  const { sheet: _sheet, resident: _resident, ...said } = signed
+  const { author } = by
+  await changing(by, async (tx) => {
+    const about = await whose(tx, signed)
+    const { target } = about
+    const change: Override = { ...said, by: author.by ?? '', on: author.day, at: author.at }
+    requirePlans(await rowsWith(tx, about, change), about, author.day)
     const [last] = await tx
       .select({ number: max(tables.planOverride.number) })
       .from(tables.planOverride)
       .where(eq(tables.planOverride.target, target))
-    await tx
-      .insert(tables.planOverride)
-      .values({ target, number: (last?.number ?? -1) + 1, change: override })
-    await recordPlanChange(tx, {
-      ...author,
-      kind: 'override',
-      sheet: sheetId,
-      ...(row && { resident: row.id }),
-      what: sayChange(override),
-      reason: change.reason,
-    })
+    await tx.insert(tables.planOverride).values({ target, number: (last?.number ?? -1) + 1, change })
+    return {
+      changes: [{ what: { kind: 'override', target, change }, reason: said.reason }],
+      answer: undefined,
+    }
   })
 }
 
 /** Ends a signed change: yesterday was its last day. */
-export async function endOverride(
-  db: Database,
-  { target, number, reason }: EndOverride,
-  author: Author,
-): Promise<void> {
-  await db.transaction(async (tx) => {
+export async function endOverride(by: Changing, { target, number, reason }: EndOverride): Promise<void> {
+  await changing(by, async (tx) => {
     const where = and(eq(tables.planOverride.target, target), eq(tables.planOverride.number, number))
-    const [row] = await tx.select().from(tables.planOverride).where(where).for('update')
+    const [row] = await tx.select().from(tables.planOverride).where(where)
     if (!row) throw new KobrinProblem('unknown_override')
-    await tx
-      .update(tables.planOverride)
-      .set({ change: { ...row.change, until: author.day - 1 } })
-      .where(where)
-    const [whose] = await tx.select().from(tables.resident).where(eq(tables.resident.id, target))
-    await recordPlanChange(tx, {
-      ...author,
-      kind: 'ended',
-      ...(whose ? { resident: whose.id, sheet: whose.sheetId } : { sheet: target }),
-      what: `No longer: ${sayChange(row.change)}`,
-      reason,
-    })
-  })
-}
-
-/** Confirms that somebody has reached a stage. */
-export async function setStage(
-  db: Database,
-  residentId: string,
-  { stage, reason }: SetStage,
-  author: Author,
-): Promise<void> {
-  await db.transaction(async (tx) => {
-    const row = await residentRow(tx, residentId)
-    const sheet = await sheetOf(tx, row.sheetId)
-    const found = sheet.stages.find(({ id }) => id === stage)
-    if (!found) throw new KobrinProblem('unknown_stage')
-    await tx.update(tables.resident).set({ stage }).where(eq(tables.resident.id, residentId))
-    await recordPlanChange(tx, {
-      ...author,
-      kind: 'stage',
-      sheet: sheet.id,
-      resident: residentId,
-      what: `Stage: ${found.name}`,
-      reason,
-    })
+    const change = { ...row.change, until: by.author.day - 1 }
+    await tx.update(tables.planOverride).set({ change }).where(where)
+    return { changes: [{ what: { kind: 'ended', target, change: row.change }, reason }], answer: undefined }
   })
 }

@@ -1,10 +1,8 @@
-import type { PlanChange, Preview, Site } from '@kobrin/contract'
-import { PATHS, pathWith } from '@kobrin/contract'
-import type { Plan } from '@kobrin/core'
-import { civil } from '@kobrin/core'
-import { v7 as uuidv7 } from 'uuid'
-import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest'
-import type { z } from 'zod'
+import type { Change, PlanBook, Site } from '@kobrin/contract'
+import { addressOf, ROUTES } from '@kobrin/contract'
+import type { Plan, PlanRows } from '@kobrin/core'
+import { civil, isPlanTold, planOf as planIn } from '@kobrin/core'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'
 import { openApp } from '../testing/openApp.ts'
@@ -32,15 +30,23 @@ async function post(url: string, body: object) {
 }
 
 async function planOf(index: number): Promise<Plan> {
-  const told = (await senior.call({ method: 'GET', url: PATHS.site })).json<Site>()
-  const plan = told.plans[told.residents.find(({ id }) => id === residentAt(index))?.plan ?? '']
-  if (!plan) throw new Error('No plan.')
+  const book = (await senior.call({ method: 'GET', url: ROUTES.planBook.url })).json<PlanBook>()
+  const signed = new Map(book.overrides.map(({ target }) => [target, [] as typeof book.overrides]))
+  for (const row of book.overrides) signed.get(row.target)?.push(row)
+  const rows: PlanRows = {
+    sheets: new Map(book.sheets.map((sheet) => [sheet.id, sheet])),
+    schools: book.schools,
+    overrides: new Map([...signed].map(([target, list]) => [target, list.map(({ change }) => change)])),
+  }
+  const register = { sheet: GECKO, stage: 'adult', schools: {} }
+  const plan = planIn(rows, { id: residentAt(index), register }, TODAY)
+  if (!isPlanTold(plan)) throw new Error('No plan.')
   return plan
 }
 
-async function lastChange(): Promise<PlanChange | undefined> {
-  const url = `${PATHS.planChanges}?since=${TODAY}`
-  return (await senior.call({ method: 'GET', url })).json<{ changes: PlanChange[] }>().changes.at(-1)
+async function lastChange(): Promise<Change | undefined> {
+  const url = addressOf(ROUTES.changes.url, {}, { since: TODAY })
+  return (await senior.call({ method: 'GET', url })).json<{ changes: Change[] }>().changes.at(-1)
 }
 
 const feedEvery = (plan: Plan) => {
@@ -52,30 +58,21 @@ describe('a school', () => {
   const choice = { sheet: GECKO, school: 'd3', option: 'always', reason: 'No tubes in this room' }
 
   it('changes the plan of everyone on the sheet at once, and is in the handover of the day', async () => {
-    expect((await post(PATHS.schools, choice)).statusCode).toBe(204)
+    expect((await post(ROUTES.schools.url, choice)).statusCode).toBe(204)
     const { duties } = await planOf(0)
     const feed = duties.find(({ id }) => id === 'feed')
     expect(feed?.source).toMatchObject({ from: 'school', school: 'd3', option: 'always' })
     expect(feed?.supplements?.[0]?.name).toBe('calcium with D3')
     expect(await lastChange()).toMatchObject({
-      kind: 'school',
-      sheet: GECKO,
+      what: { kind: 'school', sheet: GECKO, school: 'd3', option: 'always' },
       by: site.person('seniorKeeper').id,
       reason: 'No tubes in this room',
     })
   })
 
-  it('of one resident outranks the site’s', async () => {
-    await post(PATHS.schools, { ...choice, option: 'sometimes', resident: residentAt(1) })
-    const supplements = async (index: number) =>
-      (await planOf(index)).duties.find(({ id }) => id === 'feed')?.supplements?.[0]?.name
-    expect(await supplements(1)).toBe('calcium')
-    expect(await supplements(0)).toBe('calcium with D3')
-  })
-
   it('that is not on the sheet is refused, and nothing is recorded', async () => {
     const before = (await lastChange())?.seq
-    const response = await post(PATHS.schools, { ...choice, option: 'never' })
+    const response = await post(ROUTES.schools.url, { ...choice, option: 'never' })
     expect(response.json()).toMatchObject({ code: 'unknown_school' })
     expect((await lastChange())?.seq).toBe(before)
   })
@@ -84,20 +81,9 @@ describe('a school', () => {
 describe('a signed change', () => {
   const change = { patch: { id: 'feed', cadence: { type: 'every', days: 6, tolerance: 1 } } }
 
-  it('is previewed over the next fourteen days before anybody signs it', async () => {
-    const response = await post(PATHS.preview, { resident: residentAt(2), change })
-    const { before, after } = response.json<z.output<typeof Preview>>()
-    const fed = (days: typeof before) =>
-      days.filter(({ tasks }) => tasks.some(({ duty }) => duty === 'feed')).map(({ day }) => day - TODAY)
-    expect(before).toHaveLength(14)
-    expect(fed(before)).toEqual([0, 3, 6, 9, 12])
-    expect(fed(after)).toEqual([0, 6, 12])
-    expect(feedEvery(await planOf(2))).toBe(3)
-  })
-
   it('holds for one resident until its day, with who and why, and can be ended', async () => {
     const signed = { ...change, resident: residentAt(2), until: TODAY + 30, reason: 'Fat tail' }
-    expect((await post(PATHS.overrides, signed)).statusCode).toBe(204)
+    expect((await post(ROUTES.signOverride.url, signed)).statusCode).toBe(204)
     const plan = await planOf(2)
     expect(feedEvery(plan)).toBe(6)
     expect(plan.duties.find(({ id }) => id === 'feed')?.source).toMatchObject({
@@ -107,9 +93,9 @@ describe('a signed change', () => {
     })
     expect(feedEvery(await planOf(3))).toBe(3)
     const end = { target: residentAt(2), number: 0, reason: 'Slim again' }
-    expect((await post(PATHS.endOverride, end)).statusCode).toBe(204)
+    expect((await post(ROUTES.endOverride.url, end)).statusCode).toBe(204)
     expect(feedEvery(await planOf(2))).toBe(3)
-    expect(await lastChange()).toMatchObject({ kind: 'ended', resident: residentAt(2) })
+    expect(await lastChange()).toMatchObject({ what: { kind: 'ended', target: residentAt(2) } })
   })
 
   it('sets the hours of light and measures, within what a day and a box can have, and says so in words', async () => {
@@ -119,13 +105,16 @@ describe('a signed change', () => {
       housing: { floorDepthMm: [80, 120] },
       reason: 'Wakes too early',
     })
-    expect((await post(PATHS.overrides, dim([9, 25]))).statusCode).toBe(400)
-    expect((await post(PATHS.overrides, dim([10, 9]))).statusCode).toBe(400)
-    expect((await post(PATHS.overrides, dim([8, 9]))).statusCode).toBe(204)
+    expect((await post(ROUTES.signOverride.url, dim([9, 25]))).statusCode).toBe(400)
+    expect((await post(ROUTES.signOverride.url, dim([10, 9]))).statusCode).toBe(400)
+    expect((await post(ROUTES.signOverride.url, dim([8, 9]))).statusCode).toBe(204)
     const { light, sources } = await planOf(4)
     expect(light?.winterHours).toEqual([8, 9])
     expect(sources?.['winterHours']).toMatchObject({ from: 'resident', reason: 'Wakes too early' })
-    expect((await lastChange())?.what).toBe('enclosure: floor depth; light: winter hours')
+    expect((await lastChange())?.what).toMatchObject({
+      kind: 'override',
+      change: { light: { winterHours: [8, 9] }, housing: { floorDepthMm: [80, 120] } },
+    })
   })
 
   it('sets the climate of a zone, but never above the ceiling that harms', async () => {
@@ -134,8 +123,10 @@ describe('a signed change', () => {
       target: { zone: 'warm floor', celsius: [31, high] },
       reason: 'Cold draught from the door',
     })
-    expect((await post(PATHS.overrides, hotter(40))).json()).toMatchObject({ code: 'ceiling_below_target' })
-    expect((await post(PATHS.overrides, hotter(34))).statusCode).toBe(204)
+    expect((await post(ROUTES.signOverride.url, hotter(40))).json()).toMatchObject({
+      code: 'ceiling_below_target',
+    })
+    expect((await post(ROUTES.signOverride.url, hotter(34))).statusCode).toBe(204)
     const { targets } = await planOf(7)
     expect(targets.find(({ zone }) => zone === 'warm floor')).toMatchObject({
       celsius: [31, 34],
@@ -146,59 +137,39 @@ describe('a signed change', () => {
 
   it('has to change something, and has to say why', async () => {
     expect(
-      (await post(PATHS.overrides, { ...change, resident: residentAt(2), reason: ' ' })).statusCode,
+      (await post(ROUTES.signOverride.url, { ...change, resident: residentAt(2), reason: ' ' })).statusCode,
     ).toBe(400)
     const end = { target: residentAt(4), number: 7, reason: 'None' }
-    expect((await post(PATHS.endOverride, end)).json()).toMatchObject({ code: 'unknown_override' })
+    expect((await post(ROUTES.endOverride.url, end)).json()).toMatchObject({ code: 'unknown_override' })
   })
 })
 
-describe('a stage', () => {
-  const path = (index: number) => pathWith(PATHS.stage, { residentId: residentAt(index) })
-
-  it('is confirmed by a person and changes the plan', async () => {
-    expect((await post(path(5), { stage: 'juvenile', reason: 'Was put down as grown' })).statusCode).toBe(204)
-    expect(await planOf(5)).toMatchObject({ stage: 'juvenile', next: { stage: 'adult' } })
+describe('several at once', () => {
+  it('who sign changes at the same time are all heard, each with a number of its own', async () => {
+    const sign = (index: number) =>
+      post(ROUTES.signOverride.url, {
+        resident: residentAt(8),
+        patch: { id: 'weigh', cadence: { type: 'every', days: 20 + index, tolerance: 2 } },
+        reason: `Number ${index}`,
+      })
+    const answers = await Promise.all(Array.from({ length: 8 }, (_, index) => sign(index)))
+    expect(answers.map(({ statusCode }) => statusCode)).toEqual(answers.map(() => 204))
+    const book = (await senior.call({ method: 'GET', url: ROUTES.planBook.url })).json<PlanBook>()
+    const numbers = book.overrides
+      .filter(({ target }) => target === residentAt(8))
+      .map(({ number }) => number)
+    expect(numbers).toEqual([0, 1, 2, 3, 4, 5, 6, 7])
   })
 
-  it('that is not on the sheet is refused', async () => {
-    expect((await post(path(5), { stage: 'egg', reason: 'No' })).json()).toMatchObject({
-      code: 'unknown_stage',
+  it('two changes of which each alone would do are judged together', async () => {
+    const target = (zone: object) => ({
+      resident: residentAt(9),
+      target: { zone: 'warm floor', ...zone },
+      reason: 'Draught',
     })
-  })
-})
-
-describe('somebody new', () => {
-  const id = uuidv7()
-  let newcomer: object
-  beforeEach(() => {
-    newcomer = {
-      id,
-      name: 'Bramble',
-      sheet: GECKO,
-      stage: 'juvenile',
-      count: null,
-      sex: 'unknown',
-      hatchedOn: TODAY - 60,
-      enclosure: site.enclosures.at(-1)?.id,
-      comes: 'expected',
-      from: 'a rescue',
-    }
-  })
-
-  it('gets the next number once, however often it is asked', async () => {
-    expect((await post(PATHS.residents, newcomer)).json()).toEqual({ accession: '0013' })
-    expect((await post(PATHS.residents, newcomer)).json()).toEqual({ accession: '0013' })
-    const url = pathWith(PATHS.record, { residentId: id })
-    const { entries } = (await senior.call({ method: 'GET', url })).json<{ entries: { kind: string }[] }>()
-    expect(entries.map(({ kind }) => kind)).toEqual(['expected'])
-  })
-
-  it('is refused where the place or the stage does not exist', async () => {
-    const elsewhere = { ...newcomer, id: uuidv7(), enclosure: uuidv7() }
-    expect((await post(PATHS.residents, elsewhere)).json()).toMatchObject({ code: 'unknown_place' })
-    const egg = { ...newcomer, id: uuidv7(), stage: 'egg' }
-    expect((await post(PATHS.residents, egg)).json()).toMatchObject({ code: 'unknown_stage' })
+    expect((await post(ROUTES.signOverride.url, target({ celsius: [31, 35] }))).statusCode).toBe(204)
+    const lower = await post(ROUTES.signOverride.url, target({ ceilingCelsius: 34 }))
+    expect(lower.json()).toMatchObject({ code: 'ceiling_below_target' })
   })
 })
 
@@ -214,10 +185,10 @@ describe('an enclosure', () => {
       crew: [],
       parts: [{ what: 'Vent', defect: 'chewed' }],
     }
-    const url = pathWith(PATHS.enclosure, { enclosureId: id })
+    const url = addressOf(ROUTES.keepEnclosure.url, { enclosureId: id })
     const body = { widthMm: 700, depthMm: 400, heightMm: 400, build }
     expect((await senior.call({ method: 'PUT', url, body })).statusCode).toBe(204)
-    const told = (await senior.call({ method: 'GET', url: PATHS.site })).json<Site>()
+    const told = (await senior.call({ method: 'GET', url: ROUTES.site.url })).json<Site>()
     expect(told.enclosures.find((one) => one.id === id)).toMatchObject({ widthMm: 700, build })
   })
 })

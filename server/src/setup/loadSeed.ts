@@ -1,19 +1,22 @@
 import type { SiteSeed } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
-import { isoDay, replay } from '@kobrin/core'
+import type { Entry, FamilyName } from '@kobrin/core'
+import { effectiveFacts, emptyState, familyOf, isAmendment, isoDay, replay, touchesOf } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
+import { change } from '../changes/tables.ts'
 import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
-import { residentState } from '../entries/tables.ts'
+import { subject, touch } from '../entries/tables.ts'
 import { renewLibrary } from '../library/commands.ts'
-import { recordPlanChange, sayChange } from '../plans/commands.ts'
 import { hashSecret } from '../people/passphrase.ts'
 import { staff } from '../people/tables.ts'
 import * as site from '../site/tables.ts'
 
 const ROWS_PER_INSERT = 2000
 const STATES_PER_INSERT = 200
+/** What was brought in stands in the first stream. */
+const STREAM = 1
+const NUMBER_DIGITS = 4
 
 async function inChunks<T>(
   rows: readonly T[],
@@ -53,65 +56,103 @@ async function loadPlaces(tx: Transaction, seed: SiteSeed): Promise<void> {
   )
 }
 
-async function loadResidents(tx: Transaction, seed: SiteSeed): Promise<void> {
-  await inChunks(
-    seed.residents.map(({ sheet, count, ...resident }) => ({
-      ...resident,
-      sheetId: sheet,
-      headcount: count,
-    })),
-    ROWS_PER_INSERT,
-    (chunk) => tx.insert(site.resident).values(chunk),
-  )
-  const numbered = seed.overrides.map((row, number) => ({ ...row, number }))
-  if (numbered.length === 0) return
-  await tx.insert(site.planOverride).values(numbered)
-  const sheetOf = new Map(seed.residents.map(({ id, sheet }) => [id, sheet]))
-  for (const { target, change } of seed.overrides)
-    await recordPlanChange(tx, {
-      at: change.at ?? `${isoDay(change.on)}T08:00:00.000Z`,
-      day: change.on,
-      by: change.by,
-      kind: 'override',
-      ...(sheetOf.has(target) ? { resident: target, sheet: sheetOf.get(target) ?? '' } : { sheet: target }),
-      what: sayChange(change),
-      reason: change.reason,
-    })
+interface History {
+  family: FamilyName
+  lastSeq: number
+  entries: Entry[]
 }
 
-function byResident(entries: readonly Entry[]): Map<string, { lastSeq: number; entries: Entry[] }> {
-  const grouped = new Map<string, { lastSeq: number; entries: Entry[] }>()
+/** Every subject with its history: places are there before anything is said about them. */
+function historiesIn({ rooms, bays, enclosures, entries }: SiteSeed): Map<string, History> {
+  const histories = new Map<string, History>()
+  for (const { id } of [...rooms, ...bays, ...enclosures])
+    histories.set(id, { family: 'place', lastSeq: 0, entries: [] })
   entries.forEach((entry, index) => {
-    const group = grouped.get(entry.residentId) ?? { lastSeq: 0, entries: [] }
-    group.entries.push(entry)
-    group.lastSeq = index + 1
-    grouped.set(entry.residentId, group)
+    let history = histories.get(entry.subject)
+    if (!history) {
+      if (isAmendment(entry)) throw new Error(`Nothing is said about ${entry.subject} before it is amended.`)
+      history = { family: familyOf(entry.kind), lastSeq: 0, entries: [] }
+      histories.set(entry.subject, history)
+    }
+    history.entries.push(entry)
+    history.lastSeq = index + 1
   })
-  return grouped
+  return histories
 }
 
-async function loadEntries(tx: Transaction, entries: readonly Entry[]): Promise<void> {
+async function loadEntries(
+  tx: Transaction,
+  entries: readonly Entry[],
+  histories: ReadonlyMap<string, History>,
+): Promise<void> {
   let seq = 0
   await inChunks(entries, ROWS_PER_INSERT, async (chunk) => {
     const rows = chunk.map((entry) => {
       seq += 1
       const at = sqlInstant(entry.occurredAt)
-      return sql`(${entry.residentId}, ${at}, ${seq}, ${entry.uid}, ${entry.kind}, ${isoDay(entry.day)}, ${at}, ${entry.author}, ${JSON.stringify(entry.payload)})`
+      const { family } = histories.get(entry.subject) ?? { family: 'resident' }
+      return sql`(${entry.subject}, ${at}, ${entry.uid}, ${STREAM}, ${seq}, ${family}, ${entry.kind}, ${isoDay(entry.day)}, ${at}, ${entry.author}, ${entry.act ?? null}, ${JSON.stringify(entry.payload)})`
     })
     await tx.execute(
-      sql`insert into entry (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values ${sql.join(rows, sql`, `)}`,
+      sql`insert into entry (subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload) values ${sql.join(rows, sql`, `)}`,
     )
   })
-  await tx.execute(sql`update feed_counter set seq = ${entries.length} where id = 1`)
 }
 
-async function loadStates(tx: Transaction, seed: SiteSeed): Promise<void> {
-  const histories = byResident(seed.entries)
-  const rows = seed.residents.map(({ id }) => {
-    const { lastSeq, entries } = histories.get(id) ?? { lastSeq: 0, entries: [] }
-    return { residentId: id, lastSeq, state: replay(entries) }
-  })
-  await inChunks(rows, STATES_PER_INSERT, (chunk) => tx.insert(residentState).values(chunk))
+async function loadSubjects(tx: Transaction, histories: ReadonlyMap<string, History>): Promise<void> {
+  const rows = [...histories].map(([id, { family, lastSeq, entries }]) => ({
+    id,
+    family,
+    version: entries.length === 0 ? 0 : 1,
+    upTo: entries.length === 0 ? '' : `${STREAM}:${lastSeq}`,
+    state: entries.length === 0 ? emptyState(family) : replay(family, entries),
+  }))
+  await inChunks(rows, STATES_PER_INSERT, (chunk) => tx.insert(subject).values(chunk))
+  const touches = [...histories].flatMap(([other, { entries }]) =>
+    effectiveFacts(entries).flatMap((fact) =>
+      touchesOf(fact).map(({ subject: touched, how, amount = null }) => ({
+        subject: touched,
+        day: fact.day,
+        uid: fact.uid,
+        how,
+        other,
+        amount,
+      })),
+    ),
+  )
+  await inChunks(touches, ROWS_PER_INSERT, (chunk) => tx.insert(touch).values(chunk))
+  const registers = rows.flatMap(({ id, state }) =>
+    'register' in state && state.register ? { id, register: state.register } : [],
+  )
+  const numbered = registers.map(({ id, register: { name, sheet, stage, schools } }, index) => ({
+    id,
+    accession: String(index + 1).padStart(NUMBER_DIGITS, '0'),
+    name,
+    sheetId: sheet,
+    stage,
+    schools,
+  }))
+  await inChunks(numbered, ROWS_PER_INSERT, (chunk) => tx.insert(site.resident).values(chunk))
+  await tx.update(site.numbering).set({ last: numbered.length })
+}
+
+/** Signed changes of the past, with a line each in the feed after the entries. */
+async function loadOverrides(tx: Transaction, { overrides, entries }: SiteSeed): Promise<number> {
+  if (overrides.length > 0) {
+    await tx.insert(site.planOverride).values(overrides.map((row, number) => ({ ...row, number })))
+    await tx.insert(change).values(
+      overrides.map(({ target, change: signed }, index) => ({
+        stream: STREAM,
+        seq: entries.length + index + 1,
+        at: signed.at ?? `${isoDay(signed.on)}T08:00:00.000Z`,
+        day: signed.on,
+        by: signed.by,
+        what: { kind: 'override', target, change: signed } as const,
+        reason: signed.reason,
+      })),
+    )
+  }
+  return entries.length + overrides.length
 }
 
 /** Whether nothing has been set up in this database yet. */
@@ -123,11 +164,16 @@ export async function isEmpty(db: Database): Promise<boolean> {
 /** Sets up a site with its people, places, residents and whole history, all or nothing. */
 export async function loadSeed(db: Database, seed: SiteSeed): Promise<void> {
   await renewLibrary(db, seed.sheets)
+  const histories = historiesIn(seed)
   await db.transaction(async (tx) => {
     await loadPeople(tx, seed)
     await loadPlaces(tx, seed)
-    await loadResidents(tx, seed)
-    await loadEntries(tx, seed.entries)
-    await loadStates(tx, seed)
+    await loadEntries(tx, seed.entries, histories)
+    await loadSubjects(tx, histories)
+    const last = await loadOverrides(tx, seed)
+    await tx.execute(
+      sql`insert into stream (id, holder, held_until, seq) values (${STREAM}, uuid(), '2000-01-01', ${last})
+          on duplicate key update seq = values(seq)`,
+    )
   })
 }

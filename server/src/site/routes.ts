@@ -1,19 +1,30 @@
 import { ROUTES } from '@kobrin/contract'
-import { civil } from '@kobrin/core'
-import type { FastifyPluginAsync } from 'fastify'
+import type { FastifyPluginAsync, FastifyReply, FastifyRequest } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
-import type { Floor } from '../floor.ts'
-import { joinedAnswer } from '../interface/schemaOf.ts'
-import { readSite, siteSettings } from './queries.ts'
+import { serve, serveText } from '../interface/serve.ts'
+import type { Services } from '../services.ts'
+import { keepEnclosure } from './commands.ts'
+import type { Page } from './siteBook.ts'
 
-export function siteRoutes({ connection: { db }, guard, now }: Floor): FastifyPluginAsync {
+/** The page, or nothing when whoever asks has it already. */
+function unlessKnown(page: Page | null, request: FastifyRequest, reply: FastifyReply): Buffer | null {
+  if (!page) throw new KobrinProblem('not_found')
+  reply.header('etag', page.etag).header('cache-control', 'private, no-cache')
+  return request.headers['if-none-match'] === page.etag ? null : page.text
+}
+
+export function siteRoutes(services: Services): FastifyPluginAsync {
+  const { book, hub, changingOn } = services
   return async (app) => {
-    app.get(ROUTES.site.url, { ...guard(ROUTES.site), ...joinedAnswer(ROUTES.site) }, async () => {
-      const settings = await siteSettings(db)
-      const nowMs = now().getTime()
-      const site = settings && (await readSite(db, civil(nowMs, settings.zone).day, nowMs))
-      if (!site) throw new KobrinProblem('not_found')
-      return site
+    serveText(app, services, ROUTES.site, async ({ request, reply }) =>
+      unlessKnown(await book.site(), request, reply),
+    )
+    serveText(app, services, ROUTES.planBook, async ({ request, reply }) =>
+      unlessKnown(await book.plans(), request, reply),
+    )
+    serve(app, services, ROUTES.keepEnclosure, async ({ params, body, request }) => {
+      await keepEnclosure(await changingOn(request), params.enclosureId, body)
+      hub.wake()
     })
   }
 }

@@ -1,16 +1,7 @@
-import type { Build, Override, Sheet } from '@kobrin/core'
+import type { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import {
-  decimal,
-  int,
-  mysqlEnum,
-  mysqlTable,
-  primaryKey,
-  smallint,
-  tinyint,
-  varchar,
-} from 'drizzle-orm/mysql-core'
-import { civilDay, document, uuid } from '../database/columns.ts'
+import { decimal, int, mysqlTable, primaryKey, smallint, tinyint, varchar } from 'drizzle-orm/mysql-core'
+import { document, uuid } from '../database/columns.ts'
 
 export type Schools = Record<string, string>
 
@@ -26,7 +17,7 @@ export const room = mysqlTable('room', {
   id: uuid('id').primaryKey(),
   name: varchar('name', { length: 80 }).notNull(),
   walkOrder: smallint('walk_order').notNull(),
-  barrier: tinyint('barrier').notNull(),
+  barrier: tinyint('barrier').$type<Barrier>().notNull(),
   coolest: decimal('coolest', { precision: 4, scale: 1, mode: 'number' }),
   warmest: decimal('warmest', { precision: 4, scale: 1, mode: 'number' }),
 })
@@ -36,7 +27,7 @@ export const bay = mysqlTable('bay', {
   roomId: uuid('room_id').notNull(),
   name: varchar('name', { length: 80 }).notNull(),
   walkOrder: smallint('walk_order').notNull(),
-  barrier: tinyint('barrier'),
+  barrier: tinyint('barrier').$type<Barrier>(),
 })
 
 export const enclosure = mysqlTable('enclosure', {
@@ -52,17 +43,21 @@ export const enclosure = mysqlTable('enclosure', {
     .default(sql`('{}')`),
 })
 
+/** Who lives here: a projection of the entries, written by the transaction that appends them. The number is
+ * given out there. */
 export const resident = mysqlTable('resident', {
   id: uuid('id').primaryKey(),
   accession: varchar('accession', { length: 20 }).notNull().unique(),
   name: varchar('name', { length: 80 }).notNull(),
   sheetId: varchar('sheet_id', { length: 60 }).notNull(),
   stage: varchar('stage', { length: 40 }).notNull(),
-  headcount: int('headcount'),
-  sex: mysqlEnum('sex', ['male', 'female', 'unknown']).notNull(),
-  hatchedOn: civilDay('hatched_on'),
-  barrier: tinyint('barrier'),
   schools: document<Schools>()('schools').notNull(),
+})
+
+/** One row: the last accession number given out. */
+export const numbering = mysqlTable('numbering', {
+  id: tinyint('id').primaryKey(),
+  last: int('last').notNull(),
 })
 
 export const sheet = mysqlTable('sheet', {

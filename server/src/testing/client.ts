@@ -1,5 +1,5 @@
-import type { Role } from '@kobrin/contract'
-import { PATHS } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
+import { ROUTES } from '@kobrin/contract'
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify'
 import { PASSPHRASE } from './smallSite.ts'
 
@@ -24,7 +24,7 @@ export function client(app: FastifyInstance): Client {
 export async function signedIn(app: FastifyInstance, role: Role): Promise<Client> {
   const one = client(app)
   const body = { login: role, passphrase: PASSPHRASE }
-  const response = await one.call({ method: 'POST', url: PATHS.session, body })
+  const response = await one.call({ method: 'POST', url: ROUTES.signIn.url, body })
   if (response.statusCode !== 200) throw new Error(`${role} could not sign in: ${response.body}`)
   return one
 }

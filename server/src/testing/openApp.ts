@@ -1,4 +1,4 @@
-import type { Role } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
 import { buildApp } from '../app.ts'
 import type { Client } from './client.ts'

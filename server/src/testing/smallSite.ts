@@ -1,7 +1,6 @@
-import type { Role, SeedPerson, SiteSeed } from '@kobrin/contract'
-import { ROLES } from '@kobrin/contract'
-import type { Draft, Entry } from '@kobrin/core'
-import { dayFromIso, emptyBuild } from '@kobrin/core'
+import type { SeedPerson, SiteSeed } from '@kobrin/contract'
+import type { Draft, Entry, Register, Role } from '@kobrin/core'
+import { dayFromIso, emptyBuild, ROLES } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { readLibrary } from '../library/readLibrary.ts'
 
@@ -13,8 +12,23 @@ export const PIN = '4711'
 export const ZONE = 'Europe/London'
 
 export interface SmallSite extends SiteSeed {
+  residents: { id: string }[]
   /** Somebody of each role; the first of each is named after it. */
   person: (role: Role) => SeedPerson
+}
+
+/** Somebody who may be put on record there. */
+export function newcomer(name: string): Register {
+  return {
+    name,
+    sheet: SHEET,
+    stage: 'adult',
+    count: null,
+    sex: 'unknown',
+    hatchedOn: null,
+    barrier: null,
+    schools: {},
+  }
 }
 
 /** One room with twelve geckos, somebody of every role, and no history but the arrivals. */
@@ -31,18 +45,7 @@ export function smallSite(): SmallSite {
     heightMm: 400,
     build: emptyBuild(),
   }))
-  const residents = Array.from({ length: RESIDENTS }, (_, index) => ({
-    id: uuidv7(),
-    accession: String(index + 1).padStart(4, '0'),
-    name: `Gecko ${index + 1}`,
-    sheet: SHEET,
-    stage: 'adult',
-    count: null,
-    sex: 'unknown' as const,
-    hatchedOn: null,
-    barrier: null,
-    schools: {},
-  }))
+  const residents = Array.from({ length: RESIDENTS }, () => ({ id: uuidv7() }))
   const people = ROLES.map((role): SeedPerson => ({
     id: uuidv7(),
     login: role.toLowerCase(),
@@ -54,13 +57,17 @@ export function smallSite(): SmallSite {
     competences: [],
   }))
   const [curator] = people
-  const arrivals = residents.map(({ id }, index) =>
-    entryBy(
-      curator?.id ?? '',
-      { residentId: id, kind: 'arrived', payload: { enclosure: enclosures[index]?.id ?? '' } },
+  const by = (draft: Draft, at: string) => entryBy(curator?.id ?? '', draft, at)
+  const newcomers = residents.flatMap(({ id }, index) => [
+    by(
+      { subject: id, kind: 'registered', payload: newcomer(`Gecko ${index + 1}`) },
+      '2026-01-01T08:59:00.000Z',
+    ),
+    by(
+      { subject: id, kind: 'arrived', payload: { enclosure: enclosures[index]?.id ?? '' } },
       '2026-01-01T09:00:00.000Z',
     ),
-  )
+  ])
   return {
     name: 'Small site',
     zone: ZONE,
@@ -72,7 +79,7 @@ export function smallSite(): SmallSite {
     people,
     sheets: readLibrary().filter(({ id }) => id === SHEET),
     overrides: [],
-    entries: arrivals,
+    entries: newcomers,
     person: (role) => {
       const found = people.find((person) => person.role === role)
       if (!found) throw new Error(`Nobody is a ${role}.`)

@@ -1,0 +1,73 @@
+import { FAMILY_NAMES } from '@kobrin/core'
+import { z } from 'zod'
+import type { Route } from '../route.ts'
+import { BatchAnswer, EntryBatch, KeptEntries } from './posting.ts'
+
+const ENTRIES = '/api/entries'
+const bookmark = z
+  .string()
+  .max(4000)
+  .regex(/^(\d+:\d+(,\d+:\d+)*)?$/, 'not a place in the feed')
+  .default('')
+  .describe('How far it was read: the place in each stream, "1:204,2:17".')
+
+const SubjectFold = z.strictObject({
+  family: z.enum(FAMILY_NAMES),
+  upTo: z.string().describe('The places in the feed up to which it is folded.'),
+  state: z.looseObject({}),
+})
+
+export const ENTRY_ROUTES = {
+  states: {
+    method: 'GET',
+    url: '/api/states',
+    summary: 'What the entries add up to for every subject, or for those asked for',
+    access: 'readEntries',
+    querystring: z.strictObject({ of: z.string().max(8000).optional() }),
+    answer: z.strictObject({
+      head: z.string(),
+      /** The server's clock, milliseconds since 1970 UTC: tablets drift. */
+      now: z.number(),
+      states: z.record(z.string(), SubjectFold),
+    }),
+  },
+  append: {
+    method: 'POST',
+    url: ENTRIES,
+    summary: 'Append entries; posting one again changes nothing',
+    access: 'writeEntries',
+    body: EntryBatch,
+    answer: BatchAnswer,
+  },
+  since: {
+    method: 'GET',
+    url: ENTRIES,
+    summary: 'Entries after a place in the feed, in the order of each stream, at most 1000',
+    access: 'readEntries',
+    querystring: z.strictObject({ after: bookmark }),
+    answer: KeptEntries,
+  },
+  record: {
+    method: 'GET',
+    url: '/api/subjects/:subject/entries',
+    summary: 'Every entry about a subject',
+    access: 'readEntries',
+    params: z.strictObject({ subject: z.uuid() }),
+    answer: KeptEntries,
+  },
+  act: {
+    method: 'GET',
+    url: '/api/acts/:act/entries',
+    summary: 'The entries of one doing',
+    access: 'readEntries',
+    params: z.strictObject({ act: z.uuid() }),
+    answer: KeptEntries,
+  },
+  feed: {
+    method: 'GET',
+    url: '/api/feed',
+    summary: 'Entries and changes as they are kept, as server-sent events',
+    access: 'readEntries',
+    querystring: z.strictObject({ after: bookmark }),
+  },
+} as const satisfies Record<string, Route>

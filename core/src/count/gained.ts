@@ -1,0 +1,21 @@
+import { z } from 'zod'
+import { KEEPERS } from '../people/role.ts'
+import { residentKind } from '../residents/residentKind.ts'
+import { text, Uid } from '../subjects/values.ts'
+import { countOf } from './countOf.ts'
+
+/** So many more: young picked out of old floor and put back with the rest. */
+export const gained = residentKind({
+  payload: z.strictObject({
+    count: z.int().positive().max(1_000_000),
+    lot: Uid.optional().describe('The old floor they were found in.'),
+    why: text.optional(),
+  }),
+  recordedBy: KEEPERS,
+  touches: ({ lot, count }) =>
+    lot === undefined ? [] : [{ family: 'lot', subject: lot, how: 'cameOutOf', amount: count }],
+  fold: (state, { day, payload }) => ({
+    ...state,
+    count: { ...state.count, last: { day, count: (countOf(state) ?? 0) + payload.count } },
+  }),
+})

@@ -1,0 +1,36 @@
+import { z } from 'zod'
+
+const day = z.number()
+
+export const BodyPart = z.enum([
+  'length',
+  'girth',
+  'headWidth',
+  'eyeGap',
+  'legSpan',
+  'carapaceLength',
+  'abdomenLength',
+  'abdomenWidth',
+  'shellDiameter',
+])
+export type BodyPart = z.infer<typeof BodyPart>
+
+export const WeightReading = z.strictObject({
+  day,
+  grams: z.number(),
+  uid: z.string(),
+  confirmed: z.boolean().optional(),
+})
+export type WeightReading = z.infer<typeof WeightReading>
+
+export const GrowthState = z.strictObject({
+  /** The last weighings, oldest first. */
+  weights: z.array(WeightReading),
+  /** Last measured, by part of the body. */
+  sizes: z.record(z.string(), z.strictObject({ day, mm: z.number() })),
+})
+export type GrowthState = z.infer<typeof GrowthState>
+
+export function nothingMeasured(): GrowthState {
+  return { weights: [], sizes: {} }
+}

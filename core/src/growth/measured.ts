@@ -1,0 +1,17 @@
+import { z } from 'zod'
+import { KEEPERS_AND_VET } from '../people/role.ts'
+import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import { confirmed, duty } from '../subjects/values.ts'
+import { BodyPart } from './growthState.ts'
+
+export const measured = residentKind({
+  payload: z.strictObject({ duty, part: BodyPart, mm: z.number().positive().max(20_000), confirmed }),
+  recordedBy: KEEPERS_AND_VET,
+  fold(state, fact) {
+    const { part, mm, duty: answered = 'measure' } = fact.payload
+    return {
+      ...withDone(seenBy(state, fact), answered, fact),
+      growth: { ...state.growth, sizes: { ...state.growth.sizes, [part]: { day: fact.day, mm } } },
+    }
+  },
+})

@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { WRITERS } from '../people/role.ts'
+import { residentKind } from '../residents/residentKind.ts'
+import { markOf } from '../subjects/mark.ts'
+import { text } from '../subjects/values.ts'
+
+/** A note for the next shift. */
+export const noted = residentKind({
+  payload: z.strictObject({ text }),
+  recordedBy: WRITERS,
+  fold: (state, fact) => ({ ...state, note: { ...markOf(fact), text: fact.payload.text } }),
+})

@@ -1,0 +1,14 @@
+import { z } from 'zod'
+import { KEEPERS_AND_VET } from '../people/role.ts'
+import { residentKind, seenBy } from '../residents/residentKind.ts'
+import { markOf } from '../subjects/mark.ts'
+
+/** Body condition from 1, starved, to 5, obese. */
+export const condition = residentKind({
+  payload: z.strictObject({ score: z.number().min(1).max(5).multipleOf(0.5) }),
+  recordedBy: KEEPERS_AND_VET,
+  fold: (state, fact) => ({
+    ...seenBy(state, fact),
+    health: { ...state.health, condition: { ...markOf(fact), score: fact.payload.score } },
+  }),
+})

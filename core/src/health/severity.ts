@@ -1,0 +1,4 @@
+import { z } from 'zod'
+
+export const Severity = z.enum(['info', 'watch', 'act', 'urgent'])
+export type Severity = z.infer<typeof Severity>

@@ -1,0 +1,26 @@
+import { z } from 'zod'
+import { Mark } from '../subjects/mark.ts'
+import { HoldKind } from './holdKind.ts'
+
+const day = z.number()
+
+export const PersonHold = z.strictObject({
+  since: day,
+  until: day.nullable(),
+  reason: z.string(),
+  by: z.string(),
+  uid: z.string(),
+})
+export type PersonHold = z.infer<typeof PersonHold>
+
+export const HoldsState = z.strictObject({
+  /** Set by people. */
+  set: z.partialRecord(HoldKind, PersonHold),
+  /** When somebody last lifted one: what brought it about before that no longer counts. */
+  lifted: z.partialRecord(HoldKind, Mark),
+})
+export type HoldsState = z.infer<typeof HoldsState>
+
+export function nothingHeld(): HoldsState {
+  return { set: {}, lifted: {} }
+}

@@ -1,0 +1,26 @@
+import { z } from 'zod'
+import { KEEPERS_AND_VET } from '../people/role.ts'
+import { residentKind } from '../residents/residentKind.ts'
+import { holdOfSign } from '../skin/holdOfSign.ts'
+import { markOf } from '../subjects/mark.ts'
+import { text } from '../subjects/values.ts'
+import { HoldKind } from './holdKind.ts'
+
+/** Somebody lifted a hold, whoever or whatever had brought it about. A hold that rests on a sign of the
+ * skin ends with the sign. */
+export const released = residentKind({
+  payload: z.strictObject({ hold: HoldKind, reason: text.optional() }),
+  recordedBy: KEEPERS_AND_VET,
+  fold(state, fact) {
+    const { hold } = fact.payload
+    const { [hold]: _released, ...set } = state.holds.set
+    const lifted = { ...state.holds.lifted, [hold]: markOf(fact) }
+    const { sign } = state.skin
+    const rests = sign !== null && holdOfSign(sign.stage) === hold
+    return {
+      ...state,
+      holds: { set, lifted },
+      ...(rests && { skin: { ...state.skin, sign: null } }),
+    }
+  },
+})

@@ -1,0 +1,25 @@
+import { z } from 'zod'
+import { KEEPERS } from '../people/role.ts'
+import { markOf } from '../subjects/mark.ts'
+import { text, Uid } from '../subjects/values.ts'
+import { lotKind } from './lotState.ts'
+
+/** Old floor is put aside. */
+export const floorKept = lotKind({
+  payload: z.strictObject({
+    of: Uid.describe('The resident that lived on it.'),
+    at: text,
+    from: Uid.optional().describe('The enclosure it lay in.'),
+    litres: z.number().positive().max(5000).optional(),
+  }),
+  recordedBy: KEEPERS,
+  founds: true,
+  touches: ({ of, from }) => [
+    { family: 'resident', subject: of, how: 'keptFloorOf' },
+    ...(from === undefined ? [] : [{ family: 'place', subject: from, how: 'tookFrom' }]),
+  ],
+  fold: (state, fact) => {
+    const { of, at: where, litres = null } = fact.payload
+    return { ...state, floor: { ...markOf(fact), of, where, litres, lastLook: null, foundOn: null } }
+  },
+})

@@ -1,0 +1,21 @@
+import type { Day } from '../time/day.ts'
+import type { LotState } from './lotState.ts'
+
+/** Old floor that is still kept: the lot it is, and what is known of it. */
+export interface KeptFloor {
+  lot: string
+  floor: NonNullable<LotState['floor']>
+}
+
+/** The floor of a lot, while it is kept. */
+export function keptFloor(lot: string, { floor, disposed }: LotState): KeptFloor | null {
+  return floor && !disposed ? { lot, floor } : null
+}
+
+/** Where a sheet says nothing: kept six weeks, looked into every week. */
+export const USUALLY_KEPT = { days: 42, checkEvery: 7, hides: 'young and eggs' } as const
+
+/** The day old floor may be thrown away: where something lived in it, the time runs anew from then. */
+export function releasedFrom({ floor }: KeptFloor, days: number): Day {
+  return (floor.foundOn ?? floor.day) + days
+}

@@ -1,0 +1,32 @@
+import { z } from 'zod'
+import { folded, nothingFolded } from '../subjects/folded.ts'
+import { kindFor } from '../subjects/kind.ts'
+import { Mark } from '../subjects/mark.ts'
+
+/** The fold of what happened to a batch of material. So far the only ones kept here are old floors, put
+ * aside for what may hide in them. */
+export const LotState = z.strictObject({
+  ...folded,
+  floor: z
+    .strictObject({
+      ...Mark.shape,
+      /** The resident that lived on it. */
+      of: z.string(),
+      /** Where it is kept, in words. */
+      where: z.string(),
+      litres: z.number().nullable(),
+      lastLook: Mark.nullable(),
+      /** The last day on which something alive was found in it. */
+      foundOn: z.number().nullable(),
+    })
+    .nullable(),
+  disposed: Mark.nullable(),
+})
+export type LotState = z.infer<typeof LotState>
+
+export function emptyLot(): LotState {
+  return { ...nothingFolded(), floor: null, disposed: null }
+}
+
+/** Makes a kind of fact about a lot. */
+export const lotKind = kindFor<LotState>()

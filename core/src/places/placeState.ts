@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { folded, nothingFolded } from '../subjects/folded.ts'
+import { kindFor } from '../subjects/kind.ts'
+import { Mark } from '../subjects/mark.ts'
+
+/** The fold of what happened to a place. */
+export const PlaceState = z.strictObject({
+  ...folded,
+  /** Somebody moved out, and it waits to be cleaned or for its floor to be kept. */
+  waits: z
+    .strictObject({ ...Mark.shape, resident: z.string(), leaves: z.enum(['toClean', 'toHold']) })
+    .nullable(),
+  /** It was last made ready. */
+  readied: Mark.nullable(),
+})
+export type PlaceState = z.infer<typeof PlaceState>
+
+export function emptyPlace(): PlaceState {
+  return { ...nothingFolded(), waits: null, readied: null }
+}
+
+/** Makes a kind of fact about a place. */
+export const placeKind = kindFor<PlaceState>()

@@ -1,0 +1,15 @@
+import { z } from 'zod'
+import { KEEPERS } from '../people/role.ts'
+import { text, Uid } from '../subjects/values.ts'
+import { residentKind } from './residentKind.ts'
+
+/** It is on its way, and its place is to be made ready. */
+export const expected = residentKind({
+  payload: z.strictObject({ enclosure: Uid, from: text.optional() }),
+  recordedBy: KEEPERS,
+  touches: ({ enclosure }) => [{ family: 'place', subject: enclosure, how: 'waitsFor' }],
+  fold: (state, { day, occurredAt, payload: { enclosure } }) => ({
+    ...state,
+    stay: { ...state.stay, expectedOn: day, place: { enclosure, since: day, at: occurredAt } },
+  }),
+})

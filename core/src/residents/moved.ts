@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import { withCount } from '../count/withCount.ts'
+import { KEEPERS } from '../people/role.ts'
+import { count, text, Uid } from '../subjects/values.ts'
+import { residentKind } from './residentKind.ts'
+
+/** It was moved, counted out and counted in. What becomes of the place it left is a fact of that place. */
+export const moved = residentKind({
+  payload: z.strictObject({
+    to: Uid,
+    why: text.optional(),
+    from: Uid.optional(),
+    helpers: z.array(Uid).max(6).optional(),
+    expected: count.optional(),
+    found: count.optional(),
+  }),
+  recordedBy: KEEPERS,
+  touches: ({ to, from }) => [
+    { family: 'place', subject: to, how: 'movedInto' },
+    ...(from === undefined ? [] : [{ family: 'place', subject: from, how: 'movedOutOf' }]),
+  ],
+  fold(state, fact) {
+    const { to, found, expected } = fact.payload
+    const place = { enclosure: to, since: fact.day, at: fact.occurredAt }
+    const there = { ...state, stay: { ...state.stay, place } }
+    return found === undefined ? there : withCount(there, fact, found, expected)
+  },
+})

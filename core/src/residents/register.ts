@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { Barrier } from '../walk/place.ts'
+import { civilDay, word } from '../subjects/values.ts'
+
+/** 'male', 'female', or not known. */
+export const Sex = z.enum(['male', 'female', 'unknown'])
+export type Sex = z.infer<typeof Sex>
+
+/** Who a resident is, besides what happens to it: one animal or one colony. */
+export const Register = z.strictObject({
+  name: word(80),
+  sheet: word(60),
+  stage: word(40),
+  /** Animals in a colony as it was put on record; null for one animal, or where nobody counted. */
+  count: z.int().positive().max(1_000_000).nullable(),
+  sex: Sex,
+  hatchedOn: civilDay.nullable(),
+  /** Set when the resident is stricter than its place, a sick animal for one. */
+  barrier: Barrier.nullable(),
+  /** Schools chosen for it alone, option by question. */
+  schools: z.record(word(60), word(60)),
+})
+export type Register = z.infer<typeof Register>

@@ -1,0 +1,48 @@
+import { z } from 'zod'
+import { CountState, nothingCounted } from '../count/countState.ts'
+import { FeedingState, nothingFed } from '../feeding/feedingState.ts'
+import { GrowthState, nothingMeasured } from '../growth/growthState.ts'
+import { HealthState, nothingObserved } from '../health/healthState.ts'
+import { HoldsState, nothingHeld } from '../holds/holdsState.ts'
+import { nothingSeen, SightState } from '../looking/sightState.ts'
+import { nothingShed, SkinState } from '../skin/skinState.ts'
+import { folded, nothingFolded } from '../subjects/folded.ts'
+import { Mark } from '../subjects/mark.ts'
+import { text } from '../subjects/values.ts'
+import { Register } from './register.ts'
+import { nowhere, StayState } from './stayState.ts'
+
+/** The fold of a resident's entries. */
+export const ResidentState = z.strictObject({
+  ...folded,
+  register: Register.nullable(),
+  stay: StayState,
+  /** Last done, by duty. */
+  done: z.record(z.string(), Mark),
+  feeding: FeedingState,
+  skin: SkinState,
+  growth: GrowthState,
+  sight: SightState,
+  holds: HoldsState,
+  health: HealthState,
+  count: CountState,
+  note: z.strictObject({ ...Mark.shape, text }).nullable(),
+})
+export type ResidentState = z.infer<typeof ResidentState>
+
+export function emptyResident(): ResidentState {
+  return {
+    ...nothingFolded(),
+    register: null,
+    stay: nowhere(),
+    done: {},
+    feeding: nothingFed(),
+    skin: nothingShed(),
+    growth: nothingMeasured(),
+    sight: nothingSeen(),
+    holds: nothingHeld(),
+    health: nothingObserved(),
+    count: nothingCounted(),
+    note: null,
+  }
+}

@@ -1,0 +1,17 @@
+import { z } from 'zod'
+import { SENIORS } from '../people/role.ts'
+import { text, word } from '../subjects/values.ts'
+import { residentKind } from './residentKind.ts'
+
+/** A school was chosen for it alone. */
+export const schooled = residentKind({
+  payload: z.strictObject({ school: word(60), option: word(60), why: text }),
+  recordedBy: SENIORS,
+  fold: (state, { payload: { school, option } }) =>
+    state.register
+      ? {
+          ...state,
+          register: { ...state.register, schools: { ...state.register.schools, [school]: option } },
+        }
+      : state,
+})

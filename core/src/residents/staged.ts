@@ -1,0 +1,12 @@
+import { z } from 'zod'
+import { KEEPERS } from '../people/role.ts'
+import { text, word } from '../subjects/values.ts'
+import { residentKind } from './residentKind.ts'
+
+/** Somebody confirmed that it has reached a stage of its sheet. */
+export const staged = residentKind({
+  payload: z.strictObject({ stage: word(40), why: text }),
+  recordedBy: KEEPERS,
+  fold: (state, { payload: { stage } }) =>
+    state.register ? { ...state, register: { ...state.register, stage } } : state,
+})

@@ -1,0 +1,16 @@
+import { z } from 'zod'
+import { KEEPERS_AND_VET } from '../people/role.ts'
+import { residentKind, seenBy } from '../residents/residentKind.ts'
+import { text } from '../subjects/values.ts'
+import { SkinLeft } from './skinState.ts'
+
+/** Old skin that had stayed on is off: the parts named, or all of it. */
+export const skinCleared = residentKind({
+  payload: z.strictObject({ parts: z.array(SkinLeft).min(1).max(5).optional(), how: text.optional() }),
+  recordedBy: KEEPERS_AND_VET,
+  fold(state, fact) {
+    const { parts } = fact.payload
+    const retained = parts === undefined ? [] : state.skin.retained.filter((part) => !parts.includes(part))
+    return { ...seenBy(state, fact), skin: { ...state.skin, retained } }
+  },
+})

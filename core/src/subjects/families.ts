@@ -1,0 +1,72 @@
+import type { z } from 'zod'
+import { lotFamily } from '../keptFloor/lotFamily.ts'
+import type { Role } from '../people/role.ts'
+import { placeFamily } from '../places/placeFamily.ts'
+import { residentFamily } from '../residents/residentFamily.ts'
+import type { Folded } from './folded.ts'
+import type { Happening, Kind } from './kind.ts'
+
+/** What a family of subjects is made of: its kinds of fact, its fold, and who may read it. */
+export interface Family<S extends Folded> {
+  // Each kind was checked against its payload where it was made.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
+  kinds: Record<string, Kind<S, any>>
+  state: z.ZodType<S>
+  empty: () => S
+  readBy: readonly Role[]
+}
+
+/** Every family of subjects with its kinds of fact. A new kind is a line in its family, a new family a
+ * line here: schemas, rights, corrections and folds follow from it. */
+export const FAMILIES = { resident: residentFamily, place: placeFamily, lot: lotFamily }
+
+type Families = typeof FAMILIES
+export type FamilyName = keyof Families
+export type StateOf<F extends FamilyName> = ReturnType<Families[F]['empty']>
+
+/** Every family's name. */
+export const FAMILY_NAMES = Object.keys(FAMILIES) as [FamilyName, ...FamilyName[]]
+
+type KindsOf<F extends FamilyName> = Families[F]['kinds']
+type PayloadIn<K> = K extends Kind<never, infer P> ? P : never
+type PayloadsOf<F extends FamilyName> = {
+  [N in keyof KindsOf<F> & string]: KindsOf<F>[N] extends { payload: z.ZodType<infer P> }
+    ? P
+    : PayloadIn<KindsOf<F>[N]>
+}
+type FactsOf<Payloads> = {
+  [N in keyof Payloads & string]: Happening<Payloads[N]> & { kind: N }
+}[keyof Payloads & string]
+
+/** A statement about a subject of one family. */
+export type FactAbout<F extends FamilyName> = FactsOf<PayloadsOf<F>>
+/** A statement about a subject. */
+export type Fact = { [F in FamilyName]: FactAbout<F> }[FamilyName]
+export type FactKind = Fact['kind']
+export type Payload<K extends FactKind> = Extract<Fact, { kind: K }>['payload']
+
+/** A kind as it is known when it is not known which. */
+export interface AnyKind extends Omit<Kind<Folded, unknown>, 'fold'> {
+  name: FactKind
+  family: FamilyName
+  fold: (state: Folded, fact: Happening) => Folded
+}
+
+const KINDS: ReadonlyMap<string, AnyKind> = new Map(
+  Object.entries(FAMILIES).flatMap(([family, { kinds }]) =>
+    Object.entries(kinds).map(([name, kind]) => [name, { ...kind, name, family } as unknown as AnyKind]),
+  ),
+)
+
+export const FACT_KINDS: readonly FactKind[] = [...KINDS.values()].map(({ name }) => name)
+
+/** What is known of a kind of fact. Throws on a kind that no family has. */
+export function kindOf(name: FactKind): AnyKind {
+  const kind = KINDS.get(name)
+  if (!kind) throw new Error(`There is no kind of fact "${name}".`)
+  return kind
+}
+
+export function familyOf(name: FactKind): FamilyName {
+  return kindOf(name).family
+}

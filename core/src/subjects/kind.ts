@@ -1,0 +1,38 @@
+import type { z } from 'zod'
+import type { Role } from '../people/role.ts'
+
+/** What happened to one subject, as it reaches a fold. */
+export interface Happening<P = unknown> {
+  uid: string
+  subject: string
+  occurredAt: string
+  day: number
+  author: string
+  /** Ties the entries of one doing. */
+  act?: string | undefined
+  payload: P
+}
+
+/** Another subject that a fact is about as well. */
+export interface Touch {
+  family: string
+  subject: string
+  how: string
+  amount?: number
+}
+
+/** One kind of fact about the subjects of a family. */
+export interface Kind<S, P> {
+  payload: z.ZodType<P>
+  /** Who may record it. */
+  recordedBy: readonly Role[]
+  fold: (state: S, fact: Happening<P>) => S
+  /** A subject begins with it. */
+  founds?: true
+  touches?: (payload: P) => Touch[]
+}
+
+/** Makes the kinds of one family: what is said of a kind is checked where it is written. */
+export function kindFor<S>(): <P>(kind: Kind<S, P>) => Kind<S, P> {
+  return (kind) => kind
+}

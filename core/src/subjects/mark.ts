@@ -1,0 +1,10 @@
+import { z } from 'zod'
+import type { Happening } from './kind.ts'
+
+/** Who did something, and when. */
+export const Mark = z.strictObject({ day: z.number(), at: z.string(), by: z.string(), uid: z.string() })
+export type Mark = z.infer<typeof Mark>
+
+export function markOf({ day, occurredAt, author, uid }: Happening): Mark {
+  return { day, at: occurredAt, by: author, uid }
+}

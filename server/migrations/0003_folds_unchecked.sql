@@ -1,1 +1,0 @@
-ALTER TABLE `resident_state` MODIFY COLUMN `state` longtext NOT NULL;

@@ -1,0 +1,79 @@
+import type { ErrorCode } from '@kobrin/contract'
+import type { Entry, Fact, FamilyName, ResidentState, Sheet } from '@kobrin/core'
+import { familyOf, founds, isAmendment, touchesOf } from '@kobrin/core'
+
+/** An entry that another may amend. */
+export interface Target {
+  uid: string
+  subject: string
+  kind: Entry['kind']
+  act: string | null
+}
+
+/** What has to be known to judge an entry: as it is on record, and what was accepted before it here. */
+export interface Known {
+  familyOf: (subject: string) => FamilyName | undefined
+  target: (uid: string) => Target | undefined
+  /** Other entries of the same doing that still count. */
+  siblings: (act: string) => readonly string[]
+  /** Entries that are taken back together with this one. */
+  takenBack: ReadonlySet<string>
+  registerOf: (subject: string) => ResidentState['register'] | undefined
+  sheet: (id: string) => Sheet | undefined
+}
+
+function hasStage(sheet: Sheet | undefined, stage: string): boolean {
+  return sheet?.stages.some(({ id }) => id === stage) ?? false
+}
+
+function hasOption(sheet: Sheet | undefined, school: string, option: string): boolean {
+  return (
+    sheet?.schools.some(({ id, options }) => id === school && options.some((one) => one.id === option)) ??
+    false
+  )
+}
+
+/** What a fact says has to be of this house: its places, its sheets. */
+function aboutHouse(subject: string, fact: Pick<Fact, 'kind' | 'payload'>, known: Known): ErrorCode | null {
+  for (const { family, subject: touched } of touchesOf(fact))
+    if (known.familyOf(touched) !== family) return family === 'place' ? 'unknown_place' : 'unknown_subject'
+  const { kind, payload } = fact as Fact
+  const sheet = known.sheet(known.registerOf(subject)?.sheet ?? '')
+  switch (kind) {
+    case 'registered': {
+      const chosen = known.sheet(payload.sheet)
+      if (!chosen) return 'unknown_sheet'
+      return hasStage(chosen, payload.stage) ? null : 'unknown_stage'
+    }
+    case 'staged':
+      return hasStage(sheet, payload.stage) ? null : 'unknown_stage'
+    case 'schooled':
+      return hasOption(sheet, payload.school, payload.option) ? null : 'unknown_school'
+    default:
+      return null
+  }
+}
+
+function aboutFact(fact: Fact, known: Known): ErrorCode | null {
+  const family = known.familyOf(fact.subject)
+  if (founds(fact)) {
+    if (family !== undefined) return 'known_subject'
+  } else if (family === undefined) return 'unknown_subject'
+  else if (family !== familyOf(fact.kind)) return 'wrong_family'
+  return aboutHouse(fact.subject, fact, known)
+}
+
+/** Why an entry cannot be kept; null when it can. A correction is judged like what it says. */
+export function objection(entry: Entry, known: Known): ErrorCode | null {
+  if (!isAmendment(entry)) return aboutFact(entry, known)
+  if (known.familyOf(entry.subject) === undefined) return 'unknown_subject'
+  const target = known.target(entry.payload.target)
+  if (target?.subject !== entry.subject) return 'unknown_target'
+  if (entry.kind === 'retracted') {
+    const left = target.act === null ? [] : known.siblings(target.act)
+    return left.every((uid) => known.takenBack.has(uid)) ? null : 'part_of_act'
+  }
+  if (target.kind === 'corrected' || target.kind === 'retracted') return 'not_correctable'
+  if (target.kind !== entry.payload.to.kind) return 'wrong_kind'
+  return aboutHouse(entry.subject, entry.payload.to, known)
+}

@@ -1,0 +1,116 @@
+import type { Entry, FamilyName, Sheet } from '@kobrin/core'
+import { isAmendment, touchesOf } from '@kobrin/core'
+import { sql } from 'drizzle-orm'
+import type { Database } from '../database/connect.ts'
+import { rowsOf } from '../database/rowsOf.ts'
+import type { AnyState, Fold, FoldMemory } from './foldMemory.ts'
+import type { Target } from './judge.ts'
+import { subjectRows } from './queries.ts'
+
+/** What is on record about everything that a batch of entries speaks of. */
+export interface Knowledge {
+  folds: Map<string, Fold>
+  families: Map<string, FamilyName>
+  targets: Map<string, Target>
+  siblings: Map<string, string[]>
+  sheets: ReadonlyMap<string, Sheet>
+}
+
+async function foldsOf(
+  db: Database,
+  entries: readonly Entry[],
+  memory: FoldMemory,
+): Promise<Map<string, Fold>> {
+  const folds = new Map<string, Fold>()
+  const unknown = new Set<string>()
+  for (const { subject } of entries) {
+    const fold = memory.recall(subject)
+    if (fold) folds.set(subject, fold)
+    else unknown.add(subject)
+  }
+  if (unknown.size > 0)
+    for (const { id, family, version, up_to: upTo, state } of await subjectRows(db, [...unknown]))
+      folds.set(id, { family, version, upTo, state: JSON.parse(state) as AnyState })
+  return folds
+}
+
+/** Subjects that the entries, or what they correct to, touch besides their own. */
+function touchedBy(entries: readonly Entry[]): string[] {
+  return entries.flatMap((entry) => {
+    if (entry.kind === 'retracted') return []
+    const fact = entry.kind === 'corrected' ? entry.payload.to : entry
+    return touchesOf(fact).map(({ subject }) => subject)
+  })
+}
+
+async function familiesOf(
+  db: Database,
+  subjects: readonly string[],
+  memory: FoldMemory,
+): Promise<Map<string, FamilyName>> {
+  const families = new Map<string, FamilyName>()
+  const unknown = new Set<string>()
+  for (const subject of subjects) {
+    const family = memory.familyOf(subject)
+    if (family) families.set(subject, family)
+    else unknown.add(subject)
+  }
+  if (unknown.size === 0) return families
+  const rows = await rowsOf<{ id: string; family: FamilyName }>(
+    db,
+    sql`select id, family from subject where id in ${[...unknown]}`,
+  )
+  for (const { id, family } of rows) {
+    families.set(id, family)
+    memory.keepFamily(id, family)
+  }
+  return families
+}
+
+async function targetsOf(db: Database, entries: readonly Entry[]): Promise<Map<string, Target>> {
+  const wanted = entries.filter(isAmendment).map(({ payload }) => payload.target)
+  if (wanted.length === 0) return new Map()
+  const rows = await rowsOf<Target>(db, sql`select uid, subject, kind, act from entry where uid in ${wanted}`)
+  return new Map(rows.map((row) => [row.uid, row]))
+}
+
+/** Facts of each act that nobody took back yet. */
+async function siblingsOf(db: Database, targets: Iterable<Target>): Promise<Map<string, string[]>> {
+  const acts = new Set([...targets].flatMap(({ act }) => act ?? []))
+  if (acts.size === 0) return new Map()
+  const rows = await rowsOf<{ uid: string; act: string }>(
+    db,
+    sql`select uid, act from entry as one
+        where act in ${[...acts]} and kind not in ('corrected', 'retracted') and not exists (
+          select 1 from entry as back
+          where back.subject = one.subject and back.kind = 'retracted'
+            and json_value(back.payload, '$.target') = one.uid)`,
+  )
+  const siblings = new Map<string, string[]>()
+  for (const { uid, act } of rows) siblings.set(act, [...(siblings.get(act) ?? []), uid])
+  return siblings
+}
+
+const OF_SHEETS: ReadonlySet<Entry['kind']> = new Set(['registered', 'staged', 'schooled'])
+
+function speaksOfSheet(entry: Entry): boolean {
+  return OF_SHEETS.has(entry.kind === 'corrected' ? entry.payload.to.kind : entry.kind)
+}
+
+export async function knowledgeOf(
+  db: Database,
+  entries: readonly Entry[],
+  memory: FoldMemory,
+  sheets: () => Promise<ReadonlyMap<string, Sheet>>,
+): Promise<Knowledge> {
+  const folds = await foldsOf(db, entries, memory)
+  const families = await familiesOf(db, touchedBy(entries), memory)
+  const targets = await targetsOf(db, entries)
+  return {
+    folds,
+    families,
+    targets,
+    siblings: await siblingsOf(db, targets.values()),
+    sheets: entries.some(speaksOfSheet) ? await sheets() : new Map(),
+  }
+}

@@ -1,0 +1,91 @@
+import { once } from 'node:events'
+import type { ServerResponse } from 'node:http'
+import type { Bookmark } from '@kobrin/contract'
+import { advanced, isPast, sayBookmark } from '@kobrin/contract'
+import type { FamilyName } from '@kobrin/core'
+import type { Database } from '../database/connect.ts'
+import type { FeedRow } from './rows.ts'
+import { feedAfter } from './rows.ts'
+
+/** Rows written at once: what a reader that does not read can hold of our memory. */
+const PAGE = 64
+
+export interface ReaderOptions {
+  db: Database
+  out: ServerResponse
+  families: readonly FamilyName[]
+  after: Bookmark
+}
+
+export interface Reader {
+  /** Reads what it has not seen from the database and is then kept up by `hear`. */
+  catchUp: () => Promise<void>
+  /** What was just kept. A reader that is behind, or does not read, finds it when it catches up. */
+  hear: (rows: readonly FeedRow[]) => void
+  /** Since when it has not taken what was written to it; null while it does. */
+  stuckSince: () => number | null
+}
+
+function eventOf(row: FeedRow, bookmark: Bookmark): string {
+  const event = row.of === 'change' ? 'event: change\n' : ''
+  return `${event}id: ${sayBookmark(bookmark)}\ndata: ${row.told}\n\n`
+}
+
+/** One open screen: it is never written more than it takes. */
+export function createReader({ db, out, families, after }: ReaderOptions): Reader {
+  let read = after
+  let behind = true
+  let catching: Promise<void> | null = null
+  let stuck: number | null = null
+
+  /** False when it has to be waited for. */
+  function write(rows: readonly FeedRow[]): boolean {
+    const events: string[] = []
+    for (const row of rows) {
+      if (isPast(read, row)) continue
+      read = advanced(read, row)
+      if (row.of === 'change' || families.includes(row.of)) events.push(eventOf(row, read))
+    }
+    return events.length === 0 || out.write(events.join(''))
+  }
+
+  async function drained(): Promise<void> {
+    stuck = performance.now()
+    const gone = new AbortController()
+    const stop = () => gone.abort()
+    out.once('close', stop)
+    await once(out, 'drain', { signal: gone.signal }).catch(() => undefined)
+    out.off('close', stop)
+    stuck = null
+  }
+
+  async function catchUpNow(): Promise<void> {
+    if (out.writableNeedDrain) await drained()
+    while (!out.destroyed && behind) {
+      behind = false
+      for (
+        let rows = await feedAfter(db, read, PAGE);
+        rows.length > 0;
+        rows = await feedAfter(db, read, PAGE)
+      ) {
+        if (!write(rows)) await drained()
+        if (out.destroyed) return
+      }
+    }
+  }
+
+  function catchUp(): Promise<void> {
+    behind = true
+    catching ??= catchUpNow().finally(() => (catching = null))
+    return catching
+  }
+
+  return {
+    catchUp,
+    hear(rows) {
+      if (catching) behind = true
+      else if (rows.length > PAGE || !write(rows)) catchUp().catch(() => out.destroy())
+    },
+    stuckSince: () => stuck,
+  }
+}

@@ -1,0 +1,86 @@
+import type { Answer, Given, Route } from '@kobrin/contract'
+import { Problem } from '@kobrin/contract'
+import type {
+  FastifyInstance,
+  FastifyReply,
+  FastifyRequest,
+  FastifySchema,
+  RouteShorthandOptions,
+} from 'fastify'
+import type { Services } from '../services.ts'
+
+/** What a handler is handed: the parts the table says, validated. */
+export interface Call<R extends Route> {
+  params: Given<R, 'params'>
+  query: Given<R, 'querystring'>
+  body: Given<R, 'body'>
+  request: FastifyRequest
+  reply: FastifyReply
+}
+
+/** Text this long is worth compressing, and quickly is better than thoroughly. */
+const COMPRESSION = {
+  threshold: 16_384,
+  encodings: ['gzip'],
+  zlibOptions: { level: 1 },
+} satisfies RouteShorthandOptions['compress']
+
+/** The validation and documentation of a route, from the table. */
+export function schemaOf(route: Route): FastifySchema {
+  return {
+    summary: route.summary,
+    ...(route.params && { params: route.params }),
+    ...(route.querystring && { querystring: route.querystring }),
+    ...(route.body && { body: route.body }),
+    ...(route.answer && { response: { 200: route.answer, default: Problem } }),
+  }
+}
+
+/** Serves a route of the table: who may use it, what goes in and what comes out are said there. A route
+ * without an answer answers nothing. */
+export function serve<R extends Route>(
+  app: FastifyInstance,
+  { guard }: Pick<Services, 'guard'>,
+  route: R,
+  handle: (call: Call<R>) => Promise<Answer<R>>,
+  options: RouteShorthandOptions = {},
+): void {
+  app.route({
+    method: route.method,
+    url: route.url,
+    schema: schemaOf(route),
+    ...guard(route),
+    ...options,
+    handler: async (request, reply) => {
+      const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
+      const answer = await handle({ params, query, body, request, reply })
+      if (route.answer) return answer
+      return reply.status(204).send()
+    },
+  })
+}
+
+/** Serves a route whose answer is text that is ready to be sent and must not be printed again. It may be
+ * megabytes, and the tablets are on the wireless of a building of thick walls: it is compressed for
+ * whoever takes it so. */
+export function serveText<R extends Route>(
+  app: FastifyInstance,
+  { guard }: Pick<Services, 'guard'>,
+  route: R,
+  handle: (call: Call<R>) => Promise<Buffer | null>,
+): void {
+  const { response: _printed, ...schema } = schemaOf(route)
+  app.route({
+    method: route.method,
+    url: route.url,
+    schema,
+    compress: COMPRESSION,
+    ...guard(route),
+    handler: async (request, reply) => {
+      const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
+      const text = await handle({ params, query, body, request, reply })
+      if (text === null) return reply.status(304).send()
+      return reply.type('application/json; charset=utf-8').send(text)
+    },
+  })
+}

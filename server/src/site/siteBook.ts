@@ -1,0 +1,58 @@
+import { createHash } from 'node:crypto'
+import type { Bookmark, PlanBook, Site } from '@kobrin/contract'
+import { sayBookmark } from '@kobrin/contract'
+import type { Sheet } from '@kobrin/core'
+import type { Database } from '../database/connect.ts'
+import { lastChanges } from '../changes/queries.ts'
+import { readPlanBook, readSite, registerMark } from './queries.ts'
+
+/** An answer as it is sent, and what tells it from the next. */
+export interface Page {
+  etag: string
+  text: Buffer
+}
+
+export interface SiteBook {
+  site: () => Promise<Page | null>
+  plans: () => Promise<Page | null>
+  /** The sheets in force, by id. */
+  sheets: () => Promise<ReadonlyMap<string, Sheet>>
+}
+
+function pageOf(value: Site | PlanBook): Page {
+  const text = Buffer.from(JSON.stringify(value))
+  return { text, etag: `"${createHash('sha256').update(text).digest('base64url').slice(0, 22)}"` }
+}
+
+/** Reads something once for everybody, and again only when its mark has changed. */
+function once<T>(read: () => Promise<T>): (mark: string) => Promise<T> {
+  let kept: { mark: string; value: Promise<T> } | null = null
+  return (mark) => {
+    if (kept?.mark === mark) return kept.value
+    const reading = { mark, value: read() }
+    kept = reading
+    reading.value.catch(() => {
+      if (kept === reading) kept = null
+    })
+    return reading.value
+  }
+}
+
+/** Reference data, read and printed once for all readers and again when something changed, whichever
+ * server changed it: what a reader costs is the sending. */
+export function createSiteBook(db: Database): SiteBook {
+  const site = once(async () => {
+    const read = await readSite(db)
+    return read && pageOf(read)
+  })
+  const plans = once(async () => {
+    const book = await readPlanBook(db)
+    return book && { ...pageOf(book), sheets: new Map(book.sheets.map((sheet) => [sheet.id, sheet])) }
+  })
+  const markOf = async (changes?: Bookmark) => sayBookmark(changes ?? (await lastChanges(db)))
+  return {
+    site: async () => site(`${await markOf()} ${await registerMark(db)}`),
+    plans: async () => plans(await markOf()),
+    sheets: async () => (await plans(await markOf()))?.sheets ?? new Map<string, Sheet>(),
+  }
+}
