@@ -1,11 +1,11 @@
-import type { PostedEntry } from '@kobrin/contract'
-import { PATHS } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import type { PostedEntry } from '@kobrin/core'
 import type { House } from '@kobrin/server'
 import { connect } from '@kobrin/server'
 import { v7 as uuidv7 } from 'uuid'
 import type { Figure } from './figures.ts'
 import { inTurn, median } from './figures.ts'
-import { openSession } from './session.ts'
+import { openSession, residentsOf } from './session.ts'
 
 const CLIENTS = 32
 const EACH = 150
@@ -30,16 +30,17 @@ export async function appendFigures(house: House): Promise<Figure[]> {
   }[]
   if (durable?.flush !== 1) throw new Error('The database is not set to be durable.')
   await pool.query('create table bare like entry')
-  const { residents, people } = session.site
+  const residents = residentsOf(session.site)
+  const { people } = session.site
   const author = people[0]?.id ?? ''
   let made = 0
   const entry = (): PostedEntry => {
     made += 1
-    const residentId = residents[made % residents.length]?.id ?? ''
+    const subject = residents[made % residents.length] ?? ''
     const occurredAt = new Date(Date.now() + house.aheadMs).toISOString()
     return {
       uid: uuidv7(),
-      residentId,
+      subject,
       kind: 'watered',
       occurredAt,
       author,
@@ -48,17 +49,18 @@ export async function appendFigures(house: House): Promise<Figure[]> {
   }
   const overHttp = () =>
     byMany(async (client) => {
-      const text = await session.call('POST', PATHS.entries, { entries: [entry()] }, client)
+      const text = await session.call('POST', ROUTES.append.url, { entries: [entry()] }, client)
       if (!text.includes('accepted')) throw new Error(text)
     })
   let seq = 0
   const insert = async (): Promise<void> => {
-    const { uid, residentId, kind, occurredAt, payload } = entry()
+    const { uid, subject, kind, occurredAt, payload } = entry()
     const at = occurredAt.replace('T', ' ').replace('Z', '')
     seq += 1
-    const row = [residentId, at, seq, uid, kind, occurredAt.slice(0, 10), at, author, JSON.stringify(payload)]
+    const day = occurredAt.slice(0, 10)
+    const row = [subject, at, uid, 1, seq, 'resident', kind, day, at, author, JSON.stringify(payload)]
     await pool.query(
-      'insert into bare (resident_id, occurred_at, seq, uid, kind, day, recorded_at, author_id, payload) values (?)',
+      'insert into bare (subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, payload) values (?)',
       [row],
     )
   }

@@ -10,13 +10,13 @@ import { LONG_RECORD, RESIDENTS } from './sizes.ts'
 function withLongRecord(nowMs: number): SiteSeed {
   const seed = collection({ sheets: readLibrary(), residents: RESIDENTS, days: 6, nowMs })
   const [first] = seed.residents
-  const arrived = seed.entries.find(({ residentId }) => residentId === first?.id)
+  const arrived = seed.entries.findLast(({ subject, kind }) => subject === first?.id && kind === 'arrived')
   if (!first || !arrived) throw new Error('Nobody lives here.')
-  const had = seed.entries.filter(({ residentId }) => residentId === first.id).length
+  const had = seed.entries.filter(({ subject }) => subject === first.id).length
   const from = Date.parse(arrived.occurredAt)
   const weights = Array.from({ length: LONG_RECORD - had }, (_, index): Entry => ({
     uid: uuidv7(),
-    residentId: first.id,
+    subject: first.id,
     kind: 'weighed',
     occurredAt: new Date(from + (index + 1) * 1000).toISOString(),
     day: arrived.day,

@@ -5,8 +5,11 @@ import { appendFigures } from './append.ts'
 import type { Figure } from './figures.ts'
 import { holds, line } from './figures.ts'
 import { killFigures } from './kill.ts'
+import { lateFigures } from './late.ts'
 import { recordFigures } from './record.ts'
+import { siteFigures } from './site.ts'
 import { sizeFigures } from './size.ts'
+import { stalledFigures } from './stalled.ts'
 import { tapFigures } from './tap.ts'
 import { walkFigures } from './walk.ts'
 
@@ -18,6 +21,9 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   size: sizeFigures,
   walk: walkFigures,
   record: async (house) => recordFigures(await house()),
+  late: async (house) => lateFigures(await house()),
+  site: siteFigures,
+  stalled: stalledFigures,
   append: async (house) => appendFigures(await house()),
   tap: async (house) => tapFigures(await house()),
   kill: killFigures,

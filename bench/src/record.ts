@@ -1,9 +1,9 @@
-import { recordPath } from '@kobrin/contract'
+import { addressOf, ROUTES } from '@kobrin/contract'
 import type { House } from '@kobrin/server'
 import { connect } from '@kobrin/server'
 import type { Figure } from './figures.ts'
 import { inTurn, median, ms } from './figures.ts'
-import { openSession } from './session.ts'
+import { openSession, residentsOf } from './session.ts'
 import { LONG_RECORD } from './sizes.ts'
 
 const ROUNDS = 21
@@ -20,17 +20,18 @@ function inARow(ask: () => Promise<void>) {
 export async function recordFigures(house: House): Promise<Figure[]> {
   const session = await openSession(house.url, 1)
   const { pool, close } = await connect(house.database, 1)
-  const residentId = session.site.residents[0]?.id ?? ''
+  const [subject = ''] = residentsOf(session.site)
+  const path = addressOf(ROUTES.record.url, { subject })
   const overHttp = async () => {
-    const text = await session.call('GET', recordPath(residentId))
+    const text = await session.call('GET', path)
     if (!text.endsWith('}]}')) throw new Error('The record was cut short.')
   }
-  const told = JSON.parse(await session.call('GET', recordPath(residentId))) as { entries: unknown[] }
+  const told = JSON.parse(await session.call('GET', path)) as { entries: unknown[] }
   if (told.entries.length < LONG_RECORD) throw new Error(`Only ${told.entries.length} entries came.`)
   const bare = async () => {
     const [rows] = await pool.query(
-      'select seq, uid, resident_id, kind, occurred_at, day, recorded_at, author_id, payload from entry where resident_id = ? order by occurred_at, seq',
-      [residentId],
+      'select stream, seq, uid, subject, kind, occurred_at, day, recorded_at, author_id, payload from entry where subject = ? order by occurred_at, uid',
+      [subject],
     )
     if ((rows as unknown[]).length < LONG_RECORD) throw new Error('Rows are missing.')
   }

@@ -1,10 +1,18 @@
 import { connect } from 'node:net'
 import type { Socket } from 'node:net'
 import type { Site } from '@kobrin/contract'
-import { PATHS } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
 import { demoPassphrase } from '@kobrin/demo'
 
+/** Residents in the order of their numbers. */
+export function residentsOf({ numbers }: Pick<Site, 'numbers'>): string[] {
+  const byNumber = Object.entries(numbers).sort(([, a], [, b]) => (a < b ? -1 : 1))
+  return byNumber.map(([id]) => id)
+}
+
 export interface Session {
+  /** Cookies of whoever is signed in. */
+  cookie: string
   /** Sends over one of the session's connections and answers the body; throws unless the status is 200. */
   call: (method: string, path: string, body?: unknown, line?: number) => Promise<string>
   site: Site
@@ -78,10 +86,11 @@ export async function openSession(base: string, connections: number): Promise<Se
   }
 
   const who = { login: 'keeper', passphrase: demoPassphrase('keeper') }
-  const { head } = await exchange('POST', PATHS.session, who, 0)
+  const { head } = await exchange('POST', ROUTES.signIn.url, who, 0)
   cookie = [...head.matchAll(/^set-cookie: ([^;]+)/gim)].map(([, pair]) => pair).join('; ')
-  const site = JSON.parse((await exchange('GET', PATHS.site, undefined, 0)).body) as Site
+  const site = JSON.parse((await exchange('GET', ROUTES.site.url, undefined, 0)).body) as Site
   return {
+    cookie,
     site,
     call: async (method, path, body, line = 0) => (await exchange(method, path, body, line)).body,
     close: () => lines.forEach((line) => line.close()),

@@ -1,5 +1,5 @@
 import type { Duty, Plan, ResidentState, WalkResident } from '@kobrin/core'
-import { isPlan, replay, resolvePlan, walk } from '@kobrin/core'
+import { isPlanTold, planOf, replay, walk } from '@kobrin/core'
 import { collection } from '@kobrin/demo'
 import { readLibrary } from '@kobrin/server'
 import type { Figure } from './figures.ts'
@@ -26,15 +26,20 @@ function population(count: number, nowMs: number): { day: number; residents: Wal
   const day = Math.floor(nowMs / 86_400_000)
   const histories = new Map<string, typeof site.entries>()
   for (const entry of site.entries) {
-    const history = histories.get(entry.residentId)
+    const history = histories.get(entry.subject)
     if (history) history.push(entry)
-    else histories.set(entry.residentId, [entry])
+    else histories.set(entry.subject, [entry])
   }
-  const lived = site.residents.map(({ id, sheet, stage }) => {
-    const found = sheets.find((one) => one.id === sheet)
-    const plan = found && resolvePlan(found, { stage, day })
-    if (!plan || !isPlan(plan)) throw new Error(`No plan for ${sheet}.`)
-    return { plan: withDuties(plan), state: JSON.stringify(replay(histories.get(id) ?? [])) }
+  const rows = {
+    sheets: new Map(sheets.map((sheet) => [sheet.id, sheet])),
+    schools: {},
+    overrides: new Map(),
+  }
+  const lived = site.residents.map(({ id, ...register }) => {
+    const plan = planOf(rows, { id, register }, day)
+    if (!isPlanTold(plan)) throw new Error(`No plan for ${register.sheet}.`)
+    const state = replay('resident', histories.get(id) ?? [])
+    return { plan: withDuties(plan), state: JSON.stringify(state) }
   })
   const residents = Array.from({ length: count }, (_, index): WalkResident => {
     const { plan, state } = lived[index % lived.length] as (typeof lived)[number]

@@ -25,7 +25,7 @@ export type Asked<R extends Route> = {
   [P in Part as R[P] extends z.ZodType ? P : never]: R[P] extends z.ZodType ? z.input<R[P]> : never
 }
 
-export type Answer<R extends Route> = R['answer'] extends z.ZodType ? z.output<R['answer']> : void
+export type Answer<R extends Route> = R['answer'] extends z.ZodType ? z.output<R['answer']> : undefined
 
 /** A route's address with its parameters and its query filled in. */
 export function addressOf(

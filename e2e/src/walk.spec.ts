@@ -23,7 +23,7 @@ test('a whole shelf by touch, and taken back', async ({ keeper }) => {
 
 test('one touch is as planned; press and hold is an exception, then one choice', async ({ keeper }) => {
   const { page, walkTo, toDo, cell, allSent } = await keeper('lotte', TABLET)
-  await walkTo('Hemp Cellar')
+  await walkTo('Knot Room')
   const [first = '', second = ''] = await toDo()
   const shelf = page.locator('.shelf').filter({ has: cell(first) })
   const height = async () => (await shelf.boundingBox())?.height ?? 0

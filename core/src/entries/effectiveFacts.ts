@@ -11,7 +11,7 @@ const STRUCK = 'struck'
 
 function corrected(fact: Fact, to: Replacement): Fact {
   // The replacement was validated as a pair of kind and payload; only the stamp is the original's.
-  return { ...fact, ...to } as Fact
+  return { ...fact, ...to }
 }
 
 /** What counts of each amended entry: the last word about it. */

@@ -4,13 +4,18 @@ import type { Role } from '../people/role.ts'
 import { placeFamily } from '../places/placeFamily.ts'
 import { residentFamily } from '../residents/residentFamily.ts'
 import type { Folded } from './folded.ts'
-import type { Happening, Kind } from './kind.ts'
+import type { Happening, Kind, Touch } from './kind.ts'
+
+/** A kind of any payload: it was checked against its own where it was made. */
+interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds'> {
+  payload: z.ZodType
+  fold: (state: S, fact: Happening<never>) => S
+  touches?: (payload: never) => Touch[]
+}
 
 /** What a family of subjects is made of: its kinds of fact, its fold, and who may read it. */
 export interface Family<S extends Folded> {
-  // Each kind was checked against its payload where it was made.
-  // eslint-disable-next-line @typescript-eslint/no-explicit-any
-  kinds: Record<string, Kind<S, any>>
+  kinds: Record<string, KindLike<S>>
   state: z.ZodType<S>
   empty: () => S
   readBy: readonly Role[]
@@ -54,7 +59,7 @@ export interface AnyKind extends Omit<Kind<Folded, unknown>, 'fold'> {
 
 const KINDS: ReadonlyMap<string, AnyKind> = new Map(
   Object.entries(FAMILIES).flatMap(([family, { kinds }]) =>
-    Object.entries(kinds).map(([name, kind]) => [name, { ...kind, name, family } as unknown as AnyKind]),
+    Object.entries(kinds).map(([name, kind]) => [name, { ...kind, name, family }]),
   ),
 )
 

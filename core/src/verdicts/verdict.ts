@@ -15,6 +15,7 @@ export type VerdictWhat =
   | { code: 'unaccounted'; missing: number; day: number }
   | { code: 'vacated'; leaves: 'toClean' | 'toHold'; resident: string; day: number }
   | { code: 'floorReady'; lot: string; where: string; since: number }
+  | { code: 'noPlan' }
   | { code: 'stageReached'; stage: string; name: string }
   | { code: 'condition'; score: number; propose: DutyPatch[] }
 

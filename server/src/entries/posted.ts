@@ -66,7 +66,7 @@ export async function checked(posted: Raw, context: PostingContext): Promise<Ent
   const code = await objection(read.data, posted, context)
   if (code) return refusalOf(posted.uid, code)
   const { day } = civil(Date.parse(read.data.occurredAt), context.zone)
-  return { ...read.data, day } as Entry
+  return { ...read.data, day }
 }
 
 export function isReceipt(result: Entry | Receipt): result is Receipt {

@@ -58,7 +58,7 @@ export function entryRoutes(services: Services): FastifyPluginAsync {
       ROUTES.append,
       // The documented schema says what an entry may be; here only the envelope is checked, because
       // `checked` judges each entry for itself.
-      ({ body, request }) => append(body as EntryEnvelope, request),
+      ({ body, request }) => append(body, request),
       {
         validatorCompiler: (part) => validatorCompiler({ ...part, schema: EntryEnvelope }),
         serializerCompiler: () => JSON.stringify,

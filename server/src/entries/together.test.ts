@@ -32,10 +32,10 @@ const resident = (index: number) => site.residents[index]?.id ?? ''
 /** Follows the feed of all streams until told to stop, and keeps what it saw in the order it saw it. */
 function watch({ db }: Connection) {
   const seen: string[] = []
-  let going = true
+  const ending = new AbortController()
   const watching = (async () => {
     let at: Bookmark = {}
-    while (going) {
+    while (!ending.signal.aborted) {
       const rows = await feedAfter(db, at, 1000)
       at = rows.reduce(advanced, at)
       for (const { stream, seq } of rows) seen.push(`${stream}:${seq}`)
@@ -45,7 +45,7 @@ function watch({ db }: Connection) {
   return {
     seen,
     async stop() {
-      going = false
+      ending.abort()
       await watching
     },
   }
@@ -132,9 +132,9 @@ describe('two servers on one database', () => {
     const other = await base.again(4)
     const server = appendingServer(other)
     const [name] = (await other.pool.query('select database() as name'))[0] as { name: string }[]
-    let killing = true
+    const killing = new AbortController()
     const kills = (async () => {
-      while (killing) {
+      while (!killing.signal.aborted) {
         const [threads] = await killer.pool.query(
           'select id from information_schema.processlist where db = ?',
           [name?.name],
@@ -153,7 +153,7 @@ describe('two servers on one database', () => {
     )
     const outcomes: PromiseSettledResult<unknown>[] = []
     for (const entry of entries) outcomes.push(...(await Promise.allSettled([server.append([entry])])))
-    killing = false
+    killing.abort()
     await kills
     await killer.close()
     await other.close()

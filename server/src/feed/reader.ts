@@ -37,6 +37,7 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
   let behind = true
   let catching: Promise<void> | null = null
   let stuck: number | null = null
+  const isGone = () => out.destroyed
 
   /** False when it has to be waited for. */
   function write(rows: readonly FeedRow[]): boolean {
@@ -61,7 +62,7 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
 
   async function catchUpNow(): Promise<void> {
     if (out.writableNeedDrain) await drained()
-    while (!out.destroyed && behind) {
+    while (!isGone() && behind) {
       behind = false
       for (
         let rows = await feedAfter(db, read, PAGE);
@@ -69,7 +70,7 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
         rows = await feedAfter(db, read, PAGE)
       ) {
         if (!write(rows)) await drained()
-        if (out.destroyed) return
+        if (isGone()) return
       }
     }
   }

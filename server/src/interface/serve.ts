@@ -9,6 +9,9 @@ import type {
 } from 'fastify'
 import type { Services } from '../services.ts'
 
+/** What a handler ends with: a route without an answer is not asked for one. */
+type Handled<R extends Route> = R['answer'] extends object ? Answer<R> : unknown
+
 /** What a handler is handed: the parts the table says, validated. */
 export interface Call<R extends Route> {
   params: Given<R, 'params'>
@@ -42,7 +45,7 @@ export function serve<R extends Route>(
   app: FastifyInstance,
   { guard }: Pick<Services, 'guard'>,
   route: R,
-  handle: (call: Call<R>) => Promise<Answer<R>>,
+  handle: (call: Call<R>) => Promise<Handled<R>>,
   options: RouteShorthandOptions = {},
 ): void {
   app.route({

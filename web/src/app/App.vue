@@ -3,7 +3,6 @@ import { computed, defineAsyncComponent, onMounted, onUnmounted, shallowRef, wat
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
-import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { sayError } from './sayError.ts'
@@ -19,7 +18,6 @@ const WaitingDialog = defineAsyncComponent(() => import('../entries/WaitingDialo
 const people = usePeople()
 const record = useRecord()
 const today = useToday()
-const site = useSite()
 const route = useRoute()
 const { theme, set } = useTheme()
 const finding = shallowRef(false)
@@ -46,6 +44,7 @@ const dateLine = computed(() =>
   }).format(today.day * 86_400_000),
 )
 const sendState = useAfterPaint(() => {
+  if (record.unstored > 0) return words.unstored(record.unstored)
   if (record.refused.length > 0) return `${record.refused.length} could not be kept`
   if (record.waitingCount > 0) return words.waiting(record.waitingCount)
   return record.linked ? words.allSent : words.cutOff
@@ -83,11 +82,6 @@ function onKey(event: KeyboardEvent): void {
 watch(() => people.signIns, enter)
 // Whoever presses the key to find goes on typing at once: the finder is there before it is asked for.
 watch(inside, (is) => is && afterNextPaint(() => void loadFinder()))
-// Plans are those of a day. Cut off, yesterday's go on until the line is back and the page is opened anew.
-watch(
-  () => today.day,
-  () => record.ready && void site.load().catch(() => undefined),
-)
 onMounted(() => {
   globalThis.addEventListener('keydown', onKey, { capture: true })
   void begin()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, shallowRef, watch } from 'vue'
-import { readNumber } from '../saying/readAnswers.ts'
+import { readNumber } from '../exceptions/readAnswers.ts'
 
 /** A number with its unit. What cannot be read stays as typed and is said to be so. */
 const { label, unit = '' } = defineProps<{ label: string; unit?: string }>()

@@ -16,13 +16,15 @@ const scale = computed(() => {
   const group = site.species.get(site.residents.get(residentId)?.sheet ?? '')?.group
   return group ? scaleOf(group) : null
 })
-const last = computed(() => record.stateOf(residentId).condition?.score)
-const mayScore = computed(() => round.allowed({ residentId, kind: 'condition', payload: { score: 3 } }))
+const last = computed(() => record.stateOf(residentId).health.condition?.score)
+const mayScore = computed(() =>
+  round.allowed({ subject: residentId, kind: 'condition', payload: { score: 3 } }),
+)
 const SCORES = [1, 2, 3, 4, 5] as const
 
 function score(value: number): void {
   record.keep(
-    [{ residentId, kind: 'condition', payload: { score: value } }],
+    [{ subject: residentId, kind: 'condition', payload: { score: value } }],
     `${round.nameOf(residentId)}: body condition ${value}`,
   )
 }

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Enclosure } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
 import type { Build } from '@kobrin/core'
 import { dayFromIso, isoDay } from '@kobrin/core'
 import { reactive } from 'vue'
@@ -7,7 +8,7 @@ import { useDoing } from '../app/useAnswer.ts'
 import NumberField from '../calculators/NumberField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { care } from '../words/care.ts'
 import OptionalMm from './OptionalMm.vue'
 
@@ -35,14 +36,12 @@ function addFurniture(): void {
 
 async function keep(): Promise<void> {
   const kept = await run(async () => {
-    await careApi.keepEnclosure(enclosure.id, {
-      ...box,
-      build: {
-        ...(JSON.parse(JSON.stringify(build)) as Build),
-        crew: crew.text
-          .split(',')
-          .map((name) => name.trim())
-          .filter(Boolean),
+    const crewNames = crew.text.split(',').map((name) => name.trim())
+    await call(ROUTES.keepEnclosure, {
+      params: { enclosureId: enclosure.id },
+      body: {
+        ...box,
+        build: { ...(JSON.parse(JSON.stringify(build)) as Build), crew: crewNames.filter(Boolean) },
       },
     })
     await site.load()

@@ -9,8 +9,10 @@ import GradientCalculator from '../calculators/GradientCalculator.vue'
 import UvbCalculator from '../calculators/UvbCalculator.vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
+import PlaceMatters from '../places/PlaceMatters.vue'
 import { useRound } from '../walk/useRound.ts'
 import { care } from '../words/care.ts'
 import { sayDate, spaced } from '../words/numbers.ts'
@@ -20,6 +22,7 @@ import { useFit } from './useFit.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
+const plans = usePlans()
 const round = useRound()
 const people = usePeople()
 const record = useRecord()
@@ -30,11 +33,11 @@ const editing = shallowRef(false)
 const enclosure = computed(() => site.enclosures.get(id))
 const tenants = computed(() => [...site.residents.values()].filter((one) => round.homeOf(one.id) === id))
 const longSide = computed(() => (enclosure.value ? longSideMm(enclosure.value) : 0))
-const needs = computed(() => tenants.value[0] && site.planOf(tenants.value[0]))
+const needs = computed(() => tenants.value[0] && plans.planOf(tenants.value[0]))
 /** From the coolest to the warmest the plan asks for, for the animal as it was last measured. */
 const gradient = computed(() => {
   const celsius = needs.value?.targets.flatMap((target) => target.celsius ?? []) ?? []
-  const bodyMm = record.stateOf(tenants.value[0]?.id ?? '').sizes['length']?.mm
+  const bodyMm = record.stateOf(tenants.value[0]?.id ?? '').growth.sizes['length']?.mm
   if (celsius.length < 4) return null
   return {
     lengthMm: longSide.value,
@@ -77,6 +80,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           >Move {{ resident.name }} …</RouterLink
         >
       </section>
+      <PlaceMatters :enclosure-id="id" />
       <p v-if="tenants.length === 0" class="good">It stands empty.</p>
       <section class="block">
         <h2>As it stands</h2>

@@ -1,13 +1,16 @@
-import type { Enclosure, Resident } from '@kobrin/contract'
+import type { Enclosure } from '@kobrin/contract'
+import type { Resident } from '../site/useSite.ts'
 import type { Finding, FitInput, Plan } from '@kobrin/core'
-import { fit, toMend } from '@kobrin/core'
+import { countOf, fit, toMend } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 
 /** Holds enclosures against what their residents, or those who might move in, need. */
 export function useFit() {
   const site = useSite()
+  const plans = usePlans()
   const record = useRecord()
   const today = useToday()
 
@@ -32,10 +35,12 @@ export function useFit() {
   }
 
   function fitOf(enclosure: Enclosure, resident: Resident): Finding[] {
-    const { sizes, count } = record.stateOf(resident.id)
-    const measured = Object.fromEntries(Object.entries(sizes).map(([part, { mm }]) => [part, mm]))
-    const tenant = { sizes: measured, count: count?.count ?? resident.count ?? 1 }
-    return fitFor(enclosure, tenant, site.planOf(resident))
+    const state = record.stateOf(resident.id)
+    const measured = Object.fromEntries(
+      Object.entries(state.growth.sizes).map(([part, { mm }]) => [part, mm]),
+    )
+    const tenant = { sizes: measured, count: countOf(state) ?? 1 }
+    return fitFor(enclosure, tenant, plans.planOf(resident))
   }
 
   return { fitFor, fitOf }

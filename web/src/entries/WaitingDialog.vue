@@ -18,6 +18,11 @@ const today = useToday()
       You can go on working, close the page, or run out of battery.
     </p>
     <p v-else>Everything entered here has been kept.</p>
+    <p v-if="record.unstored > 0" class="why" role="alert">
+      This device cannot store what you enter: its storage is full or shut. {{ record.unstored }}
+      {{ record.unstored === 1 ? 'entry is' : 'entries are' }} only in this page. Leave it open until
+      everything is sent.
+    </p>
     <p v-if="!record.linked">
       There is no link to the server just now; what others enter is not shown until it is back.
     </p>
@@ -25,8 +30,9 @@ const today = useToday()
       <h3>Could not be kept</h3>
       <ul>
         <li v-for="{ entry, why } in record.refused" :key="entry.uid">
-          <strong>{{ round.nameOf(entry.residentId) }}</strong>: {{ sayEntry(entry, today.day) }}
+          <strong>{{ round.nameOf(entry.subject) }}</strong>: {{ sayEntry(entry, today.day) }}
           <p class="why">{{ why }}</p>
+          <button type="button" class="plain" @click="record.retryRefused(entry.uid)">Try again</button>
           <button type="button" class="plain" @click="record.forgetRefused(entry.uid)">
             I have dealt with it
           </button>

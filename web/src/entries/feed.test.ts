@@ -1,4 +1,4 @@
-import type { KeptEntry } from '@kobrin/contract'
+import type { Bookmark } from '@kobrin/contract'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { entryOn, TODAY } from '../testing/residents.ts'
 import { followFeed } from './feed.ts'
@@ -11,18 +11,27 @@ class Source {
   readyState = 1
   closed = false
   readonly url: string
+  #onChange: ((event: { data: string }) => void) | null = null
 
   constructor(url: string) {
-    this.url = url
+    this.url = decodeURIComponent(url)
+  }
+
+  addEventListener(name: string, listener: (event: { data: string }) => void): void {
+    if (name === 'change') this.#onChange = listener
   }
 
   close(): void {
     this.closed = true
   }
 
-  tell(seq: number): void {
-    const entry = { ...entryOn(TODAY, { kind: 'noted', payload: { text: 'x' } }), seq }
+  tell(seq: number, stream = 1): void {
+    const entry = { ...entryOn(TODAY, { kind: 'noted', payload: { text: 'x' } }), stream, seq }
     this.onmessage?.({ data: JSON.stringify(entry) })
+  }
+
+  change(seq: number): void {
+    this.#onChange?.({ data: JSON.stringify({ stream: 1, seq, what: {} }) })
   }
 
   fail(readyState: number): void {
@@ -32,22 +41,33 @@ class Source {
 }
 
 let sources: Source[]
-let heard: number[]
+let heard: string[]
 let links: boolean[]
+let changes: number
+let closed: number
+let read: Bookmark
 
 beforeEach(() => {
   vi.useFakeTimers()
   sources = []
   heard = []
   links = []
+  changes = 0
+  closed = 0
 })
 afterEach(() => vi.useRealTimers())
 
-function follow(after: number): () => void {
+function follow(after: Bookmark): () => void {
+  read = after
   return followFeed({
-    after,
-    onEntry: ({ seq }: KeptEntry) => heard.push(seq),
+    after: () => read,
+    onEntry: ({ stream, seq }) => {
+      heard.push(`${stream}:${seq}`)
+      read = { ...read, [stream]: seq }
+    },
     onLink: (linked) => links.push(linked),
+    onChange: () => (changes += 1),
+    onClosed: () => (closed += 1),
     open: (url) => {
       const source = new Source(url)
       sources.push(source)
@@ -57,32 +77,40 @@ function follow(after: number): () => void {
 }
 
 describe('following the feed', () => {
-  it('begins after the place it is given and tells each entry once', () => {
-    follow(7)
-    expect(sources[0]?.url).toContain('after=7')
+  it('begins after the place it is given and tells each entry once, stream by stream', () => {
+    follow({ 1: 7, 2: 3 })
+    expect(sources[0]?.url).toContain('after=1:7,2:3')
     for (const seq of [8, 9, 9, 8, 10]) sources[0]?.tell(seq)
-    expect(heard).toEqual([8, 9, 10])
+    for (const seq of [3, 4]) sources[0]?.tell(seq, 2)
+    expect(heard).toEqual(['1:8', '1:9', '1:10', '2:4'])
+  })
+
+  it('tells of a change once', () => {
+    follow({ 1: 7 })
+    for (const seq of [7, 8, 8]) sources[0]?.change(seq)
+    expect(changes).toBe(1)
   })
 
   it('leaves a dropped line to the browser, but says that it is cut', () => {
-    follow(0)
+    follow({})
     sources[0]?.onopen?.()
     sources[0]?.fail(0)
     vi.advanceTimersByTime(10_000)
     expect(sources).toHaveLength(1)
-    expect(links).toEqual([true, false])
+    expect([links, closed]).toEqual([[true, false], 0])
   })
 
-  it('comes back by itself, after where it was, when the server turned it away', () => {
-    follow(0)
+  it('comes back by itself, after where it was, when the server turned it away, and says so', () => {
+    follow({})
     sources[0]?.tell(4)
     sources[0]?.fail(2)
     vi.advanceTimersByTime(2000)
-    expect(sources[1]?.url).toContain('after=4')
+    expect(sources[1]?.url).toContain('after=1:4')
+    expect(closed).toBe(1)
   })
 
   it('stops for good when told to', () => {
-    const stop = follow(0)
+    const stop = follow({})
     sources[0]?.fail(2)
     stop()
     vi.advanceTimersByTime(60_000)

@@ -1,12 +1,15 @@
-import type { KeptEntry } from '@kobrin/contract'
-import { PATHS } from '@kobrin/contract'
+import type { Bookmark, KeptEntry } from '@kobrin/contract'
+import { addressOf, advanced, isPast, ROUTES, sayBookmark } from '@kobrin/contract'
 
 export interface FeedOptions {
-  after: number
+  /** Where to go on: asked each time the line is opened. */
+  after: () => Bookmark
   onEntry: (entry: KeptEntry) => void
   onLink: (linked: boolean) => void
-  /** The building, the register or a plan was changed. */
-  onSite?: () => void
+  /** The building, a sheet or a plan was changed. */
+  onChange: () => void
+  /** The server would not have us: nobody is signed in here any more, or it cannot be reached. */
+  onClosed: () => void
   open?: (url: string) => EventSource
   retryMs?: number
 }
@@ -17,29 +20,37 @@ export function followFeed({
   after,
   onEntry,
   onLink,
-  onSite,
+  onChange,
+  onClosed,
   open = (url) => new EventSource(url),
   retryMs = 2000,
 }: FeedOptions): () => void {
-  let at = after
+  let read: Bookmark = {}
   let source: EventSource | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
 
   function start(): void {
-    source = open(`${PATHS.feed}?after=${at}`)
+    read = after()
+    source = open(addressOf(ROUTES.feed.url, {}, { after: sayBookmark(read) }))
     source.onopen = () => onLink(true)
     source.onmessage = (event: MessageEvent<string>) => {
       const entry = JSON.parse(event.data) as KeptEntry
-      if (entry.seq <= at) return
-      at = entry.seq
+      if (isPast(read, entry)) return
+      read = advanced(read, entry)
       onEntry(entry)
     }
-    if (onSite) source.addEventListener('site', onSite)
+    source.addEventListener('change', (event: MessageEvent<string>) => {
+      const change = JSON.parse(event.data) as { stream: number; seq: number }
+      if (isPast(read, change)) return
+      read = advanced(read, change)
+      onChange()
+    })
     source.onerror = () => {
       onLink(false)
       // The browser tries again by itself unless the server answered with an error.
       if (source?.readyState !== 2) return
       source.close()
+      onClosed()
       timer = setTimeout(start, retryMs)
     }
   }

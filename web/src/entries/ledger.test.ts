@@ -1,10 +1,11 @@
 import type { KeptEntry } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
-import { continueFrom, replay } from '@kobrin/core'
+import type { Entry, ResidentState } from '@kobrin/core'
+import { continueFrom, emptyState, familyOf, isAmendment, replay } from '@kobrin/core'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { computed } from 'vue'
 import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
+import type { Ledger } from './ledger.ts'
 import { createLedger } from './ledger.ts'
 
 function weighed(grams: number, day = TODAY): Entry {
@@ -12,16 +13,28 @@ function weighed(grams: number, day = TODAY): Entry {
 }
 
 function kept(entry: Entry, seq: number): KeptEntry {
-  return { ...entry, seq, recordedAt: entry.occurredAt }
+  return { ...entry, stream: 1, seq, recordedAt: entry.occurredAt }
 }
 
-const gramsOf = (ledger: ReturnType<typeof createLedger>) =>
-  ledger.stateOf('tamsin').weights.map(({ grams }) => grams)
+function openLedger(): Ledger {
+  return createLedger({
+    carryOn: continueFrom,
+    emptyOf: emptyState,
+    familyOf: (entry) => (isAmendment(entry) ? null : familyOf(entry.kind)),
+  })
+}
+
+function load(ledger: Ledger, seq: number, ...entries: Entry[]): void {
+  ledger.load('tamsin', { family: 'resident', state: stateOf(...entries), upTo: { 1: seq } })
+}
+
+const tamsin = (ledger: Ledger) => (ledger.stateOf('tamsin') ?? emptyState('resident')) as ResidentState
+const gramsOf = (ledger: Ledger) => tamsin(ledger).growth.weights.map(({ grams }) => grams)
 
 describe('the ledger', () => {
   it('shows what was made here at once, and changes nothing when the server has kept it', () => {
-    const ledger = createLedger(continueFrom)
-    ledger.load('tamsin', 5, stateOf(weighed(60)))
+    const ledger = openLedger()
+    load(ledger, 5, weighed(60))
     const mine = weighed(61)
     ledger.add([mine])
     expect(gramsOf(ledger)).toEqual([60, 61])
@@ -30,9 +43,10 @@ describe('the ledger', () => {
   })
 
   it('hears an entry of its own twice, by receipt and by feed, and counts it once', () => {
-    const ledger = createLedger(continueFrom)
-    ledger.load('tamsin', 0, stateOf())
+    const ledger = openLedger()
+    load(ledger, 0)
     const mine = weighed(61)
+    ledger.add([mine])
     ledger.add([mine])
     ledger.heard(kept(mine, 1))
     ledger.heard(kept(mine, 1))
@@ -40,8 +54,8 @@ describe('the ledger', () => {
   })
 
   it('takes back what the server would not keep', () => {
-    const ledger = createLedger(continueFrom)
-    ledger.load('tamsin', 0, stateOf())
+    const ledger = openLedger()
+    load(ledger, 0)
     const mine = weighed(61)
     ledger.add([mine])
     ledger.drop(mine)
@@ -49,9 +63,9 @@ describe('the ledger', () => {
   })
 
   it('asks the server when an entry reaches back before what it was told', () => {
-    const ledger = createLedger(continueFrom)
+    const ledger = openLedger()
     const known = weighed(60)
-    ledger.load('tamsin', 5, stateOf(known))
+    load(ledger, 5, known)
     expect(ledger.heard(kept(weighed(50, TODAY - 9), 6))).toBe(true)
     const correction = entryOn(TODAY, {
       kind: 'corrected',
@@ -61,22 +75,50 @@ describe('the ledger', () => {
   })
 
   it('keeps what still waits when the server tells a newer fold', () => {
-    const ledger = createLedger(continueFrom)
-    ledger.load('tamsin', 0, stateOf())
+    const ledger = openLedger()
+    load(ledger, 0)
     const [theirs, mine] = [weighed(60), weighed(61)]
     ledger.add([mine])
-    ledger.load('tamsin', 1, stateOf(theirs))
+    load(ledger, 1, theirs)
     expect(gramsOf(ledger)).toEqual([60, 61])
   })
 
-  it('wakes only what watches the resident that changed', () => {
-    const ledger = createLedger(continueFrom)
-    ledger.load('tamsin', 0, stateOf())
-    ledger.load('bollard', 0, stateOf())
+  it('shows after a reload what was fed here before a colleague’s newest entry, and still waits', () => {
+    const mine = entryOn(TODAY, { kind: 'fed', payload: { item: 'crickets', outcome: 'taken' } })
+    const theirs = entryOn(TODAY, { kind: 'watered', payload: {} })
+    const ledger = openLedger()
+    load(ledger, 9, theirs)
+    ledger.add([mine])
+    expect(tamsin(ledger).done).toMatchObject({ feed: { uid: mine.uid }, water: { uid: theirs.uid } })
+  })
+
+  it('never goes back when answers overtake each other', () => {
+    const ledger = openLedger()
+    const [first, second] = [weighed(60), weighed(61)]
+    load(ledger, 9, first, second)
+    load(ledger, 8, first)
+    expect(gramsOf(ledger)).toEqual([60, 61])
+  })
+
+  it('asks for a new fold before what lies beyond the old one grows without end, and lets go of it', () => {
+    const ledger = openLedger()
+    load(ledger, 0)
+    const entries = Array.from({ length: 60 }, (_, index) => weighed(60 + index))
+    const asked = entries.map((entry, index) => ledger.heard(kept(entry, index + 1)))
+    expect(asked.slice(0, 30)).toEqual(Array.from({ length: 30 }, () => false))
+    expect(asked.at(-1)).toBe(true)
+    load(ledger, 60, ...entries)
+    expect(ledger.recent('tamsin')).toEqual([])
+  })
+
+  it('wakes only what watches the subject that changed', () => {
+    const ledger = openLedger()
+    load(ledger, 0)
+    ledger.load('bollard', { family: 'resident', state: stateOf(), upTo: {} })
     let looks = 0
     const bollard = computed(() => {
       looks += 1
-      return ledger.stateOf('bollard').facts
+      return ledger.stateOf('bollard')?.facts
     })
     expect(bollard.value).toBe(0)
     ledger.add([weighed(60)])
@@ -84,13 +126,21 @@ describe('the ledger', () => {
     expect(looks).toBe(1)
   })
 
+  it('begins a subject with what was made here: a newcomer needs no network', () => {
+    const ledger = openLedger()
+    ledger.add([
+      entryOn(TODAY, { kind: 'floorKept', payload: { of: 'tamsin', at: 'Larder' } }, { subject: 'lot' }),
+    ])
+    expect(ledger.stateOf('lot')).toMatchObject({ floor: { of: 'tamsin', where: 'Larder' } })
+  })
+
   it('believes in the end what a replay says, whatever was made here or heard from elsewhere, and when', () => {
     fc.assert(
       fc.property(
         fc.array(fc.tuple(fc.boolean(), fc.integer({ min: 1, max: 500 })), { maxLength: 20 }),
         (made) => {
-          const ledger = createLedger(continueFrom)
-          ledger.load('tamsin', 0, stateOf())
+          const ledger = openLedger()
+          load(ledger, 0)
           const entries = made.map(([, grams]) => weighed(grams))
           made.forEach(([mine], index) => {
             const entry = entries[index]
@@ -98,7 +148,7 @@ describe('the ledger', () => {
             if (mine) ledger.add([entry])
             ledger.heard(kept(entry, index + 1))
           })
-          expect(ledger.stateOf('tamsin')).toEqual(replay(entries))
+          expect(tamsin(ledger)).toEqual(replay('resident', entries))
         },
       ),
     )

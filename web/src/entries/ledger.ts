@@ -1,93 +1,128 @@
-import type { KeptEntry } from '@kobrin/contract'
-import type { continueFrom, Entry, ResidentState } from '@kobrin/core'
-import { emptyState } from '@kobrin/core'
+import type { Bookmark, KeptEntry } from '@kobrin/contract'
+import { isBehind, isPast } from '@kobrin/contract'
+import type { continueFrom, Entry, FamilyName, StateOf } from '@kobrin/core'
 import { shallowReactive } from 'vue'
 
+export type AnyState = StateOf<FamilyName>
+
+/** A subject's fold as the server told it, and how far in the feed it reaches. */
+export interface ToldFold {
+  family: FamilyName
+  state: AnyState
+  upTo: Bookmark
+}
+
 interface Page {
-  /** The fold as the server told it, and how far in the feed it reaches. */
-  base: ResidentState
-  seq: number
+  base: AnyState | null
+  upTo: Bookmark
   /** Entries after it: our own, waiting or kept, and everyone else's. */
   since: Entry[]
   /** False when only the server can tell what they add up to. */
   complete: boolean
 }
 
-export interface Ledger {
-  /** What is believed about a resident, waiting entries included. Reactive by resident. */
-  stateOf: (residentId: string) => ResidentState
-  load: (residentId: string, seq: number, state: ResidentState) => void
-  /** Something made here. */
-  add: (entries: readonly Entry[]) => void
-  /** Something the server kept, ours or not. True when only the server can tell what it adds up to. */
-  heard: (entry: KeptEntry) => boolean
-  /** The server would not keep it. */
-  drop: (entry: Entry) => void
-  recent: (residentId: string) => readonly Entry[]
+/** Kept entries beyond a fold before the fold is asked for anew: a long day must not make every touch
+ * fold the whole of it again. */
+const SINCE_MOST = 40
+
+export interface LedgerOptions {
+  /** The same fold the server runs. Not asked before something was added or heard. */
+  carryOn: typeof continueFrom
+  emptyOf: (family: FamilyName) => AnyState
+  familyOf: (entry: Entry) => FamilyName | null
+  /** A subject is believed anew. */
+  onBelieved?: (subject: string, family: FamilyName, state: AnyState) => void
 }
 
-const NOTHING = emptyState()
+export interface Ledger {
+  /** What is believed about a subject, waiting entries included. Reactive subject by subject. */
+  stateOf: (subject: string) => AnyState | undefined
+  load: (subject: string, fold: ToldFold) => void
+  /** Something made here. */
+  add: (entries: readonly Entry[]) => void
+  /** Something the server kept, ours or not. True when only the server can tell what it adds up to, or the
+   * fold lies too far back. */
+  heard: (entry: KeptEntry) => boolean
+  /** The server would not keep it. */
+  drop: (entry: Pick<Entry, 'subject' | 'uid'>) => void
+  recent: (subject: string) => readonly Entry[]
+}
 
-/** Every resident's state in the browser: the server's folds, carried on by the same `reduce`.
- * `carryOn` is not asked before something was added or heard. */
-export function createLedger(carryOn: typeof continueFrom): Ledger {
+function isKept(entry: Entry): entry is KeptEntry {
+  return 'seq' in entry
+}
+
+/** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
+export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerOptions): Ledger {
   const pages = new Map<string, Page>()
-  const believed = shallowReactive(new Map<string, ResidentState>())
+  const families = new Map<string, FamilyName>()
+  const believed = shallowReactive(new Map<string, AnyState>())
 
-  function refold(residentId: string, page: Page): boolean {
+  function refold(subject: string, page: Page): boolean {
+    const family = families.get(subject)
+    if (!family) return true
+    const base = page.base ?? emptyOf(family)
     const { state, complete } =
-      page.since.length > 0 ? carryOn(page.base, page.since) : { state: page.base, complete: true }
+      page.since.length > 0 ? carryOn(base, page.since) : { state: base, complete: true }
     page.complete = complete
-    believed.set(residentId, state)
+    believed.set(subject, state)
+    onBelieved?.(subject, family, state)
     return complete
   }
 
-  function pageOf(residentId: string): Page {
-    const page = pages.get(residentId) ?? { base: NOTHING, seq: 0, since: [], complete: true }
-    pages.set(residentId, page)
+  function pageOf({ subject }: Pick<Entry, 'subject'>, entry?: Entry): Page {
+    const page = pages.get(subject) ?? { base: null, upTo: {}, since: [], complete: true }
+    pages.set(subject, page)
+    const family = entry && !families.has(subject) ? familyOf(entry) : null
+    if (family) families.set(subject, family)
     return page
   }
 
+  function isLong({ since }: Page): boolean {
+    return since.filter(isKept).length > SINCE_MOST
+  }
+
   return {
-    stateOf: (residentId) => believed.get(residentId) ?? NOTHING,
-    load(residentId, seq, state) {
-      const before = pages.get(residentId)
+    stateOf: (subject) => believed.get(subject),
+    load(subject, { family, state, upTo }) {
+      const before = pages.get(subject)
+      // Answers overtake each other: what was known does not become unknown again.
+      if (before?.base && !isBehind(before.upTo, upTo)) return
       // What the fold already holds goes; what waits or came later stays.
-      const since = (before?.since ?? []).filter(
-        (entry) => !('seq' in entry) || (entry as KeptEntry).seq > seq,
-      )
-      const page = { base: state, seq, since, complete: true }
-      pages.set(residentId, page)
-      refold(residentId, page)
+      const since = (before?.since ?? []).filter((entry) => !isKept(entry) || !isPast(upTo, entry))
+      const page = { base: state, upTo, since, complete: true }
+      families.set(subject, family)
+      pages.set(subject, page)
+      refold(subject, page)
     },
     add(entries) {
       const touched = new Set<string>()
       for (const entry of entries) {
-        pageOf(entry.residentId).since.push(entry)
-        touched.add(entry.residentId)
+        const { since } = pageOf(entry, entry)
+        if (since.some(({ uid }) => uid === entry.uid)) continue
+        since.push(entry)
+        touched.add(entry.subject)
       }
-      for (const residentId of touched) refold(residentId, pageOf(residentId))
+      for (const subject of touched) refold(subject, pageOf({ subject }))
     },
     heard(entry) {
-      const page = pageOf(entry.residentId)
-      if (entry.seq <= page.seq) {
+      const page = pageOf(entry, entry)
+      if (isPast(page.upTo, entry)) {
         page.since = page.since.filter(({ uid }) => uid !== entry.uid)
-        return !refold(entry.residentId, page)
+        return !refold(entry.subject, page)
       }
       const at = page.since.findIndex(({ uid }) => uid === entry.uid)
-      if (at !== -1) {
-        // Our own, now kept: it says what it said, so nothing has to be drawn again.
-        page.since[at] = entry
-        return !page.complete
-      }
-      page.since.push(entry)
-      return !refold(entry.residentId, page)
+      if (at === -1) page.since.push(entry)
+      // Our own, now kept: it says what it said, so nothing has to be drawn again.
+      else page.since[at] = entry
+      const complete = at === -1 ? refold(entry.subject, page) : page.complete
+      return !complete || isLong(page)
     },
-    drop({ residentId, uid }) {
-      const page = pageOf(residentId)
+    drop({ subject, uid }) {
+      const page = pageOf({ subject })
       page.since = page.since.filter((entry) => entry.uid !== uid)
-      refold(residentId, page)
+      refold(subject, page)
     },
-    recent: (residentId) => pages.get(residentId)?.since ?? [],
+    recent: (subject) => pages.get(subject)?.since ?? [],
   }
 }

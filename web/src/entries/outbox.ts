@@ -1,76 +1,36 @@
-import type { Entry } from '@kobrin/core'
-import type { PostedEntry, Receipt } from '@kobrin/contract'
-import type { DBSchema, IDBPDatabase } from 'idb'
-import { openDB } from 'idb'
+import type { BatchAnswer, Proof, Receipt } from '@kobrin/contract'
+import type { Entry, PostedEntry } from '@kobrin/core'
+import type { Waiting, WaitingStore } from './waitingStore.ts'
 
-/** An entry that waits, with its place in the order of making. */
-export interface Waiting {
-  entry: Entry
-  /** Set when the server would not keep it. */
-  refusal?: string
-}
-
-interface OutboxSchema extends DBSchema {
-  waiting: { key: number; value: Waiting; indexes: { uid: string } }
-}
-
-export interface Shelf {
-  all: () => Promise<Waiting[]>
-  put: (entries: readonly Entry[]) => Promise<void>
-  remove: (uid: string) => Promise<void>
-  refuse: (uid: string, why: string) => Promise<void>
-}
-
-/** Where waiting entries lie while the page is closed. */
-export async function openShelf(name = 'kobrin'): Promise<Shelf> {
-  const db: IDBPDatabase<OutboxSchema> = await openDB<OutboxSchema>(name, 1, {
-    upgrade(fresh) {
-      fresh
-        .createObjectStore('waiting', { autoIncrement: true })
-        .createIndex('uid', 'entry.uid', { unique: true })
-    },
-  })
-  return {
-    all: () => db.getAll('waiting'),
-    async put(entries) {
-      const tx = db.transaction('waiting', 'readwrite', { durability: 'strict' })
-      await Promise.all(entries.map((entry) => tx.store.add({ entry })))
-      await tx.done
-    },
-    async remove(uid) {
-      const key = await db.getKeyFromIndex('waiting', 'uid', uid)
-      if (key !== undefined) await db.delete('waiting', key)
-    },
-    async refuse(uid, refusal) {
-      const tx = db.transaction('waiting', 'readwrite')
-      const key = await tx.store.index('uid').getKey(uid)
-      const row = key === undefined ? undefined : await tx.store.get(key)
-      if (row) await tx.store.put({ ...row, refusal }, key)
-      await tx.done
-    },
-  }
-}
+/** What an error of a post means: try again later, or never with these entries, or only perhaps. */
+export type Hope = 'later' | 'never' | 'perhaps'
 
 export interface OutboxOptions {
-  shelf: Shelf
-  post: (entries: readonly PostedEntry[]) => Promise<{ receipts: Receipt[] }>
-  /** Whether trying again later can help: the network, the server, a sign-in that ran out. */
-  canWait: (error: unknown) => boolean
+  store: WaitingStore
+  post: (entries: readonly PostedEntry[], proofs: Record<string, Proof>) => Promise<BatchAnswer>
+  hopeFor: (error: unknown) => Hope
   onReceipt: (receipt: Receipt, entry: Entry) => void
   onTrouble: (error: unknown) => void
+  /** Whether what lies in the store is sent from here: another tab may be at it. */
+  mayEmpty?: () => boolean
+  /** Entries that this device cannot store: they are only in this page, and sent from here. */
+  onUnstored?: (count: number) => void
   /** Milliseconds to wait before try n, from 1. */
   backoff?: (tries: number) => number
   later?: (task: () => void, ms: number) => () => void
 }
 
 export interface Outbox {
-  add: (entries: readonly Entry[]) => Promise<void>
+  /** Keeps entries on this device, or in this page where it cannot, and sends them. */
+  add: (waiting: readonly Waiting[]) => Promise<void>
   /** Try now. */
   send: () => Promise<void>
   stop: () => void
 }
 
 const BATCH = 100
+/** How often a single entry that the server stumbles over is tried before it is set aside. */
+const STUMBLES_MOST = 3
 
 function doubling(tries: number): number {
   return Math.min(30_000, 500 * 2 ** tries)
@@ -85,40 +45,145 @@ export function posted({ day: _day, ...entry }: Entry): PostedEntry {
   return entry
 }
 
-/** Sends waiting entries in the order they were made, and tries again until each has its receipt.
- * One that the server refuses is kept with the reason; nothing typed is thrown away. */
+/** Entries that are sent together or not at all: those of one doing. */
+function doingsOf(waiting: readonly Waiting[]): Waiting[][] {
+  const doings: Waiting[][] = []
+  for (const one of waiting) {
+    const last = doings.at(-1)
+    const act = one.entry.act
+    if (act !== undefined && last?.[0]?.entry.act === act) last.push(one)
+    else doings.push([one])
+  }
+  return doings
+}
+
+/** The first entries up to a size; a doing is never torn apart. */
+function headOf(doings: readonly Waiting[][], most: number): Waiting[][] {
+  let count = 0
+  const fitting = doings.findIndex((doing, index) => {
+    count += doing.length
+    return index > 0 && count > most
+  })
+  return doings.slice(0, fitting === -1 ? doings.length : fitting)
+}
+
+/** Something the server stumbled over, that may go another time. */
+interface Stumble {
+  over: readonly Waiting[]
+  error: unknown
+}
+
+/** Sends waiting entries in the order they were made, and tries again until each has its receipt. One that
+ * the server refuses, or cannot store, is kept with the reason and stops nothing that waits behind it;
+ * nothing typed is thrown away. */
 export function createOutbox({
-  shelf,
+  store,
   post,
-  canWait,
+  hopeFor,
   onReceipt,
   onTrouble,
+  onUnstored = () => undefined,
+  mayEmpty = () => true,
   backoff = doubling,
   later = laterByTimer,
 }: OutboxOptions): Outbox {
   let tries = 0
   let sending = Promise.resolve()
   let cancel: (() => void) | null = null
+  /** What this device could not store. */
+  let unstored: Waiting[] = []
+  const stumbles = new Map<string, number>()
 
-  async function settle(receipt: Receipt, entry: Entry): Promise<void> {
-    if (receipt.status === 'accepted') await shelf.remove(entry.uid)
-    else await shelf.refuse(entry.uid, receipt.message)
+  function keepUnstored(waiting: readonly Waiting[]): void {
+    unstored = [...waiting]
+    onUnstored(unstored.length)
+  }
+
+  async function everything(): Promise<Waiting[]> {
+    const stored = mayEmpty() ? await store.all().catch(() => []) : []
+    const known = new Set(stored.map(({ entry }) => entry.uid))
+    return [...stored, ...unstored.filter(({ entry }) => !known.has(entry.uid))].filter(
+      ({ refusal }) => refusal === undefined,
+    )
+  }
+
+  async function settle(receipt: Receipt, { entry }: Waiting): Promise<void> {
+    if (receipt.status === 'accepted') {
+      keepUnstored(unstored.filter((one) => one.entry.uid !== entry.uid))
+      await store.remove(entry.uid).catch(() => undefined)
+    } else {
+      keepUnstored(
+        unstored.map((one) => (one.entry.uid === entry.uid ? { ...one, refusal: receipt.message } : one)),
+      )
+      await store.refuse(entry.uid, receipt.message).catch(() => undefined)
+    }
+    stumbles.delete(entry.uid)
     onReceipt(receipt, entry)
   }
 
-  async function sendAll(): Promise<void> {
-    for (;;) {
-      const waiting = (await shelf.all()).filter(({ refusal }) => refusal === undefined).slice(0, BATCH)
-      if (waiting.length === 0) return
-      const { receipts } = await post(waiting.map(({ entry }) => posted(entry)))
-      tries = 0
-      const byUid = new Map(receipts.map((receipt) => [receipt.uid, receipt]))
-      for (const { entry } of waiting) {
-        const receipt = byUid.get(entry.uid)
-        if (!receipt) throw new Error('The server answered without a receipt.')
-        await settle(receipt, entry)
-      }
+  /** The server can do nothing with these, however often they are sent. */
+  async function setAside(doing: readonly Waiting[], error: unknown): Promise<void> {
+    const message = error instanceof Error ? error.message : String(error)
+    for (const one of doing)
+      await settle({ uid: one.entry.uid, status: 'refused', code: 'cannot_be_stored', message }, one)
+  }
+
+  function hasStumbled(doing: readonly Waiting[]): boolean {
+    const uid = doing[0]?.entry.uid ?? ''
+    const count = (stumbles.get(uid) ?? 0) + 1
+    stumbles.set(uid, count)
+    return count >= STUMBLES_MOST
+  }
+
+  async function postAll(doings: readonly Waiting[][]): Promise<void> {
+    const waiting = doings.flat()
+    const proofs = waiting.flatMap(({ entry, proof }) => (proof ? [[entry.uid, proof] as const] : []))
+    const { receipts } = await post(
+      waiting.map(({ entry }) => posted(entry)),
+      Object.fromEntries(proofs),
+    )
+    const byUid = new Map(receipts.map((receipt) => [receipt.uid, receipt]))
+    for (const one of waiting) {
+      const receipt = byUid.get(one.entry.uid)
+      if (!receipt) throw new Error('The server answered without a receipt.')
+      await settle(receipt, one)
     }
+  }
+
+  /** Sends a batch; one that fails without hope is halved until what is to blame is alone. Answers what the
+   * server stumbled over, to be tried again; throws what can only be waited for. */
+  async function deliver(doings: readonly Waiting[][]): Promise<Stumble[]> {
+    try {
+      await postAll(doings)
+      tries = 0
+      return []
+    } catch (error) {
+      const hope = hopeFor(error)
+      if (hope === 'later') throw error
+      const [first] = doings
+      if (doings.length > 1) {
+        const half = Math.ceil(doings.length / 2)
+        const before = await deliver(doings.slice(0, half))
+        return [...before, ...(await deliver(doings.slice(half)))]
+      }
+      if (!first) return []
+      if (hope === 'perhaps' && !hasStumbled(first)) return [{ over: first, error }]
+      await setAside(first, error)
+      return []
+    }
+  }
+
+  async function sendAll(): Promise<void> {
+    const stumbled: Stumble[] = []
+    for (;;) {
+      const passed = new Set(stumbled.map(({ over }) => over[0]?.entry.uid))
+      const doings = doingsOf(await everything()).filter(([one]) => !passed.has(one?.entry.uid))
+      const batch = headOf(doings, BATCH)
+      if (batch.length === 0) break
+      stumbled.push(...(await deliver(batch)))
+    }
+    const [first] = stumbled
+    if (first) throw first.error
   }
 
   async function attempt(): Promise<void> {
@@ -128,7 +193,6 @@ export function createOutbox({
       await sendAll()
     } catch (error) {
       onTrouble(error)
-      if (!canWait(error)) return
       tries += 1
       cancel = later(() => void send(), backoff(tries))
     }
@@ -142,8 +206,12 @@ export function createOutbox({
   }
 
   return {
-    async add(entries) {
-      await shelf.put(entries)
+    async add(waiting) {
+      try {
+        await store.put(waiting)
+      } catch {
+        keepUnstored([...unstored, ...waiting])
+      }
       void send()
     },
     send,

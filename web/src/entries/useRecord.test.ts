@@ -1,19 +1,42 @@
 import 'fake-indexeddb/auto'
-import type { KeptEntry, PostedEntry, Receipt } from '@kobrin/contract'
-import type { Draft } from '@kobrin/core'
+import type { KeptEntry, Receipt } from '@kobrin/contract'
+import { ROUTES, sayBookmark } from '@kobrin/contract'
+import type { Draft, PostedEntry, ResidentState } from '@kobrin/core'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { usePeople } from '../people/usePeople.ts'
-import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
-import { ME, NOON, residentOf, smallHouse } from '../testing/smallHouse.ts'
-import { api, ApiProblem, Unreachable } from '../wire/api.ts'
+import { useSite } from '../site/useSite.ts'
+import { entryOn, registerOf, stateOf, TODAY } from '../testing/residents.ts'
+import { ME, NOON, smallBook, smallHouse } from '../testing/smallHouse.ts'
+import { ApiProblem, Unreachable } from '../wire/call.ts'
 import type { FeedOptions } from './feed.ts'
-import { openShelf } from './outbox.ts'
 import { useRecord } from './useRecord.ts'
+import { createWaitingStore } from './waitingStore.ts'
 
-vi.mock('../wire/api.ts', async (original) => ({
+const server = vi.hoisted(() => ({
+  append: vi.fn<(entries: PostedEntry[]) => Promise<{ receipts: Receipt[] }>>(),
+  states: vi.fn<(of: string | undefined) => { head: string; states: Record<string, object> }>(),
+  me: vi.fn<() => object | null>(),
+}))
+vi.mock('../wire/call.ts', async (original) => ({
   ...(await original<object>()),
-  api: { site: vi.fn(), states: vi.fn(), append: vi.fn() },
+  call: async (
+    route: { url: string; method: string },
+    asked: { body?: { entries: PostedEntry[] }; querystring?: { of?: string } } = {},
+  ) => {
+    switch (`${route.method} ${route.url}`) {
+      case `GET ${ROUTES.site.url}`:
+        return smallHouse({ tamsin: '0001' })
+      case `GET ${ROUTES.planBook.url}`:
+        return smallBook()
+      case `GET ${ROUTES.states.url}`:
+        return { now: Date.now(), ...server.states(asked.querystring?.of) }
+      case `GET ${ROUTES.presence.url}`:
+        return { me: server.me(), people: [] }
+      default:
+        return server.append(asked.body?.entries ?? [])
+    }
+  },
 }))
 const feed = vi.hoisted(() => ({ follow: null as FeedOptions | null }))
 vi.mock('./feed.ts', () => ({
@@ -23,79 +46,109 @@ vi.mock('./feed.ts', () => ({
   },
 }))
 
-const server = vi.mocked(api)
-const state = stateOf(entryOn(TODAY - 9, { kind: 'weighed', payload: { grams: 60 } }))
-const weighing: Draft = { residentId: 'tamsin', kind: 'weighed', payload: { grams: 61 } }
+const state = stateOf(
+  entryOn(TODAY - 10, { kind: 'registered', payload: registerOf('Tamsin') }),
+  entryOn(TODAY - 9, { kind: 'weighed', payload: { grams: 60 } }),
+)
+const weighing: Draft = { subject: 'tamsin', kind: 'weighed', payload: { grams: 61 } }
 
 function accepted(entries: readonly PostedEntry[], seq = 8): { receipts: Receipt[] } {
-  return { receipts: entries.map(({ uid }, index) => ({ uid, status: 'accepted', seq: seq + index })) }
+  return {
+    receipts: entries.map(({ uid }, index) => ({ uid, status: 'accepted', stream: 1, seq: seq + index })),
+  }
+}
+
+function told(seq: number, of: ResidentState) {
+  return { head: `1:${seq}`, states: { tamsin: { family: 'resident', upTo: `1:${seq}`, state: of } } }
 }
 
 function grams(): number[] {
   return useRecord()
     .stateOf('tamsin')
-    .weights.map((weight) => weight.grams)
+    .growth.weights.map((weight) => weight.grams)
 }
+
+const stored = () => createWaitingStore().all()
 
 beforeEach(async () => {
   vi.clearAllMocks()
   vi.useFakeTimers({ toFake: ['Date'], now: NOON })
-  const shelf = await openShelf()
-  for (const { entry } of await shelf.all()) await shelf.remove(entry.uid)
+  const store = createWaitingStore()
+  for (const { entry } of await store.all()) await store.remove(entry.uid)
   setActivePinia(createPinia())
   usePeople().me = ME
-  server.site.mockResolvedValue(smallHouse([residentOf('tamsin')]))
-  server.states.mockResolvedValue({ head: 7, states: { tamsin: { seq: 7, state } } })
+  server.states.mockReturnValue(told(7, state))
   server.append.mockImplementation((entries) => Promise.resolve(accepted(entries)))
+  server.me.mockReturnValue(ME)
 })
+
+// Other tabs hear what one tells: none of an earlier test may be left open.
+afterEach(() => useRecord().close())
+
+async function opened() {
+  const record = useRecord()
+  await record.open()
+  await vi.waitFor(() => expect(feed.follow).not.toBeNull())
+  vi.setSystemTime(NOON)
+  return record
+}
 
 describe('the record on this device', () => {
   it('stands as soon as the states are there, and follows the feed from where they end', async () => {
-    await useRecord().open()
-    expect([useRecord().ready, grams(), feed.follow?.after]).toEqual([true, [60], 7])
+    await opened()
+    expect([useRecord().ready, grams(), sayBookmark(feed.follow?.after() ?? {})]).toEqual([true, [60], '1:7'])
+  })
+
+  it('knows from the entries who lives here, and by the server’s clock what time it is', async () => {
+    await opened()
+    expect([...useSite().residents.values()]).toMatchObject([
+      { id: 'tamsin', name: 'Tamsin', accession: '0001', lives: 'individual' },
+    ])
+    expect(useSite().clockBehind).toBe(0)
   })
 
   it('shows what was said at once, and counts it as waiting until the server has it', async () => {
-    const record = useRecord()
-    await record.open()
+    const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     expect([grams(), record.waitingCount, record.lastAct?.says]).toEqual([[60, 61], 1, 'Tamsin weighed'])
     await vi.waitFor(() => expect(record.waitingCount).toBe(0))
     expect(server.append.mock.lastCall?.[0]).toMatchObject([
-      { residentId: 'tamsin', author: 'lotte', occurredAt: new Date(NOON).toISOString() },
+      { subject: 'tamsin', author: 'lotte', occurredAt: new Date(NOON).toISOString() },
     ])
   })
 
   it('keeps what is said before it can write, with the moment it was said', async () => {
     const record = useRecord()
-    const opened = record.open()
+    const opening = record.open()
     record.keep([weighing], 'Tamsin weighed')
     vi.setSystemTime(NOON + 60_000)
-    await opened
+    await opening
     await vi.waitFor(() => expect(grams()).toEqual([60, 61]))
     await vi.waitFor(() => expect(server.append).toHaveBeenCalled())
     expect(server.append.mock.lastCall?.[0][0]?.occurredAt).toBe(new Date(NOON).toISOString())
   })
 
   it('says nothing for nobody', async () => {
-    const record = useRecord()
-    await record.open()
+    const record = await opened()
     usePeople().me = null
     record.keep([weighing], 'Tamsin weighed')
     expect([grams(), record.lastAct]).toEqual([[60], null])
   })
 
-  it('takes the last thing back by saying so', async () => {
-    const record = useRecord()
-    await record.open()
-    record.keep([weighing], 'Tamsin weighed')
+  it('takes the last thing back by saying so, all of one doing together', async () => {
+    const record = await opened()
+    const noted: Draft = { subject: 'tamsin', kind: 'noted', payload: { text: 'On the scale' } }
+    record.keep([weighing, noted], 'Tamsin weighed', { together: true })
     record.takeBack()
     expect([grams(), record.lastAct]).toEqual([[60], null])
     await vi.waitFor(() => expect(record.waitingCount).toBe(0))
-    expect(server.append.mock.calls.flatMap(([entries]) => entries.map(({ kind }) => kind))).toEqual([
-      'weighed',
-      'retracted',
-    ])
+    const sent = server.append.mock.calls.flatMap(([entries]) => entries)
+    expect(sent.map(({ kind }) => kind)).toEqual(['weighed', 'noted', 'retracted', 'retracted'])
+    const [first, second] = [
+      new Set(sent.slice(0, 2).map(({ act }) => act)),
+      sent.slice(2).map(({ act }) => act),
+    ]
+    expect([first.size, new Set(second).size, first.has(second[0])]).toEqual([1, 1, false])
   })
 
   it('shows what the server would not keep, with its reason, until somebody has seen it', async () => {
@@ -109,61 +162,73 @@ describe('the record on this device', () => {
         })),
       }),
     )
-    const record = useRecord()
-    await record.open()
+    const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     await vi.waitFor(() => expect(record.refused).toHaveLength(1))
     const [{ entry, why } = { entry: { uid: '' }, why: '' }] = record.refused
     expect([why, grams(), record.waitingCount]).toEqual(['That lies in the future.', [60], 0])
     await record.forgetRefused(entry.uid)
-    expect([record.refused, await (await openShelf()).all()]).toEqual([[], []])
+    expect([record.refused, await stored()]).toEqual([[], []])
   })
 
   it('asks for a new sign-in when the old one has run out, and keeps what waits', async () => {
     server.append.mockRejectedValue(new ApiProblem(401, { code: 'not_signed_in', message: 'Sign in.' }))
-    const record = useRecord()
-    await record.open()
+    const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     await vi.waitFor(() => expect(record.needsSignIn).toBe(true))
-    expect([record.waitingCount, await (await openShelf()).all()]).toMatchObject([1, [{ entry: weighing }]])
+    expect([record.waitingCount, await stored()]).toMatchObject([1, [{ entry: weighing }]])
+  })
+
+  it('asks for a new sign-in when the server closes the line because nobody is signed in', async () => {
+    const record = await opened()
+    feed.follow?.onClosed()
+    await new Promise((resolve) => setTimeout(resolve))
+    expect(record.needsSignIn).toBe(false)
+    server.me.mockReturnValue(null)
+    feed.follow?.onClosed()
+    await vi.waitFor(() => expect(record.needsSignIn).toBe(true))
   })
 
   it('takes up again what an earlier page left unsent', async () => {
     server.append.mockRejectedValue(new Unreachable('cut'))
-    await useRecord().open()
+    await opened()
     useRecord().keep([weighing], 'Tamsin weighed')
-    await vi.waitFor(async () => expect(await (await openShelf()).all()).toHaveLength(1))
+    await vi.waitFor(async () => expect(await stored()).toHaveLength(1))
     useRecord().close()
     setActivePinia(createPinia())
     usePeople().me = ME
-    await useRecord().open()
+    await opened()
     expect([grams(), useRecord().waitingCount]).toEqual([[60, 61], 1])
   })
 
-  it('hears others, and asks the server when only it can tell what that comes to', async () => {
-    const record = useRecord()
-    await record.open()
+  it('hears others, and asks the server once when only it can tell what that comes to', async () => {
+    await opened()
     const theirs = (grams_: number, day: number, seq: number): KeptEntry => {
       const entry = entryOn(day, { kind: 'weighed', payload: { grams: grams_ } }, { author: 'priya' })
-      return { ...entry, seq, recordedAt: entry.occurredAt }
+      return { ...entry, stream: 1, seq, recordedAt: entry.occurredAt }
     }
     feed.follow?.onEntry(theirs(62, TODAY, 8))
     expect(grams()).toEqual([60, 62])
-    const corrected = { ...state, weights: [{ day: TODAY - 30, grams: 55, uid: 'x' }] }
-    server.states.mockResolvedValue({ head: 9, states: { tamsin: { seq: 9, state: corrected } } })
-    feed.follow?.onEntry(theirs(55, TODAY - 30, 9))
+    server.states.mockClear()
+    const weights = [{ day: TODAY - 30, grams: 55, uid: 'x' }]
+    server.states.mockReturnValue(told(60, { ...state, growth: { ...state.growth, weights } }))
+    for (let seq = 9; seq < 60; seq += 1) feed.follow?.onEntry(theirs(55, TODAY - 30, seq))
     await vi.waitFor(() => expect(grams()).toEqual([55]))
-    expect(server.states).toHaveBeenLastCalledWith(['tamsin'])
+    expect(server.states.mock.calls).toEqual([['tamsin']])
   })
 
-  it('does not look ready where nothing can be kept', async () => {
+  it('goes on where nothing can be stored: says so, and sends from memory', async () => {
     const open = vi.spyOn(indexedDB, 'open').mockImplementation(() => {
-      throw new Error('Nothing can be kept in a private window.')
+      throw new DOMException('Nothing can be kept in a private window.', 'SecurityError')
     })
-    await expect(useRecord().open()).rejects.toThrow('private window')
-    expect(useRecord().ready).toBe(false)
+    server.append.mockRejectedValue(new Unreachable('cut'))
+    const record = await opened()
+    record.keep([weighing], 'Tamsin weighed')
+    await vi.waitFor(() => expect(record.unstored).toBe(1))
+    expect(grams()).toEqual([60, 61])
+    server.append.mockImplementation((entries) => Promise.resolve(accepted(entries)))
+    feed.follow?.onLink(true)
+    await vi.waitFor(() => expect([record.unstored, record.waitingCount]).toEqual([0, 0]))
     open.mockRestore()
-    await useRecord().open()
-    expect(useRecord().ready).toBe(true)
   })
 })

@@ -1,4 +1,7 @@
 // What only writing, and hearing what others write, has need of: it comes while the walk is already drawn.
-export { continueFrom } from '@kobrin/core'
+export { continueFrom, emptyState, familyOf, isAmendment } from '@kobrin/core'
 export { v7 as newUid } from 'uuid'
-export { createOutbox, openShelf } from './outbox.ts'
+export { openLine } from './line.ts'
+export { createOutbox, posted } from './outbox.ts'
+export { stamped } from './stamp.ts'
+export { createWaitingStore } from './waitingStore.ts'

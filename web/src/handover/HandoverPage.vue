@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { PlanChange } from '@kobrin/contract'
+import type { KeptEntry } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
 import type { Verdict } from '@kobrin/core'
 import { byGravity } from '@kobrin/core'
 import { computed } from 'vue'
@@ -11,8 +12,11 @@ import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { sayVerdict } from '../words/cell.ts'
+import { sayEntry } from '../words/entry.ts'
+import type { ChangeLine } from './changeLine.ts'
+import { lineOfChange } from './changeLine.ts'
 import { terms } from '../words/terms.ts'
 import { sayDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -30,8 +34,8 @@ function isProposal(code: Verdict['what']['code']): boolean {
 }
 
 const { answer, complaint } = useAnswer(
-  () => careApi.planChanges(today.day - YESTERDAY),
-  () => site.site,
+  () => call(ROUTES.changes, { querystring: { since: today.day - YESTERDAY } }),
+  () => site.book,
 )
 
 const everyone = computed(() => [...site.residents.values()])
@@ -54,10 +58,27 @@ const notes = computed(() =>
   }),
 )
 
-function whom({ resident, sheet, kind, what }: PlanChange): string {
-  if (kind === 'enclosure') return site.placeName(what)
-  if (resident) return round.nameOf(resident)
-  return site.species.get(sheet ?? '')?.common ?? sheet ?? 'The site'
+/** What changed plans and the register, the latest last, each with where it leads. */
+const changed = computed<ChangeLine[]>(() => {
+  const { changes = [], entries = [] } = answer.value ?? {}
+  return [...changes.map((change) => lineOfChange(change, site)), ...entries.map(lineOfEntry)].sort((a, b) =>
+    a.at < b.at ? -1 : 1,
+  )
+})
+
+function lineOfEntry(entry: KeptEntry): ChangeLine {
+  const { subject, occurredAt: at, day, author: by, uid } = entry
+  const to = { name: 'record', params: { id: subject } }
+  return {
+    key: uid,
+    at,
+    day,
+    by,
+    whom: round.nameOf(subject),
+    to,
+    says: sayEntry(entry, today.day),
+    reason: '',
+  }
 }
 </script>
 
@@ -72,21 +93,17 @@ function whom({ resident, sheet, kind, what }: PlanChange): string {
       <section class="block">
         <h2>Plans changed</h2>
         <ul>
-          <li v-for="change in answer?.changes" :key="change.seq">
-            <RouterLink v-if="change.resident" :to="{ name: 'plan', params: { id: change.resident } }">{{
-              whom(change)
-            }}</RouterLink>
-            <RouterLink v-else-if="change.sheet" :to="{ name: 'sheet', params: { id: change.sheet } }">{{
-              whom(change)
-            }}</RouterLink>
-            <strong v-else>{{ whom(change) }}</strong>
-            {{ change.kind === 'enclosure' ? 'Written down anew' : change.what }}
+          <li v-for="line in changed" :key="line.key">
+            <RouterLink v-if="line.to" :to="line.to">{{ line.whom }}</RouterLink>
+            <strong v-else>{{ line.whom }}</strong>
+            {{ line.says }}
             <p class="quiet">
-              {{ sayDay(change.day, today.day) }} {{ today.clock(change.at) }},
-              {{ change.by === null ? 'shipped library' : site.nameOf(change.by) }}: {{ change.reason }}
+              {{ sayDay(line.day, today.day) }} {{ today.clock(line.at) }},
+              {{ line.by === null ? 'shipped library' : site.nameOf(line.by)
+              }}{{ line.reason ? `: ${line.reason}` : '' }}
             </p>
           </li>
-          <li v-if="answer?.changes.length === 0" class="quiet">Nothing since yesterday.</li>
+          <li v-if="answer && changed.length === 0" class="quiet">Nothing since yesterday.</li>
         </ul>
       </section>
       <section v-for="{ title, list } in sections" :key="title" class="block">

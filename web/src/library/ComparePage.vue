@@ -1,13 +1,14 @@
 <script setup lang="ts">
+import { ROUTES } from '@kobrin/contract'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import SheetBody from './SheetBody.vue'
 
 const { a, b } = defineProps<{ a: string; b: string }>()
 const { answer, complaint } = useAnswer(
-  () => Promise.all([careApi.sheet(a), careApi.sheet(b)]),
+  () => Promise.all([a, b].map((sheetId) => call(ROUTES.sheet, { params: { sheetId } }))),
   () => `${a} ${b}`,
 )
 </script>

@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import type { SheetSummary } from '@kobrin/contract'
-import { may } from '@kobrin/contract'
+import { may, ROUTES } from '@kobrin/contract'
 import type { SheetGroup } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useAnswer } from '../app/useAnswer.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { care } from '../words/care.ts'
 import { usePeople } from '../people/usePeople.ts'
 import SheetEditor from './SheetEditor.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import { findSheets } from './findSheets.ts'
 
-const { answer, complaint } = useAnswer(careApi.library)
+const { answer, complaint } = useAnswer(() => call(ROUTES.library))
 const router = useRouter()
 const people = usePeople()
 const adding = shallowRef(false)

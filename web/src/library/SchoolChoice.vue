@@ -1,14 +1,17 @@
 <script setup lang="ts">
-import type { PreviewAnswer } from '@kobrin/contract'
+import { may, ROUTES } from '@kobrin/contract'
 import type { School } from '@kobrin/core'
 import { computed, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { usePeople } from '../people/usePeople.ts'
 import PreviewTable from '../plans/PreviewTable.vue'
-import { careApi } from '../wire/careApi.ts'
+import { useRecord } from '../entries/useRecord.ts'
+import type { Preview } from '../plans/usePreview.ts'
+import { usePreview } from '../plans/usePreview.ts'
+import { useSite } from '../site/useSite.ts'
+import { call } from '../wire/call.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
-import { may } from '@kobrin/contract'
 
 const { sheetId, school, chosen, residentId, example } = defineProps<{
   sheetId: string
@@ -26,7 +29,10 @@ const people = usePeople()
 const { busy, complaint, run } = useDoing()
 const wanted = shallowRef<string | null>(null)
 const reason = shallowRef('')
-const preview = shallowRef<PreviewAnswer | null>(null)
+const preview = shallowRef<Preview | null>(null)
+const site = useSite()
+const record = useRecord()
+const previewOf = usePreview()
 
 const inForce = computed(() => chosen ?? school.default)
 const maySign = computed(() => may(people.role, 'signPlans'))
@@ -43,28 +49,30 @@ const consequences = (option: School['options'][number]) => [
 
 watch(wanted, () => (preview.value = null))
 
-async function look(): Promise<void> {
+function look(): void {
   const option = wanted.value
-  const whose = residentId ?? example?.id
+  const whose = site.residents.get(residentId ?? example?.id ?? '')
   if (option === null || !whose) return
-  await run(async () => {
-    preview.value = await careApi.preview({ resident: whose, schools: { [school.id]: option } })
-  })
+  const chosenSo = { [school.id]: option }
+  preview.value = previewOf(whose, residentId ? { schools: chosenSo } : { siteSchools: chosenSo })
+}
+
+/** For one resident it is a fact of that resident; for a sheet, a change of the site's. */
+async function keepChoice(option: string): Promise<boolean> {
+  const why = reason.value.trim()
+  if (!residentId)
+    return run(() =>
+      call(ROUTES.chooseSchool, { body: { sheet: sheetId, school: school.id, option, reason: why } }),
+    )
+  record.keep(
+    [{ subject: residentId, kind: 'schooled', payload: { school: school.id, option, why } }],
+    `${site.residents.get(residentId)?.name ?? ''}: ${school.question}`,
+  )
+  return true
 }
 
 async function choose(): Promise<void> {
-  const option = wanted.value
-  if (option === null) return
-  const kept = await run(() =>
-    careApi.chooseSchool({
-      sheet: sheetId,
-      school: school.id,
-      option,
-      reason: reason.value.trim(),
-      ...(residentId && { resident: residentId }),
-    }),
-  )
-  if (!kept) return
+  if (wanted.value === null || !(await keepChoice(wanted.value))) return
   wanted.value = null
   reason.value = ''
   emit('chosen')

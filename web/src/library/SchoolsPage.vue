@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import type { SheetSchools } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import LibraryTabs from './LibraryTabs.vue'
 
-const { answer, complaint } = useAnswer(careApi.schools)
+const { answer, complaint } = useAnswer(() => call(ROUTES.schools))
 
 interface Sided {
   sheet: SheetSchools

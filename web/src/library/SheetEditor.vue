@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { SheetFault } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 
 const { sheetId, yaml, version } = defineProps<{
   /** Of the sheet in force; a new one says its own in the text. */
@@ -24,11 +25,9 @@ const changed = computed(() => text.value !== yaml)
 async function keep(confirmed: boolean): Promise<void> {
   await run(async () => {
     const named = sheetId ?? /^id:\s*(\S+)/m.exec(text.value)?.[1] ?? 'unnamed'
-    const answer = await careApi.keepSheet(named, {
-      yaml: text.value,
-      why: why.value.trim(),
-      confirmed,
-      basedOn: overtaken.value ?? version,
+    const answer = await call(ROUTES.keepSheet, {
+      params: { sheetId: named },
+      body: { yaml: text.value, why: why.value.trim(), confirmed, basedOn: overtaken.value ?? version },
     })
     faults.value = answer.status === 'faulty' ? answer.faults : []
     questions.value = answer.status === 'asked' ? answer.questions : []

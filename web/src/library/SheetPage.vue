@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LibrarySheet } from '@kobrin/contract'
-import { may } from '@kobrin/contract'
+import { may, ROUTES } from '@kobrin/contract'
 import { dayFromIso } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import '../app/page.css'
@@ -8,7 +8,7 @@ import { useAnswer } from '../app/useAnswer.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { care } from '../words/care.ts'
 import { sayDate } from '../words/numbers.ts'
 import CanWeKeepIt from './CanWeKeepIt.vue'
@@ -22,7 +22,7 @@ const people = usePeople()
 const site = useSite()
 const today = useToday()
 const { answer, complaint, again } = useAnswer<LibrarySheet>(
-  () => careApi.sheet(id),
+  () => call(ROUTES.sheet, { params: { sheetId: id } }),
   () => id,
 )
 const editing = shallowRef<string | null>(null)
@@ -46,7 +46,7 @@ function print(as: 'sheet' | 'label'): void {
 }
 
 async function read(version: number): Promise<void> {
-  older.value = { version, ...(await careApi.sheetVersion(id, version)) }
+  older.value = { version, ...(await call(ROUTES.sheetVersion, { params: { sheetId: id, version } })) }
 }
 
 function told(value: unknown): string {

@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { may } from '@kobrin/contract'
+import { may, ROUTES } from '@kobrin/contract'
 import type { Verdict } from '@kobrin/core'
+import { mayRecord } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
-import { readCount } from '../saying/readAnswers.ts'
+import { readCount } from '../exceptions/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
 import { useRound } from '../walk/useRound.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { terms } from '../words/terms.ts'
 
 /** What closes a matter, where somebody can close it here. */
@@ -18,63 +19,45 @@ const round = useRound()
 const record = useRecord()
 const people = usePeople()
 const { busy, complaint, run } = useDoing()
-const form = reactive({ found: '', why: '', place: '' })
+const form = reactive({ found: '', lost: '', why: '' })
 const what = computed(() => verdict.what)
 const name = computed(() => round.nameOf(residentId))
 
-function closeMissing(): void {
+function closeMissing(missing: number): void {
   const found = readCount(form.found)
+  const lost = form.lost.trim() === '' && found !== null ? missing - found : readCount(form.lost)
   if (found === null) complaint.value = 'How many were found again? 0 if none.'
+  else if (lost === null || lost < 0 || found + lost > missing)
+    complaint.value = `${missing} are missing: found again and given up cannot be more.`
   else if (form.why.trim() === '') complaint.value = 'Say what became of them, in a word or two.'
   else
     record.keep(
-      [{ residentId, kind: 'accounted', payload: { found, why: form.why.trim() } }],
+      [{ subject: residentId, kind: 'accounted', payload: { found, lost, why: form.why.trim() } }],
       `${name.value}: the missing accounted for`,
     )
 }
 
-function keepFloor(enclosure: string): void {
-  if (form.place.trim() === '') complaint.value = 'Say where the old floor is kept.'
-  else
-    record.keep(
-      [{ residentId, kind: 'floorHeld', payload: { at: form.place.trim(), from: enclosure } }],
-      `${name.value}: old floor kept`,
-    )
-}
-
-function cleaned(enclosure: string): void {
-  record.keep(
-    [{ residentId, kind: 'vacated', payload: { enclosure, floor: 'cleaned' } }],
-    `${name.value}: old place cleaned`,
-  )
-}
-
-function release(floor: string): void {
-  record.keep(
-    [{ residentId, kind: 'floorReleased', payload: { floor } }],
-    `${name.value}: old floor thrown away`,
-  )
-}
-
-async function changing(act: () => Promise<unknown>): Promise<void> {
-  await run(async () => {
-    await act()
-    await site.load()
-  })
+function dispose(lot: string): void {
+  record.keep([{ subject: lot, kind: 'floorDisposed', payload: {} }], `${name.value}: old floor thrown away`)
 }
 
 function confirmStage(stage: string): void {
-  void changing(() =>
-    careApi.setStage(residentId, { stage, reason: 'The facts reached the end of the stage.' }),
+  const why = 'The facts reached the end of the stage.'
+  record.keep(
+    [{ subject: residentId, kind: 'staged', payload: { stage, why } }],
+    `${name.value}: next stage confirmed`,
   )
 }
 
 function acceptFeeding(): void {
   if (what.value.code !== 'condition') return
   const { propose, score } = what.value
-  void changing(async () => {
+  void run(async () => {
     for (const patch of propose)
-      await careApi.signOverride({ resident: residentId, patch, reason: `Body condition ${score}.` })
+      await call(ROUTES.signOverride, {
+        body: { resident: residentId, patch, reason: `Body condition ${score}.` },
+      })
+    await site.load()
   })
 }
 
@@ -92,22 +75,20 @@ function proposal(): string {
 
 <template>
   <div class="actions">
-    <form v-if="what.code === 'unaccounted'" @submit.prevent="closeMissing">
+    <form v-if="what.code === 'unaccounted'" @submit.prevent="closeMissing(what.missing)">
       <label>Found again <input v-model="form.found" class="field" inputmode="numeric" /></label>
+      <label>
+        Given up
+        <input v-model="form.lost" class="field" inputmode="numeric" placeholder="the rest" />
+      </label>
       <label>What became of them <input v-model="form.why" class="field" maxlength="400" /></label>
       <button type="submit" class="plain">Close the matter</button>
     </form>
-    <form v-else-if="what.code === 'vacated'" @submit.prevent="keepFloor(what.enclosure)">
-      <p class="quiet">{{ site.placeName(what.enclosure) }}</p>
-      <button type="button" class="plain" @click="cleaned(what.enclosure)">It is cleaned</button>
-      <label>Old floor kept at <input v-model="form.place" class="field" maxlength="120" /></label>
-      <button type="submit" class="plain">Floor is kept</button>
-    </form>
-    <button v-else-if="what.code === 'floorReady'" type="button" class="plain" @click="release(what.floor)">
+    <button v-else-if="what.code === 'floorReady'" type="button" class="plain" @click="dispose(what.lot)">
       Looked once more: thrown away
     </button>
     <button
-      v-else-if="what.code === 'stageReached' && may(people.role, 'setStage')"
+      v-else-if="what.code === 'stageReached' && mayRecord(people.role, 'staged')"
       type="button"
       class="plain"
       :disabled="busy"

@@ -2,7 +2,6 @@ import type { Verdict } from '@kobrin/core'
 
 const CLOSED_HERE: ReadonlySet<Verdict['what']['code']> = new Set([
   'unaccounted',
-  'vacated',
   'floorReady',
   'stageReached',
   'condition',

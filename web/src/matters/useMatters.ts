@@ -1,6 +1,7 @@
 import type { Verdict } from '@kobrin/core'
 import { litresOf, proposalsOn } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -8,6 +9,7 @@ import { useRound } from '../walk/useRound.ts'
 /** What the record says of somebody, with what it proposes for a person to decide. */
 export function useMatters() {
   const site = useSite()
+  const plans = usePlans()
   const record = useRecord()
   const round = useRound()
   const today = useToday()
@@ -16,12 +18,11 @@ export function useMatters() {
     const resident = site.residents.get(residentId)
     if (!resident) return []
     const box = site.enclosures.get(round.homeOf(residentId) ?? '')
-    const { hatchedOn, count } = resident
     const proposals = proposalsOn({
       day: today.day,
-      plan: site.planOf(resident),
+      plan: plans.planOf(resident),
       state: record.stateOf(residentId),
-      about: { hatchedOn, count, litres: box ? litresOf(box) : null },
+      about: { litres: box ? litresOf(box) : null },
     })
     return [...round.dayOf(residentId).verdicts, ...proposals]
   }

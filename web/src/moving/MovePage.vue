@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { isFit } from '@kobrin/core'
+import { v7 as newUid } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
@@ -7,6 +8,7 @@ import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useFreePlaces } from './useFreePlaces.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -17,6 +19,7 @@ import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
+const plans = usePlans()
 const round = useRound()
 const freePlaces = useFreePlaces()
 const record = useRecord()
@@ -25,7 +28,7 @@ const router = useRouter()
 const { fitOf } = useFit()
 
 const resident = computed(() => site.residents.get(id))
-const plan = computed(() => resident.value && site.planOf(resident.value))
+const plan = computed(() => resident.value && plans.planOf(resident.value))
 const from = computed(() => round.homeOf(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
 const known = computed(() => round.countOf(id) ?? 1)
@@ -83,7 +86,11 @@ const mover = computed<Mover>(() => ({
 function move(): void {
   complaint.value = wrongWithMove(form, mover.value)
   if (complaint.value) return
-  record.keep(moveDrafts(form, mover.value), `${round.nameOf(id)} moved to ${site.placeName(form.to)}`)
+  record.keep(
+    moveDrafts(form, mover.value, newUid),
+    `${round.nameOf(id)} moved to ${site.placeName(form.to)}`,
+    { together: true },
+  )
   void router.push({ name: 'record', params: { id } })
 }
 </script>

@@ -1,4 +1,5 @@
-import { payloads } from '@kobrin/core'
+import type { FactKind } from '@kobrin/core'
+import { kindOf } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import type { Move, Mover } from './move.ts'
 import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
@@ -26,11 +27,14 @@ function mover(part: Partial<Mover> = {}): Mover {
   return { residentId: 'tamsin', from: OLD, othersStay: false, needsTwo: false, ...part }
 }
 
+const newLot = () => 'a new lot'
+const draftsOf = (one: Move, by: Mover) => moveDrafts(one, by, newLot)
+
 describe('a move', () => {
   it('says from where, to where, why, and how many were counted out and in', () => {
-    expect(moveDrafts(move({ helpers: [HELPER] }), mover())).toEqual([
+    expect(draftsOf(move({ helpers: [HELPER] }), mover())).toEqual([
       {
-        residentId: 'tamsin',
+        subject: 'tamsin',
         kind: 'moved',
         payload: {
           from: OLD,
@@ -39,39 +43,43 @@ describe('a move', () => {
           helpers: [HELPER],
           expected: 1,
           found: 1,
-          leaves: 'toClean',
         },
       },
+      { subject: OLD, kind: 'vacated', payload: { resident: 'tamsin', leaves: 'toClean' } },
     ])
   })
 
   it('leaves nothing to clean where others live on, whatever was ticked before', () => {
-    const [moved, ...more] = moveDrafts(
+    const [moved, ...more] = draftsOf(
       move({ leaves: 'toHold', floorAt: 'Larder' }),
       mover({ othersStay: true }),
     )
-    expect([moved?.payload, more]).toEqual([expect.not.objectContaining({ leaves: 'toHold' }), []])
+    expect([moved?.kind, more]).toEqual(['moved', []])
     expect(wrongWithMove(move({ leaves: 'toHold' }), mover({ othersStay: true }))).toBe('')
   })
 
-  it('keeps the old floor with its place, as an entry of its own', () => {
-    const drafts = moveDrafts(move({ leaves: 'toHold', floorAt: ' Larder, lowest shelf ' }), mover())
-    expect(drafts.map(({ kind, payload }) => [kind, payload])).toEqual([
-      ['moved', expect.objectContaining({ leaves: 'toHold' })],
-      ['floorHeld', { at: 'Larder, lowest shelf', from: OLD }],
+  it('keeps the old floor as a lot of its own, and the place it lay in waits for nothing more', () => {
+    const drafts = draftsOf(move({ leaves: 'toHold', floorAt: ' Larder, lowest shelf ' }), mover())
+    expect(drafts.slice(1)).toEqual([
+      {
+        subject: 'a new lot',
+        kind: 'floorKept',
+        payload: { of: 'tamsin', at: 'Larder, lowest shelf', from: OLD },
+      },
+      { subject: OLD, kind: 'readied', payload: { floor: 'kept' } },
     ])
   })
 
   it('can be of somebody who had no place', () => {
-    const [moved] = moveDrafts(move(), mover({ from: undefined }))
+    const [moved] = draftsOf(move(), mover({ from: undefined }))
     expect(moved?.payload).not.toHaveProperty('from')
   })
 
   it.each([move(), move({ expected: '120', found: '0' }), move({ leaves: 'toHold', floorAt: 'Larder' })])(
     'is something the record can read: %o',
     (one) => {
-      for (const { kind, payload } of moveDrafts(one, mover()))
-        expect(payloads[kind as 'moved' | 'floorHeld'].safeParse(payload).error).toBeUndefined()
+      for (const { kind, payload } of draftsOf(one, mover({ residentId: HELPER })))
+        expect(kindOf(kind as FactKind).payload.safeParse(payload).error).toBeUndefined()
     },
   )
 

@@ -1,5 +1,5 @@
 import type { Draft } from '@kobrin/core'
-import { readCount } from '../saying/readAnswers.ts'
+import { readCount } from '../exceptions/readAnswers.ts'
 
 /** A move as it stands in the form, numbers as typed. */
 export interface Move {
@@ -38,26 +38,34 @@ export function wrongWithMove(move: Move, { needsTwo, othersStay }: Mover): stri
   return ''
 }
 
-/** What a move records: the move itself, and the old floor where it is kept. A place in which others
- * live on is not left at all. */
-export function moveDrafts(move: Move, { residentId, from, othersStay }: Mover): Draft[] {
+/** What a move records, in one doing: the move itself; what becomes of the place it leaves, unless others
+ * live on in it; and the old floor where it is kept. */
+export function moveDrafts(
+  move: Move,
+  { residentId, from, othersStay }: Mover,
+  newLot: () => string,
+): Draft[] {
   const leaves = othersStay ? 'nothing' : move.leaves
+  const expected = readCount(move.expected)
+  const found = readCount(move.found)
   const moved: Draft = {
-    residentId,
+    subject: residentId,
     kind: 'moved',
     payload: {
       to: move.to,
       why: move.why.trim(),
       ...(from && { from }),
       ...(move.helpers.length > 0 && { helpers: [...move.helpers] }),
-      expected: readCount(move.expected) ?? undefined,
-      found: readCount(move.found) ?? undefined,
-      ...(leaves !== 'nothing' && { leaves }),
+      ...(expected !== null && { expected }),
+      ...(found !== null && { found }),
     },
   }
-  if (leaves !== 'toHold') return [moved]
+  if (from === undefined || leaves === 'nothing') return [moved]
+  if (leaves === 'toClean')
+    return [moved, { subject: from, kind: 'vacated', payload: { resident: residentId, leaves } }]
   return [
     moved,
-    { residentId, kind: 'floorHeld', payload: { at: move.floorAt.trim(), ...(from && { from }) } },
+    { subject: newLot(), kind: 'floorKept', payload: { of: residentId, at: move.floorAt.trim(), from } },
+    { subject: from, kind: 'readied', payload: { floor: 'kept' } },
   ]
 }

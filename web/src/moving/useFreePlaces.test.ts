@@ -1,6 +1,6 @@
 import { beforeEach, expect, it, vi } from 'vitest'
 import { useSite } from '../site/useSite.ts'
-import { residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { smallBook, smallHouse } from '../testing/smallHouse.ts'
 import { beginShift, lives } from '../testing/standInRecord.ts'
 import { useFreePlaces } from './useFreePlaces.ts'
 
@@ -9,10 +9,11 @@ vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
 beforeEach(() => beginShift())
 
 it('are the boxes in which nobody lives, each by the name of its place', () => {
-  lives('ada', 'a2')
-  lives('ben', 'a2')
-  lives('cas', 'a3')
-  useSite().site = smallHouse([residentOf('ada'), residentOf('ben'), residentOf('cas')])
+  lives('ada', { enclosure: 'a2' })
+  lives('ben', { enclosure: 'a2' })
+  lives('cas', { enclosure: 'a3' })
+  useSite().site = smallHouse()
+  useSite().book = smallBook()
   const free = useFreePlaces().value
   expect(free.map(({ id }) => id)).toEqual(['a1', 'free', 'b1', 'n1'])
   expect(free[0]?.label).toMatch(/^Loft · .+ · shelf 1, place 1$/)

@@ -1,7 +1,9 @@
-import type { Me, Person, Role } from '@kobrin/contract'
+import type { Me, Person } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { api } from '../wire/api.ts'
+import { call } from '../wire/call.ts'
 
 /** Who is at this screen. */
 export const usePeople = defineStore('people', () => {
@@ -15,7 +17,7 @@ export const usePeople = defineStore('people', () => {
   const role = computed<Role>(() => me.value?.person.role ?? 'reader')
 
   async function recall(): Promise<void> {
-    const presence = await api.presence()
+    const presence = await call(ROUTES.presence)
     me.value = presence.me
     team.value = presence.people
     asked.value = true
@@ -27,19 +29,19 @@ export const usePeople = defineStore('people', () => {
   }
 
   async function signIn(login: string, passphrase: string): Promise<void> {
-    taken(await api.signIn({ login, passphrase }))
+    taken(await call(ROUTES.signIn, { body: { login, passphrase } }))
   }
 
   async function switchTo(personId: string, pin: string): Promise<void> {
-    taken(await api.switchPerson({ personId, pin }))
+    taken(await call(ROUTES.switchPerson, { body: { personId, pin } }))
   }
 
   async function enrol(name: string): Promise<void> {
-    me.value = await api.enrolDevice(name)
+    me.value = await call(ROUTES.enrolDevice, { body: { name } })
   }
 
   async function signOut(): Promise<void> {
-    await api.signOut()
+    await call(ROUTES.signOut)
     await recall()
   }
 

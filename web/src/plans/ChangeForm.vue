@@ -1,17 +1,20 @@
 <script setup lang="ts">
-import type { PreviewAnswer, Resident } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import type { Resident } from '../site/useSite.ts'
 import type { Duty, Plan } from '@kobrin/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import NumberField from '../calculators/NumberField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Changed, ChangeDraft } from './planChange.ts'
 import { changeOf, draftOf, isUntouched, LIGHTS, MEASURES, wrongWith } from './planChange.ts'
 import PreviewTable from './PreviewTable.vue'
+import type { Preview } from './usePreview.ts'
+import { usePreview } from './usePreview.ts'
 
 const { resident, plan, duties } = defineProps<{
   resident: Resident
@@ -27,7 +30,8 @@ const which = shallowRef('')
 const draft = ref<ChangeDraft | null>(null)
 const reason = shallowRef('')
 const forAll = shallowRef(false)
-const preview = shallowRef<PreviewAnswer | null>(null)
+const preview = shallowRef<Preview | null>(null)
+const previewOf = usePreview()
 
 const climates = computed(() => plan.targets.filter(({ celsius }) => celsius !== undefined))
 const measures = computed(() =>
@@ -74,14 +78,14 @@ async function doing(act: (change: ReturnType<typeof changeOf>) => Promise<void>
 
 function look(): Promise<boolean> {
   return doing(async (change) => {
-    preview.value = await careApi.preview({ resident: resident.id, change })
+    preview.value = previewOf(resident, { change })
   })
 }
 
 async function sign(): Promise<void> {
   const whose = forAll.value ? { sheet: resident.sheet } : { resident: resident.id }
   const signed = await doing((change) =>
-    careApi.signOverride({ ...whose, ...change, reason: reason.value.trim() }),
+    call(ROUTES.signOverride, { body: { ...whose, ...change, reason: reason.value.trim() } }),
   )
   if (!signed) return
   which.value = ''

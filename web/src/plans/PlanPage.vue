@@ -1,20 +1,21 @@
 <script setup lang="ts">
-import type { PreviewAnswer } from '@kobrin/contract'
-import { may } from '@kobrin/contract'
+import { may, ROUTES } from '@kobrin/contract'
 import type { Override } from '@kobrin/core'
-import { isBefore } from '@kobrin/core'
+import { isBefore, mayRecord } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
-import { useAnswer, useDoing } from '../app/useAnswer.ts'
+import { useDoing } from '../app/useAnswer.ts'
 import ConditionScale from '../condition/ConditionScale.vue'
 import SchoolChoice from '../library/SchoolChoice.vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { usePlans } from './usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { careApi } from '../wire/careApi.ts'
+import { call } from '../wire/call.ts'
 import { care, lightLines, sayHousing, sayTarget } from '../words/care.ts'
+import { sayOverride } from '../words/changes.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayDate } from '../words/numbers.ts'
@@ -22,9 +23,12 @@ import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
 import ChangeForm from './ChangeForm.vue'
 import PreviewTable from './PreviewTable.vue'
+import type { Preview } from './usePreview.ts'
+import { usePreview } from './usePreview.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
+const plans = usePlans()
 const people = usePeople()
 const today = useToday()
 const record = useRecord()
@@ -32,59 +36,41 @@ const teller = useTeller()
 const { busy, complaint, run } = useDoing()
 
 const resident = computed(() => site.residents.get(id))
-const plan = computed(() => resident.value && site.planOf(resident.value))
-const { answer: sources, again } = useAnswer(
-  () => careApi.planSources(id),
-  () => id,
-)
-const { answer: library } = useAnswer(
-  () => careApi.sheet(resident.value?.sheet ?? ''),
-  () => resident.value?.sheet,
+const plan = computed(() => resident.value && plans.planOf(resident.value))
+const sheet = computed(() => site.species.get(resident.value?.sheet ?? ''))
+/** Every change signed for it or for everyone on its sheet. */
+const signedChanges = computed(() =>
+  (site.book?.overrides ?? []).filter(({ target }) => target === id || target === resident.value?.sheet),
 )
 const maySign = computed(() => may(people.role, 'signPlans'))
-const mayStage = computed(() => may(people.role, 'setStage'))
-const isHere = computed(() => record.stateOf(id).arrivedOn !== null)
+const mayStage = computed(() => mayRecord(people.role, 'staged'))
+const isHere = computed(() => record.stateOf(id).stay.arrivedOn !== null)
 /** What is asked for now: getting the place ready is behind those who are here. */
 const editable = computed(() => plan.value?.duties.filter((one) => !isBefore(one) || !isHere.value) ?? [])
 
-const preview = shallowRef<PreviewAnswer | null>(null)
-
-async function refresh(): Promise<void> {
-  await Promise.all([site.load(), again()])
-}
+const preview = shallowRef<Preview | null>(null)
+const previewOf = usePreview()
 
 async function end(target: string, number: number): Promise<void> {
   await run(async () => {
-    await careApi.endOverride({ target, number, reason: 'Ended on the plan page' })
-    await refresh()
+    await call(ROUTES.endOverride, { body: { target, number, reason: 'Ended on the plan page' } })
+    await site.load()
   })
 }
 
-async function setStage(stage: string): Promise<void> {
-  await run(async () => {
-    await careApi.setStage(id, { stage, reason: 'Set on the plan page' })
-    await refresh()
-  })
+function setStage(stage: string, name: string): void {
+  record.keep(
+    [{ subject: id, kind: 'staged', payload: { stage, why: 'Set on the plan page' } }],
+    `${resident.value?.name ?? ''}: ${name}`,
+  )
 }
 
-async function lookAtStage(stage: string): Promise<void> {
-  await run(async () => {
-    preview.value = await careApi.preview({ resident: id, stage })
-  })
+function lookAtStage(stage: string): void {
+  preview.value = resident.value ? previewOf(resident.value, { stage }) : null
 }
 
 function isOver({ until, on }: Override): boolean {
   return (until !== undefined && until < today.day) || on > today.day
-}
-
-function saysChange({ patch, target, housing, light }: Override): string {
-  if (patch) {
-    if ('drop' in patch) return `${patch.id}: no longer`
-    return `${patch.id}: ${patch.cadence ? terms.cadence(patch.cadence) : Object.keys(patch).slice(1).join(', ')}`
-  }
-  return [target && `climate, ${target.zone}`, housing && 'enclosure', light && 'light']
-    .filter(Boolean)
-    .join(', ')
 }
 </script>
 
@@ -125,14 +111,20 @@ function saysChange({ patch, target, housing, light }: Override): string {
       </section>
       <section class="block">
         <h2>Change it</h2>
-        <ChangeForm v-if="maySign" :resident="resident" :plan="plan" :duties="editable" @signed="refresh" />
+        <ChangeForm
+          v-if="maySign"
+          :resident="resident"
+          :plan="plan"
+          :duties="editable"
+          @signed="site.load()"
+        />
         <p v-else class="quiet">A senior keeper signs changes to a plan.</p>
         <PreviewTable v-if="preview" :preview="preview" />
-        <template v-if="sources && sources.overrides.length > 0">
+        <template v-if="signedChanges.length > 0">
           <h3>Signed</h3>
           <ul>
-            <li v-for="{ target, number, change: signed } in sources.overrides" :key="`${target} ${number}`">
-              <strong>{{ saysChange(signed) }}</strong>
+            <li v-for="{ target, number, change: signed } in signedChanges" :key="`${target} ${number}`">
+              <strong>{{ sayOverride(signed) }}</strong>
               <p class="quiet">
                 {{ target === id ? 'for this one' : 'for everyone on the sheet' }},
                 {{ site.nameOf(signed.by) }} {{ sayDate(signed.on, today.day)
@@ -144,7 +136,7 @@ function saysChange({ patch, target, housing, light }: Override): string {
                 type="button"
                 class="plain"
                 :disabled="busy"
-                :aria-label="`End: ${saysChange(signed)}`"
+                :aria-label="`End: ${sayOverride(signed)}`"
                 @click="end(target, number)"
               >
                 End it
@@ -152,10 +144,10 @@ function saysChange({ patch, target, housing, light }: Override): string {
             </li>
           </ul>
         </template>
-        <template v-if="library">
+        <template v-if="sheet">
           <h3>Stage</h3>
           <ul>
-            <li v-for="stage in library.sheet.stages" :key="stage.id" class="row">
+            <li v-for="stage in sheet.stages" :key="stage.id" class="row">
               <strong>{{ stage.name }}</strong>
               <span v-if="stage.id === resident.stage" class="quiet">now</span>
               <template v-else>
@@ -167,7 +159,7 @@ function saysChange({ patch, target, housing, light }: Override): string {
                   type="button"
                   class="plain"
                   :disabled="busy"
-                  @click="setStage(stage.id)"
+                  @click="setStage(stage.id, stage.name)"
                 >
                   Confirm {{ stage.name }}
                 </button>
@@ -177,15 +169,15 @@ function saysChange({ patch, target, housing, light }: Override): string {
         </template>
       </section>
       <ConditionScale v-if="resident.lives === 'individual'" :resident-id="id" />
-      <template v-if="library && sources">
+      <template v-if="sheet">
         <SchoolChoice
-          v-for="school in library.sheet.schools"
+          v-for="school in sheet.schools"
           :key="school.id"
           :sheet-id="resident.sheet"
           :school="school"
-          :chosen="sources.ownSchools[school.id] ?? sources.siteSchools[school.id]"
+          :chosen="resident.schools[school.id] ?? site.book?.schools[sheet.id]?.[school.id]"
           :resident-id="id"
-          @chosen="refresh"
+          @chosen="site.load()"
         />
       </template>
     </div>

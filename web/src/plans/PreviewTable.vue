@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import type { PreviewAnswer } from '@kobrin/contract'
 import type { PlannedDay } from '@kobrin/core'
 import { useToday } from '../time/useToday.ts'
 import { sayOffering } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { sayDay } from '../words/numbers.ts'
+import type { Preview } from './usePreview.ts'
 
 /** The next days side by side; what is the same on both sides steps back. */
-const { preview } = defineProps<{ preview: PreviewAnswer }>()
+const { preview } = defineProps<{ preview: Preview }>()
 const today = useToday()
 
 function says(task: PlannedDay['tasks'][number]): string {

@@ -3,10 +3,12 @@ import type { Draft, Fact, FeedOutcome, Replacement } from '@kobrin/core'
 import { doubtAbout } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
+import { sayError } from '../app/sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { readNumber } from '../saying/readAnswers.ts'
+import { readNumber } from '../exceptions/readAnswers.ts'
 import { sayDoubt } from '../words/doubts.ts'
 import { words } from '../words/en.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -15,6 +17,7 @@ const { fact } = defineProps<{ fact: Fact }>()
 const emit = defineEmits<{ close: [] }>()
 const record = useRecord()
 const site = useSite()
+const plans = usePlans()
 const today = useToday()
 
 const OUTCOMES = Object.keys(words.outcome) as FeedOutcome[]
@@ -76,17 +79,17 @@ function correct(): void {
   }
   const because = reason()
   if (because === null) return
-  const resident = site.residents.get(fact.residentId)
+  const resident = site.residents.get(fact.subject)
   const doubt =
     resident &&
-    doubtAbout({ residentId: fact.residentId, ...to }, record.stateOf(fact.residentId), site.planOf(resident))
+    doubtAbout({ subject: fact.subject, ...to }, record.stateOf(fact.subject), plans.planOf(resident))
   if (doubt && !asked.value) {
     asked.value = true
     complaint.value = `${sayDoubt(doubt)} Press again to keep it.`
     return
   }
   const draft: Draft = {
-    residentId: fact.residentId,
+    subject: fact.subject,
     kind: 'corrected',
     payload: { target: fact.uid, to, why: because },
   }
@@ -94,22 +97,24 @@ function correct(): void {
   emit('close')
 }
 
-function takeBack(): void {
+async function takeBack(): Promise<void> {
   const because = reason()
   if (because === null) return
-  const draft: Draft = {
-    residentId: fact.residentId,
-    kind: 'retracted',
-    payload: { target: fact.uid, why: because },
+  try {
+    await record.takeBackEntry(fact, because, `Taken back: ${sayEntry(fact, today.day)}`)
+    emit('close')
+  } catch (error) {
+    complaint.value = sayError(error)
   }
-  record.keep([draft], `Taken back: ${sayEntry(fact, today.day)}`)
-  emit('close')
 }
 </script>
 
 <template>
   <AppDialog title="Correct an entry" @close="emit('close')">
     <p><span class="quiet">It says:</span> {{ sayEntry(fact, today.day) }}</p>
+    <p v-if="fact.act" class="quiet">
+      It is part of something done together: taken back, all of it is taken back.
+    </p>
     <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
     <form @submit.prevent="correct">
       <label v-if="fact.kind === 'fed'">

@@ -7,6 +7,7 @@ import { sayFit, useFit } from '../enclosures/useFit.ts'
 import MatterActions from '../matters/MatterActions.vue'
 import { hasActions } from '../matters/hasActions.ts'
 import { useMatters } from '../matters/useMatters.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -26,6 +27,7 @@ const { id } = defineProps<{ id: string }>()
 const LifelineChart = defineAsyncComponent(() => import('./LifelineChart.vue'))
 
 const site = useSite()
+const plans = usePlans()
 const round = useRound()
 const today = useToday()
 const router = useRouter()
@@ -40,7 +42,7 @@ const correcting = shallowRef<Fact | null>(null)
 const resident = computed(() => site.residents.get(id))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => round.dayOf(id))
-const plan = computed(() => resident.value && site.planOf(resident.value))
+const plan = computed(() => resident.value && plans.planOf(resident.value))
 const home = computed(() => round.homeOf(id))
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')

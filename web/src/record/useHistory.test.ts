@@ -6,10 +6,9 @@ import { useHistory } from './useHistory.ts'
 
 const answers = vi.hoisted(() => new Map<string, (entries: object[]) => void>())
 const recent = vi.hoisted(() => ({ of: new Map<string, object[]>() }))
-vi.mock('../wire/api.ts', () => ({
-  api: {
-    record: (id: string) => new Promise((resolve) => answers.set(id, (entries) => resolve({ entries }))),
-  },
+vi.mock('../wire/call.ts', () => ({
+  call: (_route: object, { params: { subject } }: { params: { subject: string } }) =>
+    new Promise((resolve) => answers.set(subject, (entries) => resolve({ entries }))),
 }))
 vi.mock('../entries/useRecord.ts', () => ({
   useRecord: () => ({
@@ -18,8 +17,8 @@ vi.mock('../entries/useRecord.ts', () => ({
   }),
 }))
 
-const noted = (residentId: string, text: string): Entry =>
-  entryOn(TODAY, { kind: 'noted', payload: { text } }, { residentId })
+const noted = (subject: string, text: string): Entry =>
+  entryOn(TODAY, { kind: 'noted', payload: { text } }, { subject })
 
 async function arrives(id: string, ...entries: Entry[]): Promise<void> {
   answers.get(id)?.(entries)

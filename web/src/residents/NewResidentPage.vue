@@ -1,20 +1,21 @@
 <script setup lang="ts">
+import type { Draft } from '@kobrin/core'
 import { dayFromIso, isFit, isPlan, resolvePlan } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
-import { useAnswer, useDoing } from '../app/useAnswer.ts'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
-import { readCount } from '../saying/readAnswers.ts'
+import { useRecord } from '../entries/useRecord.ts'
+import { readCount } from '../exceptions/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
-import { careApi } from '../wire/careApi.ts'
 
 const site = useSite()
+const record = useRecord()
 const freePlaces = useFreePlaces()
 const today = useToday()
 const router = useRouter()
@@ -22,7 +23,6 @@ const { query } = useRoute()
 /** Found alive in the old floor of somebody: of their kind, so many of them. */
 const parent = site.residents.get(String(query['of']))
 const { fitFor } = useFit()
-const { busy, complaint, run } = useDoing()
 const id = uuidv7()
 
 const species = computed(() => [...site.species.values()].sort((a, b) => a.common.localeCompare(b.common)))
@@ -49,18 +49,15 @@ const form = reactive<Newcomer>({
   comes: 'expected',
   from: parent ? `Old floor of ${parent.name}` : '',
 })
-const { answer } = useAnswer(
-  () => careApi.sheet(form.sheet),
-  () => form.sheet,
-)
-const sheet = computed(() => answer.value?.sheet)
+const sheet = computed(() => site.species.get(form.sheet))
+const schools = computed(() => site.book?.schools[form.sheet] ?? {})
 const stage = computed(() => {
   const stages = sheet.value?.stages ?? []
   return stages.find((one) => one.id === form.stage)?.id ?? stages[0]?.id ?? ''
 })
 const plan = computed(() => {
-  if (!sheet.value || !answer.value) return null
-  const made = resolvePlan(sheet.value, { stage: stage.value, schools: answer.value.schools, day: today.day })
+  if (!sheet.value) return null
+  const made = resolvePlan(sheet.value, { stage: stage.value, schools: schools.value, day: today.day })
   return isPlan(made) ? made : null
 })
 const isColony = computed(() => sheet.value?.lives === 'colony')
@@ -87,25 +84,36 @@ function wrongWith(): string {
   return ''
 }
 
-async function keep(): Promise<void> {
-  wrong.value = wrongWith()
-  if (wrong.value) return
-  const kept = await run(async () => {
-    await careApi.addResident({
-      id,
-      name: form.name.trim(),
-      sheet: form.sheet,
+/** Two facts of one doing, made here: somebody new can be put on record in a room without network. */
+function draftsOf(): Draft[] {
+  const { name, sheet: onSheet, enclosure, comes, hatched } = form
+  const from = form.from.trim()
+  const registered: Draft = {
+    subject: id,
+    kind: 'registered',
+    payload: {
+      name: name.trim(),
+      sheet: onSheet,
       stage: stage.value,
       count: isColony.value ? count.value : null,
       sex: isColony.value ? 'unknown' : form.sex,
-      hatchedOn: form.hatched === '' ? null : dayFromIso(form.hatched),
-      enclosure: form.enclosure,
-      comes: form.comes,
-      ...(form.from.trim() && { from: form.from.trim() }),
-    })
-    await site.load()
-  })
-  if (kept) void router.push({ name: 'record', params: { id } })
+      hatchedOn: hatched === '' ? null : dayFromIso(hatched),
+      barrier: null,
+      schools: {},
+    },
+  }
+  const place: Draft =
+    comes === 'expected'
+      ? { subject: id, kind: 'expected', payload: { enclosure, ...(from && { from }) } }
+      : { subject: id, kind: 'arrived', payload: { enclosure, ...(from && { source: from }) } }
+  return [registered, place]
+}
+
+function keep(): void {
+  wrong.value = wrongWith()
+  if (wrong.value) return
+  record.keep(draftsOf(), `${form.name.trim()} put on record`, { together: true })
+  void router.push({ name: 'record', params: { id } })
 }
 </script>
 
@@ -159,10 +167,10 @@ async function keep(): Promise<void> {
           until it is ready</label
         >
         <label class="tick"><input v-model="form.comes" type="radio" value="arrived" /> is here now</label>
-        <p v-if="wrong || complaint" class="wrong" role="alert">{{ wrong || complaint }}</p>
-        <button type="submit" class="primary" :disabled="busy">Put on record</button>
+        <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
+        <button type="submit" class="primary">Put on record</button>
       </form>
-      <CanWeKeepIt v-if="sheet && answer" :key="sheet.id" :sheet="sheet" :schools="answer.schools" />
+      <CanWeKeepIt v-if="sheet" :key="sheet.id" :sheet="sheet" :schools="schools" />
     </div>
   </main>
 </template>

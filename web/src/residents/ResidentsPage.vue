@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { may } from '@kobrin/contract'
+import { mayRecord } from '@kobrin/core'
 import Column from 'primevue/column'
 import type { DataTableRowClickEvent } from 'primevue/datatable'
 import DataTable from 'primevue/datatable'
@@ -56,7 +56,7 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
         :placeholder="terms.findPlaceholder"
       />
       <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
-      <RouterLink v-if="may(people.role, 'addResidents')" :to="{ name: 'newResident' }"
+      <RouterLink v-if="mayRecord(people.role, 'registered')" :to="{ name: 'newResident' }"
         >Somebody new …</RouterLink
       >
     </header>

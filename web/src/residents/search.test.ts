@@ -1,21 +1,10 @@
 import { describe, expect, it } from 'vitest'
+import { registerOf } from '../testing/residents.ts'
 import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
 
 function one(name: string, accession: string, species: string, place: string, latin = ''): Findable {
-  const resident = {
-    id: name,
-    accession,
-    name,
-    sheet: '',
-    lives: 'individual' as const,
-    count: null,
-    sex: 'unknown' as const,
-    hatchedOn: null,
-    barrier: null,
-    stage: 'adult',
-    plan: '',
-  }
+  const resident = { ...registerOf(name), id: name, accession, lives: 'individual' as const }
   return { resident, species, latin, place }
 }
 

@@ -1,4 +1,4 @@
-import type { Resident } from '@kobrin/contract'
+import type { Resident } from '../site/useSite.ts'
 
 export interface Findable {
   resident: Resident

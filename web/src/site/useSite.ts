@@ -1,56 +1,64 @@
-import type { Bay, Enclosure, Person, Resident, Room, Site, Species } from '@kobrin/contract'
-import type { Barrier, Place, Plan } from '@kobrin/core'
+import type { Bay, Enclosure, Person, PlanBook, Room, Site } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import type { Place, Register, Sheet } from '@kobrin/core'
+import { placeIn } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { api } from '../wire/api.ts'
+import { useRegister } from '../residents/useRegister.ts'
+import { call } from '../wire/call.ts'
+
+/** Somebody who lives here: the register's line, the number, and whether it is one animal or a colony. */
+export interface Resident extends Register {
+  id: string
+  /** Given out by the server; empty until it has heard of a newcomer. */
+  accession: string
+  lives: Sheet['lives']
+}
 
 function byId<T extends { id: string }>(list: readonly T[] | undefined): Map<string, T> {
   return new Map((list ?? []).map((item) => [item.id, item]))
 }
 
-/** The building, its residents and people, and the plans in force. */
+/** The building, its residents and people, and what plans are made of. */
 export const useSite = defineStore('site', () => {
+  const register = useRegister()
   const site = shallowRef<Site | null>(null)
+  const book = shallowRef<PlanBook | null>(null)
   /** How far this device's clock is behind the server's, milliseconds. */
   const clockBehind = shallowRef(0)
 
   const rooms = computed(() => byId<Room>(site.value?.rooms))
   const bays = computed(() => byId<Bay>(site.value?.bays))
   const enclosures = computed(() => byId<Enclosure>(site.value?.enclosures))
-  const residents = computed(() => byId<Resident>(site.value?.residents))
-  const species = computed(() => byId<Species>(site.value?.species))
+  const species = computed(() => byId<Sheet>(book.value?.sheets))
   const people = computed(() => byId<Person>(site.value?.people))
+  const building = computed(() => ({ rooms: rooms.value, bays: bays.value, enclosures: enclosures.value }))
+  const residents = computed(() => {
+    const numbers = site.value?.numbers ?? {}
+    const living = [...register.lines].map(([id, line]): Resident => ({
+      ...line,
+      id,
+      accession: numbers[id] ?? '',
+      lives: species.value.get(line.sheet)?.lives ?? 'individual',
+    }))
+    living.sort((a, b) => (a.accession < b.accession ? -1 : a.accession > b.accession ? 1 : 0))
+    return byId(living)
+  })
 
   async function load(): Promise<void> {
-    const asked = Date.now()
-    const fresh = await api.site()
-    // The server looked at its clock somewhere on the way: half-way is wrong by the least.
-    clockBehind.value = Math.round(fresh.now - (asked + Date.now()) / 2)
-    site.value = fresh
+    const [freshSite, freshBook] = await Promise.all([call(ROUTES.site), call(ROUTES.planBook)])
+    site.value = freshSite
+    book.value = freshBook
   }
 
-  function planOf(resident: Resident): Plan {
-    const plan = site.value?.plans[resident.plan]
-    if (!plan) throw new Error(`${resident.name} has no plan.`)
-    return plan
+  /** Takes the server's clock as it was told on the way of an answer: half-way is wrong by the least. */
+  function setClock(serverMs: number, askedMs: number, answeredMs: number): void {
+    clockBehind.value = Math.round(serverMs - (askedMs + answeredMs) / 2)
   }
 
-  /** Where an enclosure stands, at the strictest level of room, bay and resident. */
-  function placeOf(enclosureId: string | undefined, resident: Resident): Place | null {
-    const enclosure = enclosureId === undefined ? undefined : enclosures.value.get(enclosureId)
-    const bay = enclosure && bays.value.get(enclosure.bayId)
-    const room = bay && rooms.value.get(bay.roomId)
-    if (!enclosure || !bay || !room) return null
-    const barrier = resident.barrier ?? bay.barrier ?? room.barrier
-    return {
-      room: room.id,
-      roomOrder: room.order,
-      bay: bay.id,
-      bayOrder: bay.order,
-      row: enclosure.row,
-      column: enclosure.column,
-      barrier: barrier satisfies Barrier,
-    }
+  /** Where an enclosure stands, at the level at which the resident is walked. */
+  function placeOf(enclosureId: string | undefined, resident: Pick<Resident, 'barrier'>): Place | null {
+    return placeIn(building.value, enclosureId, resident.barrier)
   }
 
   /** "Tar Room · Bay 2, north wall · shelf 1" */
@@ -72,7 +80,9 @@ export const useSite = defineStore('site', () => {
 
   return {
     site,
+    book,
     clockBehind,
+    building,
     rooms,
     bays,
     enclosures,
@@ -80,7 +90,7 @@ export const useSite = defineStore('site', () => {
     species,
     people,
     load,
-    planOf,
+    setClock,
     placeOf,
     placeName,
     initialsOf,

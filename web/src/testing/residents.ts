@@ -1,5 +1,5 @@
-import type { Duty, Entry, Plan, ResidentState, Task } from '@kobrin/core'
-import { emptyState, replay } from '@kobrin/core'
+import type { Duty, Entry, Plan, Register, ResidentState, Sheet, Task } from '@kobrin/core'
+import { replay } from '@kobrin/core'
 
 /** 2026-05-12, a Tuesday. */
 export const TODAY = 20_585
@@ -45,6 +45,44 @@ export function planOf(duties: Duty[] = [FEED, dutyOf({ id: 'water', does: 'wate
   }
 }
 
+/** A sheet whose plan is `planOf()`. */
+export function sheetOf(): Sheet {
+  const { duties, holds, weighing, refusalsToWorry } = planOf()
+  return {
+    id: 'gecko',
+    common: 'Lesser house gecko',
+    latin: 'Gekko minimus',
+    otherNames: [],
+    group: 'lizard',
+    lives: 'individual',
+    stages: [{ id: 'adult', name: 'Adult', duties: duties.map(({ source: _, ...duty }) => duty) }],
+    schools: [],
+    holds: holds.map(({ source: _, ...hold }) => hold),
+    targets: [],
+    never: [],
+    cautions: [],
+    signs: [],
+    sources: ['common husbandry practice'],
+    weighing,
+    refusalsToWorry,
+  } as unknown as Sheet
+}
+
+/** Somebody as it may be put on record. */
+export function registerOf(name: string, part: Partial<Register> = {}): Register {
+  return {
+    name,
+    sheet: 'gecko',
+    stage: 'adult',
+    count: null,
+    sex: 'unknown',
+    hatchedOn: null,
+    barrier: null,
+    schools: {},
+    ...part,
+  }
+}
+
 export function taskOf(task: Partial<Task> & Pick<Task, 'status'>, duty: Duty = FEED): Task {
   return { duty, dueOn: TODAY, daysOver: 0, lateness: 0, because: [], ...task }
 }
@@ -55,14 +93,14 @@ let made = 0
 export function entryOn(
   day: number,
   fact: Pick<Entry, 'kind' | 'payload'>,
-  { residentId = 'tamsin', author = 'lotte' } = {},
+  { subject = 'tamsin', author = 'lotte' } = {},
 ): Entry {
   made += 1
   const occurredAt = new Date(day * 86_400_000 + (480 + made) * 60_000).toISOString()
   const uid = `01900000-0000-7000-8000-${made.toString(16).padStart(12, '0')}`
-  return { ...fact, uid, residentId, occurredAt, day, author } as Entry
+  return { ...fact, uid, subject, occurredAt, day, author } as Entry
 }
 
 export function stateOf(...entries: Entry[]): ResidentState {
-  return entries.length > 0 ? replay(entries) : emptyState()
+  return replay('resident', entries)
 }

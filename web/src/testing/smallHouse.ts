@@ -1,7 +1,7 @@
-import type { Bay, Enclosure, Me, Person, Resident, Room, Site } from '@kobrin/contract'
+import type { Bay, Enclosure, Me, Person, PlanBook, Room, Site } from '@kobrin/contract'
 import type { Barrier } from '@kobrin/core'
 import { emptyBuild } from '@kobrin/core'
-import { planOf, TODAY } from './residents.ts'
+import { sheetOf, TODAY } from './residents.ts'
 
 /** Noon of the day the tests are on, in a site that keeps UTC. */
 export const NOON = TODAY * 86_400_000 + 12 * 3_600_000
@@ -14,7 +14,11 @@ export const LOTTE: Person = {
   competences: [],
 }
 
-export const ME: Me = { person: LOTTE, device: { name: null, enrolled: false } }
+export const ME: Me = {
+  person: LOTTE,
+  device: { name: null, enrolled: false },
+  shift: { id: 'shift', key: 'key' },
+}
 
 function roomOf(id: string, order: number, barrier: Barrier): Room {
   return { id, name: id, order, barrier, celsius: null }
@@ -28,30 +32,12 @@ function boxOf(id: string, bayId: string, row: number, column: number): Enclosur
   return { id, bayId, row, column, widthMm: 400, depthMm: 400, heightMm: 300, build: emptyBuild() }
 }
 
-export function residentOf(id: string, part: Partial<Resident> = {}): Resident {
-  return {
-    id,
-    accession: '0001',
-    name: id,
-    sheet: 'gecko',
-    lives: 'individual',
-    count: null,
-    sex: 'unknown',
-    hatchedOn: null,
-    barrier: null,
-    stage: 'adult',
-    plan: 'gecko adult',
-    ...part,
-  }
-}
-
 /** Two rooms: the loft with two bays, one of them behind the quarantine barrier, and the nursery,
  * which comes last in the building and first on the round. The last box of the first shelf is free. */
-export function smallHouse(residents: readonly Resident[]): Site {
+export function smallHouse(numbers: Record<string, string> = {}): Site {
   return {
     name: 'Small house',
     zone: 'UTC',
-    now: NOON,
     rooms: [roomOf('Loft', 1, 1), roomOf('Nursery', 2, 0)],
     bays: [bayOf('A', 'Loft', 1), bayOf('B', 'Loft', 2, 2), bayOf('N', 'Nursery', 1)],
     enclosures: [
@@ -62,18 +48,12 @@ export function smallHouse(residents: readonly Resident[]): Site {
       boxOf('b1', 'B', 0, 0),
       boxOf('n1', 'N', 0, 0),
     ],
-    residents: [...residents],
-    species: [
-      {
-        id: 'gecko',
-        common: 'Lesser house gecko',
-        latin: 'Gekko minimus',
-        group: 'lizard',
-        stages: { adult: 'Adult' },
-        schools: {},
-      },
-    ],
-    plans: { 'gecko adult': planOf() },
     people: [LOTTE],
+    numbers,
   }
+}
+
+/** The one sheet of the house, nothing chosen and nothing signed. */
+export function smallBook(): PlanBook {
+  return { sheets: [sheetOf()], schools: {}, overrides: [] }
 }

@@ -1,9 +1,11 @@
-import type { Draft, Entry, ResidentState } from '@kobrin/core'
+import type { Draft, Entry, LotState, PlaceState, Register, ResidentState } from '@kobrin/core'
+import { emptyResident } from '@kobrin/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import { shallowReactive } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
-import { entryOn, stateOf, TODAY } from './residents.ts'
+import { useRegister } from '../residents/useRegister.ts'
+import { entryOn, registerOf, stateOf, TODAY } from './residents.ts'
 import { ME, NOON } from './smallHouse.ts'
 
 /** What stands in for `useRecord`: states that a test sets, and what was handed over to be kept. For
@@ -11,15 +13,27 @@ import { ME, NOON } from './smallHouse.ts'
 export const states = shallowReactive(new Map<string, ResidentState>())
 export const kept: { drafts: readonly Draft[]; says: string }[] = []
 
+export const lots = shallowReactive(new Map<string, LotState>())
+export const waitingPlaces = shallowReactive(new Map<string, NonNullable<PlaceState['waits']>>())
+
 export const useRecord = () => ({
-  stateOf: (id: string) => states.get(id),
+  lots,
+  waitingPlaces,
+  stateOf: (id: string) => states.get(id) ?? emptyResident(),
   keep: (drafts: readonly Draft[], says: string) => kept.push({ drafts, says }),
 })
 
-/** Lives in a box since long ago; more happened since. */
-export function lives(id: string, enclosure: string, ...more: readonly Entry[]): void {
-  const arrived = entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } })
-  states.set(id, stateOf(arrived, ...more))
+interface Living {
+  enclosure?: string
+  register?: Partial<Register>
+}
+
+/** Is on record, and lives in a box since long ago where one is named; more happened since. */
+export function lives(id: string, { enclosure, register = {} }: Living, ...more: readonly Entry[]): void {
+  const registered = entryOn(TODAY - 400, { kind: 'registered', payload: registerOf(id, register) })
+  const arrived = enclosure ? [entryOn(TODAY - 400, { kind: 'arrived', payload: { enclosure } })] : []
+  states.set(id, stateOf(registered, ...arrived, ...more))
+  useRegister().put(id, registerOf(id, register))
 }
 
 /** Noon, a keeper signed in, and nothing known or kept. */
@@ -27,6 +41,8 @@ export function beginShift(fake: Parameters<typeof vi.useFakeTimers>[0] = { toFa
   vi.useFakeTimers({ ...fake, now: NOON })
   localStorage.clear()
   states.clear()
+  lots.clear()
+  waitingPlaces.clear()
   kept.length = 0
   setActivePinia(createPinia())
   usePeople().me = ME

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { RouterLink } from 'vue-router'
 import { usePlacesLeft } from './usePlacesLeft.ts'
 import { useRound } from './useRound.ts'
 
@@ -10,16 +11,15 @@ const waits = computed(() => places.left.get(enclosureId))
 </script>
 
 <template>
-  <button
+  <RouterLink
     v-if="waits"
-    type="button"
     class="empty waits"
     role="gridcell"
-    @click="round.focused = waits.residentId"
+    :to="{ name: 'enclosure', params: { id: enclosureId } }"
   >
     {{ waits.leaves === 'toClean' ? 'To clean' : 'Old floor to keep' }}
-    <span>{{ round.nameOf(waits.residentId) }} moved out</span>
-  </button>
+    <span>{{ round.nameOf(waits.resident) }} moved out</span>
+  </RouterLink>
   <div v-else class="empty" role="gridcell">Empty</div>
 </template>
 
@@ -42,6 +42,7 @@ const waits = computed(() => places.left.get(enclosureId))
   border-bottom: 0;
   color: var(--ink);
   font-weight: 600;
+  text-decoration: none;
 }
 
 span {

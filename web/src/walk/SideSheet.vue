@@ -4,6 +4,7 @@ import { canBeAsPlanned } from '@kobrin/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import Because from '../words/Because.vue'
@@ -16,9 +17,9 @@ import { useTeller } from '../words/useTeller.ts'
 import { hasActions } from '../matters/hasActions.ts'
 import { useMatters } from '../matters/useMatters.ts'
 import DutyMark from './DutyMark.vue'
-import SayPanel from '../saying/SayPanel.vue'
+import ExceptionPanel from '../exceptions/ExceptionPanel.vue'
 import { useRound } from './useRound.ts'
-import { useSaying } from '../saying/useSaying.ts'
+import { useException } from '../exceptions/useException.ts'
 
 const MatterActions = defineAsyncComponent(() => import('../matters/MatterActions.vue'))
 
@@ -26,6 +27,7 @@ const { residentId } = defineProps<{ residentId: string }>()
 const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: []; close: [] }>()
 
 const site = useSite()
+const plans = usePlans()
 const record = useRecord()
 const round = useRound()
 const today = useToday()
@@ -34,7 +36,7 @@ const { mattersOf } = useMatters()
 const matters = computed(() => mattersOf(residentId))
 const router = useRouter()
 
-const saying = useSaying(
+const saying = useException(
   () => residentId,
   () => emit('said'),
 )
@@ -61,7 +63,7 @@ const PRESSING: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
 const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => round.dayOf(residentId))
-const plan = computed(() => resident.value && site.planOf(resident.value))
+const plan = computed(() => resident.value && plans.planOf(resident.value))
 const shown = computed(() =>
   day.value.tasks
     .filter(({ status }) => status !== 'notYet')
@@ -176,7 +178,7 @@ function under(task: Task): string {
     <button v-if="canTouch" type="button" class="primary planned" @click="emit('planned')">
       {{ words.asPlanned }} <kbd>Enter</kbd>
     </button>
-    <SayPanel v-if="round.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
+    <ExceptionPanel v-if="round.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 
     <section v-if="plan && plan.cautions.length > 0" class="careful">
       <h3>Careful</h3>

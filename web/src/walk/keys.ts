@@ -18,6 +18,7 @@ export const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['g', 'move to another enclosure'],
   ['k q', 'counted; body condition'],
   ['0', 'found alive in old floor'],
+  ['8 9', 'left the house; died'],
   ['b', 'open every because'],
   ['i', 'open the record'],
   ['u', 'take back the last'],

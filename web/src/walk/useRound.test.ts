@@ -1,14 +1,16 @@
-import type { Resident } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
+import type { Entry, Register } from '@kobrin/core'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, TODAY } from '../testing/residents.ts'
-import { LOTTE, ME, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { LOTTE, ME, smallBook, smallHouse } from '../testing/smallHouse.ts'
 import { beginShift, kept, lives as livesIn } from '../testing/standInRecord.ts'
 import { useRound } from './useRound.ts'
 
 vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
+
+/** What is particular about somebody on the register. */
+const registers = new Map<string, Partial<Register>>()
 
 /** Last fed and watered so many days ago. */
 function lives(id: string, enclosure: string, daysAgo: number, ...more: Entry[]): void {
@@ -16,22 +18,26 @@ function lives(id: string, enclosure: string, daysAgo: number, ...more: Entry[])
     entryOn(TODAY - daysAgo, { kind: 'fed', payload: { duty: 'feed', item: 'crickets', outcome: 'taken' } }),
     entryOn(TODAY - daysAgo, { kind: 'watered', payload: { duty: 'water' } }),
   ]
-  livesIn(id, enclosure, ...done, ...more)
+  livesIn(id, { enclosure, register: registers.get(id) ?? {} }, ...done, ...more)
 }
 
-function open(...residents: Resident[]) {
-  useSite().site = smallHouse(residents)
+function open(numbers: Record<string, string> = {}) {
+  useSite().site = smallHouse(numbers)
+  useSite().book = smallBook()
   return useRound()
 }
 
-beforeEach(() => beginShift())
+beforeEach(() => {
+  beginShift()
+  registers.clear()
+})
 
 describe('the order of the round', () => {
   it('goes from the youngest to the sick, room by room, whatever the building says', () => {
     lives('ada', 'a1', 3)
     lives('bea', 'b1', 3)
     lives('nan', 'n1', 3)
-    const round = open(residentOf('ada'), residentOf('bea'), residentOf('nan'))
+    const round = open()
     expect(round.stops.map(({ title, barrier }) => [title, barrier])).toEqual([
       ['Nursery', 0],
       ['Loft', 1],
@@ -41,8 +47,9 @@ describe('the order of the round', () => {
 
   it('puts a sick resident on a pass of its own, and its box on no other', () => {
     lives('ada', 'a1', 3)
+    registers.set('ill', { barrier: 3 })
     lives('ill', 'a2', 3)
-    const round = open(residentOf('ada'), residentOf('ill', { barrier: 3 }))
+    const round = open()
     expect(round.stops.map(({ barrier, residents }) => [barrier, residents])).toEqual([
       [1, ['ada']],
       [3, ['ill']],
@@ -55,10 +62,21 @@ describe('the order of the round', () => {
     lives('ada', 'a2', 3)
     lives('ben', 'a2', 3)
     lives('cas', 'a3', 3)
-    const round = open(residentOf('cas'), residentOf('ben'), residentOf('ada'))
+    const round = open()
     const boxes = round.stop?.faces[0]?.shelves.map((shelf) => shelf.map(({ residents }) => residents))
-    expect(boxes).toEqual([[[], ['ben', 'ada'], []], [['cas']]])
+    expect(boxes).toEqual([[[], ['ada', 'ben'], []], [['cas']]])
     expect([...round.takenBoxes].sort()).toEqual(['a2', 'a3'])
+  })
+})
+
+describe('somebody whose sheet cannot answer', () => {
+  it('is shown with that, and stops nobody else', () => {
+    registers.set('ada', { sheet: 'unicorn' })
+    lives('ada', 'a1', 3)
+    lives('ben', 'a2', 3)
+    const round = open()
+    expect(round.dayOf('ada')).toMatchObject({ tasks: [], verdicts: [{ what: { code: 'noPlan' } }] })
+    expect(round.dayOf('ben').tasks.length).toBeGreaterThan(0)
   })
 })
 
@@ -66,7 +84,7 @@ describe('what there is to do', () => {
   it('counts who is done and who is to be seen to; who has nothing today counts for neither', () => {
     lives('done', 'a1', 0)
     lives('due', 'a2', 3)
-    const round = open(residentOf('done'), residentOf('due'))
+    const round = open()
     expect(round.progress(['done', 'due'])).toEqual({ done: 1, all: 2 })
     expect(round.progress([])).toEqual({ done: 0, all: 0 })
   })
@@ -75,7 +93,7 @@ describe('what there is to do', () => {
     lives('ada', 'a1', 3)
     lives('ben', 'a2', 0)
     lives('cas', 'a3', 3)
-    const round = open(residentOf('ada'), residentOf('ben'), residentOf('cas'))
+    const round = open()
     const next = ['ada', 'ben', 'cas', null].map((from) => round.toDoAfter(from))
     expect(next).toEqual(['cas', 'cas', 'ada', 'ada'])
   })
@@ -84,7 +102,7 @@ describe('what there is to do', () => {
 describe('one touch', () => {
   it('says everything that is due as planned', () => {
     lives('ada', 'a1', 3)
-    const round = open(residentOf('ada'))
+    const round = open()
     expect(round.touch('ada')).toBe(true)
     const [{ drafts, says } = { drafts: [], says: '' }] = kept
     expect(drafts.map(({ kind }) => kind)).toEqual(['fed', 'watered'])
@@ -94,13 +112,13 @@ describe('one touch', () => {
 
   it('does nothing where nothing is due', () => {
     lives('ada', 'a1', 0)
-    const round = open(residentOf('ada'))
+    const round = open()
     expect([round.canTouch('ada'), round.touch('ada'), kept]).toEqual([false, false, []])
   })
 
   it('never feeds over a hold', () => {
     lives('ada', 'a1', 3, entryOn(TODAY - 2, { kind: 'ecdysis', payload: { stage: 'inBlue' } }))
-    open(residentOf('ada')).touch('ada')
+    open().touch('ada')
     expect(kept.flatMap(({ drafts }) => drafts.map(({ kind }) => kind))).toEqual(['watered'])
   })
 
@@ -111,7 +129,7 @@ describe('one touch', () => {
     ] as const)
       lives(id, box, 3)
     lives('cas', 'a3', 0)
-    const round = open(residentOf('ada'), residentOf('ben'), residentOf('cas'))
+    const round = open()
     expect(round.touchAll(['ada', 'ben', 'cas'], 'Bay A', 'water')).toBe(2)
     expect(kept).toMatchObject([
       { says: 'Bay A: 2 as planned', drafts: [{ kind: 'watered' }, { kind: 'watered' }] },
@@ -121,19 +139,17 @@ describe('one touch', () => {
   it('says nothing that the person at the screen may not', () => {
     lives('ada', 'a1', 3)
     usePeople().me = { ...ME, person: { ...LOTTE, role: 'reader' } }
-    const round = open(residentOf('ada'))
+    const round = open()
     expect([round.mayWrite, round.touch('ada'), kept]).toEqual([false, false, []])
   })
 })
 
 describe('how many they are', () => {
   it('as last counted, else as the register has it', () => {
+    registers.set('ants', { count: 120 }).set('lice', { count: 60 })
     lives('ants', 'a1', 0, entryOn(TODAY, { kind: 'counted', payload: { count: 180 } }))
     lives('lice', 'a2', 0)
-    const round = open(
-      residentOf('ants', { lives: 'colony', count: 120 }),
-      residentOf('lice', { lives: 'colony', count: 60 }),
-    )
+    const round = open()
     expect([round.countOf('ants'), round.countOf('lice')]).toEqual([180, 60])
   })
 })

@@ -1,11 +1,22 @@
-import type { Bay, Resident, Room } from '@kobrin/contract'
-import { may, mayRecord } from '@kobrin/contract'
-import type { Barrier, Draft, Place, ResidentDay, Task } from '@kobrin/core'
-import { asPlanned, canBeAsPlanned, isToDo, residentDay } from '@kobrin/core'
+import type { Bay, Room } from '@kobrin/contract'
+import { may } from '@kobrin/contract'
+import type { Barrier, Draft, Place, ResidentDay, Task, Verdict } from '@kobrin/core'
+import {
+  asPlanned,
+  canBeAsPlanned,
+  comparePlaced,
+  countOf as countIn,
+  isToDo,
+  levelOfBay,
+  mayRecord,
+  residentDay,
+} from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowReactive, shallowRef, watch } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
+import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
@@ -38,15 +49,20 @@ export interface RoundStop {
 }
 
 interface Placed {
-  resident: Resident
+  resident: string
   place: Place
   enclosureId: string
 }
 
+/** Whatever is wrong with one resident is shown at that resident. */
+const NO_PLAN: Verdict = { severity: 'act', what: { code: 'noPlan' }, because: [] }
+
 /** Today's round: every resident's day, the stops in walking order, and what a touch does. */
 export const useRound = defineStore('round', () => {
   const site = useSite()
+  const plans = usePlans()
   const record = useRecord()
+  const keptFloors = useKeptFloors()
   const people = usePeople()
   const today = useToday()
   const focused = shallowRef<string | null>(null)
@@ -65,31 +81,36 @@ export const useRound = defineStore('round', () => {
   const dayOf = perResident((residentId): ResidentDay => {
     const resident = site.residents.get(residentId)
     if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
-    return residentDay({
+    const told = residentDay({
       day: today.day,
       minute: today.minute,
-      plan: site.planOf(resident),
+      plan: plans.planOf(resident),
       state: record.stateOf(residentId),
+      floors: keptFloors.of(residentId),
     })
+    return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
   })
 
   // A box changes far less often than a state: the building is drawn anew only when somebody moves.
-  const homeOf = perResident((residentId) => record.stateOf(residentId).place?.enclosure)
+  const homeOf = perResident((residentId) => record.stateOf(residentId).stay.place?.enclosure)
 
   const placed = computed<Placed[]>(() =>
-    [...site.residents.values()].flatMap((resident) => {
-      const enclosureId = homeOf(resident.id)
-      const place = site.placeOf(enclosureId, resident)
-      return place && enclosureId !== undefined ? [{ resident, place, enclosureId }] : []
-    }),
+    [...site.residents.values()]
+      .flatMap((resident) => {
+        const enclosureId = homeOf(resident.id)
+        const place = site.placeOf(enclosureId, resident)
+        return place && enclosureId !== undefined ? [{ resident: resident.id, place, enclosureId }] : []
+      })
+      .sort(comparePlaced),
   )
 
   function shelvesOf(bay: Bay, barrier: Barrier, here: readonly Placed[]): Box[][] {
     const living = new Map<string, string[]>()
     for (const { resident, enclosureId } of here) {
-      living.set(enclosureId, [...(living.get(enclosureId) ?? []), resident.id])
+      living.set(enclosureId, [...(living.get(enclosureId) ?? []), resident])
     }
-    const usual = bay.barrier ?? site.rooms.get(bay.roomId)?.barrier
+    const room = site.rooms.get(bay.roomId)
+    const usual = room && levelOfBay(room.barrier, bay.barrier)
     const rows: Box[][] = []
     for (const { id, row, widthMm } of boxesOf.value.get(bay.id) ?? []) {
       const residents = living.get(id) ?? []
@@ -112,6 +133,31 @@ export const useRound = defineStore('round', () => {
     return byBay
   })
 
+  function faceOf(bay: Bay, barrier: Barrier, here: readonly Placed[]): Face {
+    const shelves = shelvesOf(bay, barrier, here)
+    return { bay, shelves, residents: shelves.flat().flatMap(({ residents }) => residents) }
+  }
+
+  function stopOf(key: string, here: readonly Placed[]): RoundStop[] {
+    const [first] = here
+    const room = first && site.rooms.get(first.place.room)
+    if (!first || !room) return []
+    const { barrier } = first.place
+    const bays = [...new Set(here.map(({ place }) => place.bay))].flatMap((id) => site.bays.get(id) ?? [])
+    const faces = bays.map((bay) =>
+      faceOf(
+        bay,
+        barrier,
+        here.filter(({ place }) => place.bay === bay.id),
+      ),
+    )
+    const [only] = bays
+    const apart = barrier !== room.barrier && only && bays.length === 1 ? `, ${only.name.toLowerCase()}` : ''
+    const residents = faces.flatMap((face) => face.residents)
+    return [{ key, room, barrier, title: `${room.name}${apart}`, faces, residents }]
+  }
+
+  /** One room at one level each, in the order in which `placed` comes to them. */
   const stops = computed<RoundStop[]>(() => {
     const groups = new Map<string, Placed[]>()
     for (const one of placed.value) {
@@ -120,33 +166,7 @@ export const useRound = defineStore('round', () => {
       if (group) group.push(one)
       else groups.set(key, [one])
     }
-    const list = [...groups].flatMap(([key, here]) => {
-      const [first] = here
-      const room = first && site.rooms.get(first.place.room)
-      if (!first || !room) return []
-      const { barrier } = first.place
-      const bays = [...new Set(here.map(({ place }) => place.bay))]
-        .flatMap((id) => site.bays.get(id) ?? [])
-        .sort((a, b) => a.order - b.order)
-      const faces = bays.map((bay): Face => {
-        const inBay = here.filter(({ place }) => place.bay === bay.id)
-        const shelves = shelvesOf(bay, barrier, inBay)
-        return { bay, shelves, residents: shelves.flat().flatMap(({ residents }) => residents) }
-      })
-      const apart =
-        barrier !== room.barrier && bays.length === 1 ? `, ${bays[0]?.name.toLowerCase() ?? ''}` : ''
-      return [
-        {
-          key,
-          room,
-          barrier,
-          title: `${room.name}${apart}`,
-          faces,
-          residents: faces.flatMap((face) => face.residents),
-        },
-      ]
-    })
-    return list.sort((a, b) => a.barrier - b.barrier || a.room.order - b.room.order)
+    return [...groups].flatMap(([key, here]) => stopOf(key, here))
   })
 
   const stop = computed(() => stops.value.find(({ key }) => key === stopKey.value) ?? stops.value[0] ?? null)
@@ -167,9 +187,9 @@ export const useRound = defineStore('round', () => {
     return site.residents.get(residentId)?.name ?? ''
   }
 
-  /** Animals in a colony: as last counted, else as the register has it. */
+  /** Animals in a colony: as last counted, else as it was put on record. */
   function countOf(residentId: string): number | null {
-    return record.stateOf(residentId).count?.count ?? site.residents.get(residentId)?.count ?? null
+    return countIn(record.stateOf(residentId))
   }
 
   const mayWrite = computed(() => may(people.role, 'writeEntries'))

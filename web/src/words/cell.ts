@@ -17,7 +17,8 @@ export function sayOffering({ item, size, count, grams, supplements }: Offering)
   return `${pieces}${sized}${about}${with_}`
 }
 
-export function dutyName({ duty }: Task): string {
+export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): string {
+  if (keptAt !== undefined) return `Old floor, ${keptAt}`
   return duty.label ?? words.duty[duty.does]
 }
 
@@ -50,13 +51,13 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'observed':
       return what.text
     case 'unaccounted':
-      return `${what.missing} of ${what.expected} unaccounted for since ${sayDay(what.day, today)}`
+      return `${what.missing} unaccounted for since ${sayDay(what.day, today)}`
     case 'vacated':
-      return what.leaves === 'toClean'
-        ? 'Its old place waits to be cleaned'
-        : 'Its old floor waits to be kept'
+      return what.leaves === 'toClean' ? 'Waits to be cleaned' : 'Its old floor waits to be kept'
     case 'floorReady':
-      return `Old floor, ${what.place}: may go now, after a last look`
+      return `Old floor, ${what.where}: may go now, after a last look`
+    case 'noPlan':
+      return 'No plan: its care sheet cannot answer for it'
     case 'stageReached':
       return `Has reached the next stage: ${what.name}`
     case 'condition':

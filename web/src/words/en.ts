@@ -8,6 +8,7 @@ export const words = {
   takeBack: 'Take back',
   allSent: 'All sent',
   waiting: (count: number) => `${count} waiting to send`,
+  unstored: (count: number) => `${count} not stored here: keep this open`,
   cutOff: 'No link',
 
   duty: {

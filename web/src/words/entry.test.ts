@@ -1,31 +1,43 @@
 import type { Draft } from '@kobrin/core'
-import { payloads } from '@kobrin/core'
+import { FACT_KINDS } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { TODAY } from '../testing/residents.ts'
+import { registerOf, TODAY } from '../testing/residents.ts'
 import { sayDraft } from './entry.ts'
 
 const uid = '01900000-0000-7000-8000-0000000000ff'
 
 function of<K extends Draft['kind']>(kind: K, payload: Extract<Draft, { kind: K }>['payload']): Draft {
-  return { residentId: 'tamsin', kind, payload } as Draft
+  return { subject: 'tamsin', kind, payload } as Draft
 }
 
 const SAID: readonly (readonly [string, Draft])[] = [
+  ['Put on record: Tamsin', of('registered', registerOf('Tamsin'))],
   ['Arrived', of('arrived', { enclosure: uid })],
+  ['Arrived from a rescue', of('arrived', { enclosure: uid, source: 'a rescue' })],
+  ['Died: Found in the morning', of('died', { why: 'Found in the morning' })],
+  ['30 died', of('died', { count: 30 })],
+  ['Left, to Another house: Exchange', of('left', { to: 'Another house', why: 'Exchange' })],
+  ['Stage: adult. Grown', of('staged', { stage: 'adult', why: 'Grown' })],
+  ['School: d3, always. No tube', of('schooled', { school: 'd3', option: 'always', why: 'No tube' })],
   ['Expected from a school', of('expected', { enclosure: uid, from: 'a school' })],
   [
     'Moved, 118 of 120 found: Floor worn out',
     of('moved', { to: uid, why: 'Floor worn out', expected: 120, found: 118 }),
   ],
-  ['Old place cleaned', of('vacated', { enclosure: uid, floor: 'cleaned' })],
-  ['Old place emptied, floor kept', of('vacated', { enclosure: uid, floor: 'kept' })],
+  ['Moved out of; to be cleaned', of('vacated', { resident: uid, leaves: 'toClean' })],
+  ['Cleaned', of('readied', { floor: 'cleaned' })],
+  ['Emptied, floor kept', of('readied', { floor: 'kept' })],
   ['Counted 140 of 150', of('counted', { count: 140, expected: 150 })],
-  ['Missing: 1 found again. In the lid', of('accounted', { found: 1, why: 'In the lid' })],
-  ['Old floor put aside: Larder', of('floorHeld', { at: 'Larder' })],
-  ['Old floor: nothing alive', of('floorChecked', { floor: uid, found: 'nothing' })],
-  ['Old floor: 14 babies', of('floorChecked', { floor: uid, found: 'babies', count: 14 })],
-  ['Old floor: some eggs', of('floorChecked', { floor: uid, found: 'eggs' })],
-  ['Old floor thrown away', of('floorReleased', { floor: uid })],
+  [
+    'Missing: 1 found again, 1 given up. In the lid',
+    of('accounted', { found: 1, lost: 1, why: 'In the lid' }),
+  ],
+  ['9 more, found in old floor', of('gained', { count: 9, lot: uid })],
+  ['Old floor put aside: Larder', of('floorKept', { of: uid, at: 'Larder' })],
+  ['Old floor: nothing alive', of('floorChecked', { found: 'nothing' })],
+  ['Old floor: 14 babies', of('floorChecked', { found: 'babies', count: 14 })],
+  ['Old floor: some eggs', of('floorChecked', { found: 'eggs' })],
+  ['Old floor thrown away', of('floorDisposed', {})],
   ['Checked', of('checked', { duty: 'lock' })],
   ['Body condition 4', of('condition', { score: 4 })],
   [
@@ -48,13 +60,15 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Fresh water', of('watered', {})],
   ['Full clean', of('cleaned', { scope: 'full' })],
   ['Spot-cleaned', of('cleaned', { scope: 'spot' })],
-  ['Dampened at the damp end 1.5 l', of('moistened', { end: 'dampEnd', litres: 1.5 })],
+  ['Dampened at the damp end 1.5 l', of('dampened', { end: 'dampEnd', litres: 1.5 })],
   ['Weighed 1\u202f612 g, looked at twice', of('weighed', { grams: 1612, confirmed: true })],
   ['leg span 120 mm', of('measured', { part: 'legSpan', mm: 120 })],
   [
     'Shed in pieces, old skin on toes, tail tip',
     of('ecdysis', { stage: 'shed', how: 'inPieces', retained: ['toes', 'tailTip'] }),
   ],
+  ['Old skin off', of('skinCleared', {})],
+  ['Old skin off: toes', of('skinCleared', { parts: ['toes'] })],
   ['Looked, not seen', of('sighted', { seen: false })],
   ['Droppings: with blood', of('droppings', { look: 'bloody' })],
   ['Open mouth (call the vet now)', of('observed', { text: 'Open mouth', severity: 'urgent' })],
@@ -78,7 +92,7 @@ describe('an entry in one line', () => {
 
   it('is known for every kind there is', () => {
     expect(new Set(SAID.map(([, { kind }]) => kind))).toEqual(
-      new Set([...Object.keys(payloads), 'corrected', 'retracted']),
+      new Set([...FACT_KINDS, 'corrected', 'retracted']),
     )
   })
 })

@@ -6,8 +6,18 @@ import { sayDate, sayGrams } from './numbers.ts'
 function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
   const { kind, payload } = fact as Fact
   switch (kind) {
+    case 'registered':
+      return `Put on record: ${payload.name}`
     case 'arrived':
-      return 'Arrived'
+      return `Arrived${payload.source ? ` from ${payload.source}` : ''}`
+    case 'died':
+      return `${payload.count === undefined ? 'Died' : `${payload.count} died`}${payload.why ? `: ${payload.why}` : ''}`
+    case 'left':
+      return `${payload.count === undefined ? 'Left' : `${payload.count} left`}, to ${payload.to}${payload.why ? `: ${payload.why}` : ''}`
+    case 'staged':
+      return `Stage: ${payload.stage}. ${payload.why}`
+    case 'schooled':
+      return `School: ${payload.school}, ${payload.option}. ${payload.why}`
     case 'expected':
       return `Expected${payload.from ? ` from ${payload.from}` : ''}`
     case 'moved': {
@@ -16,18 +26,22 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
       return `Moved${count}${payload.why ? `: ${payload.why}` : ''}`
     }
     case 'vacated':
-      return payload.floor === 'kept' ? 'Old place emptied, floor kept' : 'Old place cleaned'
+      return payload.leaves === 'toClean' ? 'Moved out of; to be cleaned' : 'Moved out of; floor to be kept'
+    case 'readied':
+      return payload.floor === 'kept' ? 'Emptied, floor kept' : 'Cleaned'
     case 'counted':
       return `Counted ${payload.count}${payload.expected === undefined ? '' : ` of ${payload.expected}`}`
     case 'accounted':
-      return `Missing: ${payload.found} found again. ${payload.why}`
-    case 'floorHeld':
+      return `Missing: ${payload.found} found again, ${payload.lost} given up. ${payload.why}`
+    case 'gained':
+      return `${payload.count} more${payload.lot ? ', found in old floor' : ''}${payload.why ? `: ${payload.why}` : ''}`
+    case 'floorKept':
       return `Old floor put aside: ${payload.at}`
     case 'floorChecked':
       return payload.found === 'nothing'
         ? 'Old floor: nothing alive'
         : `Old floor: ${payload.count ?? 'some'} ${payload.found}`
-    case 'floorReleased':
+    case 'floorDisposed':
       return `Old floor thrown away${payload.why ? `: ${payload.why}` : ''}`
     case 'checked':
       return 'Checked'
@@ -48,7 +62,7 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
       return `Fresh water${payload.litres ? ` ${payload.litres} l` : ''}`
     case 'cleaned':
       return payload.scope === 'full' ? 'Full clean' : 'Spot-cleaned'
-    case 'moistened':
+    case 'dampened':
       return `Dampened${payload.end ? ` ${terms.end[payload.end]}` : ''}${payload.litres ? ` ${payload.litres} l` : ''}`
     case 'weighed':
       return `Weighed ${sayGrams(payload.grams)}${payload.confirmed ? ', looked at twice' : ''}`
@@ -61,6 +75,8 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, today: number): string {
         : ''
       return `${terms.stage[payload.stage]}${how}${kept}`
     }
+    case 'skinCleared':
+      return `Old skin off${payload.parts ? `: ${payload.parts.map((part) => words.retained[part]).join(', ')}` : ''}`
     case 'sighted':
       return payload.seen ? 'Seen' : 'Looked, not seen'
     case 'droppings':

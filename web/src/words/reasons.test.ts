@@ -1,9 +1,8 @@
-import type { Duty, Entry, payloads, Reason } from '@kobrin/core'
+import type { Duty, Entry, Reason } from '@kobrin/core'
 import { residentDay } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { dutyOf, entryOn, FEED, planOf, stateOf, teller, TODAY } from '../testing/residents.ts'
 import { sayDoubt } from './doubts.ts'
-import { sayDraft } from './entry.ts'
 import { sayDay, sayGrams, sayMinutes, sayRange } from './numbers.ts'
 import { sayReason } from './reasons.ts'
 
@@ -70,7 +69,8 @@ describe('a because', () => {
     { rule: 'amount', amount: { by: 'width', part: 'headWidth', factor: 0.9, count: [4, 6] } },
     { rule: 'unseen', days: 4 },
     { fact: 'count', expected: 12, found: 10, by: 'priya', day: TODAY - 1 },
-    { fact: 'floorHeld', day: TODAY - 9, by: 'priya', place: 'Larder' },
+    { fact: 'floorKept', day: TODAY - 9, by: 'priya', where: 'Larder' },
+    { fact: 'movedOut', by: 'priya', day: TODAY - 1 },
     { fact: 'reached', trigger: 'grams', needs: 300, has: 312.4 },
     { fact: 'condition', score: 4, by: 'priya', day: TODAY - 1 },
     { rule: 'condition', step: 0.25 },
@@ -80,50 +80,6 @@ describe('a because', () => {
     const said = sayReason(reason, teller)
     expect(said).toMatch(/^[\p{L}\d].*\.$/u)
     expect(said).not.toMatch(/undefined|NaN|\[object/)
-  })
-})
-
-describe('an entry in one line', () => {
-  const samples = {
-    arrived: { enclosure: 'box' },
-    moved: { to: 'box', why: 'Outgrew it', expected: 12, found: 11 },
-    expected: { enclosure: 'box', from: 'a rescue' },
-    vacated: { enclosure: 'box', floor: 'cleaned' },
-    counted: { count: 11, expected: 12 },
-    accounted: { found: 1, why: 'Under the cork' },
-    floorHeld: { at: 'Larder' },
-    floorChecked: { floor: 'uid', found: 'babies', count: 9 },
-    floorReleased: { floor: 'uid' },
-    checked: {},
-    condition: { score: 4 },
-    fed: { item: 'crickets', size: 'M', count: 5, supplements: ['calcium'], outcome: 'taken' },
-    bowl: { found: 'leftovers', leftFraction: 0.5 },
-    watered: { litres: 0.2 },
-    cleaned: { scope: 'full' },
-    moistened: { litres: 1.5, end: 'dampEnd' },
-    weighed: { grams: 1612, confirmed: true },
-    measured: { part: 'headWidth', mm: 21 },
-    ecdysis: { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] },
-    sighted: { seen: false },
-    droppings: { look: 'urates' },
-    observed: { text: 'Limps', severity: 'watch' },
-    noted: { text: 'Bowl too warm?' },
-    held: { hold: 'gravid', reason: 'Felt.', until: TODAY + 30 },
-    released: { hold: 'gravid' },
-  } as const satisfies Record<keyof typeof payloads, object>
-
-  it.each(Object.entries(samples))('%s', (kind, payload) => {
-    const said = sayDraft({ residentId: 'tamsin', kind, payload } as never, TODAY)
-    expect(said).not.toMatch(/undefined|NaN|\[object/)
-    expect(said.length).toBeGreaterThan(4)
-  })
-
-  it('says a meal, a weight and a shed as a colleague would', () => {
-    const said = (kind: keyof typeof samples) =>
-      sayDraft({ residentId: 'x', kind, payload: samples[kind] } as never, TODAY)
-    expect(said('fed')).toBe('5 crickets M with calcium: taken')
-    expect(said('weighed')).toBe('Weighed 1\u202f612 g, looked at twice')
-    expect(said('ecdysis')).toBe('Shed in pieces, old skin on eye caps')
   })
 })
 

@@ -137,10 +137,10 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
       return `${who(reason.by)}, ${on(reason.day)}.`
     case 'count':
       return `${who(reason.by)} found ${reason.found} of ${reason.expected} ${on(reason.day)}.`
-    case 'left':
+    case 'movedOut':
       return `${who(reason.by)} moved it out ${on(reason.day)}.`
-    case 'floorHeld':
-      return `Put aside ${on(reason.day)} by ${who(reason.by)}: ${reason.place}.`
+    case 'floorKept':
+      return `Put aside ${on(reason.day)} by ${who(reason.by)}: ${reason.where}.`
     case 'reached':
       return `${spaced(Math.round(reason.has))} ${terms.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`
     case 'condition':

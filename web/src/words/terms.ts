@@ -1,4 +1,4 @@
-import type { Role } from '@kobrin/contract'
+import type { Role } from '@kobrin/core'
 import type { BodyPart, Cadence, EcdysisStage, Severity, Trigger } from '@kobrin/core'
 import { words } from './en.ts'
 

@@ -14,11 +14,13 @@ export function useTeller(): Teller {
     clock: (iso) => today.clock(iso),
     stage(sheet, stage) {
       const species = site.species.get(sheet)
-      return `${species?.common ?? sheet}, ${species?.stages[stage] ?? stage}`
+      const named = species?.stages.find(({ id }) => id === stage)
+      return `${species?.common ?? sheet}, ${named?.name ?? stage}`
     },
     school(sheet, school, option) {
-      const known = site.species.get(sheet)?.schools[school]
-      return `${known?.options[option] ?? option} (${known?.question ?? school})`
+      const known = site.species.get(sheet)?.schools.find(({ id }) => id === school)
+      const side = known?.options.find(({ id }) => id === option)
+      return `${side?.name ?? option} (${known?.question ?? school})`
     },
   }
 }

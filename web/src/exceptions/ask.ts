@@ -50,7 +50,12 @@ export type Ask =
   | { type: 'number'; label: string; unit: string; draft: (value: number) => Draft }
   | { type: 'text'; prompt: string; draft: (text: string) => Draft }
   | { type: 'graded'; prompt: string; draft: (text: string, severity: Severity) => Draft }
-  | { type: 'form'; fields: readonly Field[]; draft: (answers: Answers) => Draft }
+  | {
+      type: 'form'
+      fields: readonly Field[]
+      /** Several entries are one doing. */
+      draft: (answers: Answers) => Draft | readonly [Draft, ...Draft[]]
+    }
 
 /** Something that can be said besides "as planned", on one key. */
 export interface Exception {
@@ -71,6 +76,10 @@ export function choice(options: readonly { label: string; then: Ask }[]): Ask {
 
 const NO_ANSWERS: Answers = { text: () => undefined, number: () => undefined, ticked: () => false }
 
+export function draftsOf(said: Draft | readonly [Draft, ...Draft[]]): readonly [Draft, ...Draft[]] {
+  return 'kind' in said ? [said] : said
+}
+
 /** A draft an ask would make, to see whether a role may make it. */
 export function sampleOf(ask: Ask): Draft {
   switch (ask.type) {
@@ -83,7 +92,7 @@ export function sampleOf(ask: Ask): Draft {
     case 'graded':
       return ask.draft('…', 'info')
     case 'form':
-      return ask.draft(NO_ANSWERS)
+      return draftsOf(ask.draft(NO_ANSWERS))[0]
     case 'choice': {
       const [first] = ask.options
       if (!first) throw new Error('A choice needs options.')

@@ -30,7 +30,7 @@ function setting(residentId: string, hold: HoldKind, today: number): Ask {
     draft: ({ text, number }) => {
       const days = number('days')
       return {
-        residentId,
+        subject: residentId,
         kind: 'held',
         payload: { hold, reason: text('reason') ?? '…', ...(days !== undefined && { until: today + days }) },
       }
@@ -57,7 +57,7 @@ export function holdExceptions(residentId: string, { holds }: ResidentDay, today
     ask: choice(
       liftable.map(({ hold }) => ({
         label: words.hold[hold],
-        then: nothing({ residentId, kind: 'released', payload: { hold } }),
+        then: nothing({ subject: residentId, kind: 'released', payload: { hold } }),
       })),
     ),
   }

@@ -26,7 +26,7 @@ function weighing(residentId: string, day: ResidentDay): Ask {
     type: 'number',
     label: 'Weight',
     unit: 'g',
-    draft: (grams) => ({ residentId, kind: 'weighed', payload: { ...(duty && { duty }), grams } }),
+    draft: (grams) => ({ subject: residentId, kind: 'weighed', payload: { ...(duty && { duty }), grams } }),
   }
 }
 
@@ -39,7 +39,11 @@ function measuring(residentId: string, group: SheetGroup, day: ResidentDay): Ask
         type: 'number',
         label: terms.part[part],
         unit: 'mm',
-        draft: (mm) => ({ residentId, kind: 'measured', payload: { ...(duty && { duty }), part, mm } }),
+        draft: (mm) => ({
+          subject: residentId,
+          kind: 'measured',
+          payload: { ...(duty && { duty }), part, mm },
+        }),
       },
     })),
   )
@@ -49,7 +53,7 @@ function cleaning(residentId: string): Ask {
   const clean = (label: string, scope: 'spot' | 'full') => ({
     label,
     then: nothing({
-      residentId,
+      subject: residentId,
       kind: 'cleaned',
       payload: { scope, ...(scope === 'full' && { duty: 'fullClean' }) },
     }),
@@ -69,7 +73,7 @@ function watering(residentId: string, day: ResidentDay): Ask {
     draft: ({ number }) => {
       const litres = number('litres')
       return {
-        residentId,
+        subject: residentId,
         kind: 'watered',
         payload: { ...(task && { duty: task.duty.id }), ...(litres !== undefined && { litres }) },
       }
@@ -77,7 +81,7 @@ function watering(residentId: string, day: ResidentDay): Ask {
   }
 }
 
-type End = NonNullable<Extract<Draft, { kind: 'moistened' }>['payload']['end']>
+type End = NonNullable<Extract<Draft, { kind: 'dampened' }>['payload']['end']>
 
 const ENDS: readonly { value: End; label: string }[] = [
   { value: 'whole', label: 'all over' },
@@ -97,8 +101,8 @@ function dampening(residentId: string, day: ResidentDay): Ask {
       const litres = number('litres')
       const end = ENDS.find(({ value }) => value === text('end'))?.value
       return {
-        residentId,
-        kind: 'moistened',
+        subject: residentId,
+        kind: 'dampened',
         payload: {
           ...(task && { duty: task.duty.id }),
           ...(litres !== undefined && { litres }),
@@ -118,7 +122,11 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       id: 'unseen',
       key: 'z',
       label: 'Looked, not seen',
-      ask: nothing({ residentId, kind: 'sighted', payload: { ...(look && { duty: look }), seen: false } }),
+      ask: nothing({
+        subject: residentId,
+        kind: 'sighted',
+        payload: { ...(look && { duty: look }), seen: false },
+      }),
     },
     { id: 'clean', key: 'c', label: 'Cleaned', ask: cleaning(residentId) },
     { id: 'dampen', key: 'd', label: 'Dampened', ask: dampening(residentId, day) },
@@ -130,7 +138,7 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       ask: choice(
         DROPPINGS.map((kind) => ({
           label: terms.droppings[kind],
-          then: nothing({ residentId, kind: 'droppings', payload: { look: kind } }),
+          then: nothing({ subject: residentId, kind: 'droppings', payload: { look: kind } }),
         })),
       ),
     },
@@ -142,7 +150,7 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       ask: {
         type: 'graded',
         prompt: 'What did you see?',
-        draft: (text, severity) => ({ residentId, kind: 'observed', payload: { text, severity } }),
+        draft: (text, severity) => ({ subject: residentId, kind: 'observed', payload: { text, severity } }),
       },
     },
     {
@@ -152,7 +160,7 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       ask: {
         type: 'text',
         prompt: 'Note',
-        draft: (text) => ({ residentId, kind: 'noted', payload: { text } }),
+        draft: (text) => ({ subject: residentId, kind: 'noted', payload: { text } }),
       },
     },
   ]

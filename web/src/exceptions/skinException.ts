@@ -1,4 +1,5 @@
-import type { Draft, EcdysisStage, SheetGroup } from '@kobrin/core'
+import type { Draft, EcdysisStage, SheetGroup, SkinLeft } from '@kobrin/core'
+import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
@@ -27,16 +28,39 @@ const STILL_ON: { label: string; payload: Skin }[] = [
   },
 ]
 
+/** Old skin that had stayed on is off. */
+function cleared(residentId: string, retained: readonly SkinLeft[]): { label: string; then: Ask }[] {
+  if (retained.length === 0) return []
+  const off = (payload: Extract<Draft, { kind: 'skinCleared' }>['payload']) =>
+    nothing({ subject: residentId, kind: 'skinCleared', payload })
+  const each = retained.length > 1 ? retained : []
+  return [
+    { label: 'Old skin is off', then: off({}) },
+    ...each.map((part) => ({
+      label: `Old skin is off: ${words.retained[part]}`,
+      then: off({ parts: [part] }),
+    })),
+  ]
+}
+
 /** The signs and stages of a shed or a molt, by kind of animal. */
-export function skinException(residentId: string, group: SheetGroup): Exception {
+export function skinException(
+  residentId: string,
+  group: SheetGroup,
+  retained: readonly SkinLeft[],
+): Exception {
   const sheds = SHEDDING.includes(group)
   const signs = SIGNS[sheds ? 'shedding' : 'molting'].map((stage) => ({
     label: terms.stage[stage],
     payload: { stage },
   }))
   const all = [...signs, ...(sheds ? [...off('shed'), ...STILL_ON] : off('molted'))]
-  const ask: Ask = choice(
-    all.map(({ label, payload }) => ({ label, then: nothing({ residentId, kind: 'ecdysis', payload }) })),
-  )
+  const ask: Ask = choice([
+    ...all.map(({ label, payload }) => ({
+      label,
+      then: nothing({ subject: residentId, kind: 'ecdysis', payload }),
+    })),
+    ...cleared(residentId, retained),
+  ])
   return { id: 'skin', key: 's', label: sheds ? 'Shed sign' : 'Molt sign', ask }
 }

@@ -3,9 +3,9 @@ import { effectScope, nextTick, shallowRef } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, TODAY } from '../testing/residents.ts'
-import { LOTTE, ME, residentOf, smallHouse } from '../testing/smallHouse.ts'
+import { LOTTE, ME, smallBook, smallHouse } from '../testing/smallHouse.ts'
 import { beginShift, kept, lives } from '../testing/standInRecord.ts'
-import { useSaying } from './useSaying.ts'
+import { useException } from './useException.ts'
 
 vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
 vi.mock('vue-router', () => ({ useRouter: () => ({ push: () => undefined }) }))
@@ -17,7 +17,7 @@ const weighed = (grams: number, daysAgo: number) =>
 function atSheetOf(first: string) {
   const looking = shallowRef(first)
   const onSaid = vi.fn()
-  const saying = effectScope().run(() => useSaying(looking, onSaid))
+  const saying = effectScope().run(() => useException(looking, onSaid))
   if (!saying) throw new Error('The scope had ended.')
   const choose = (id: string) => {
     const found = saying.exceptions.value.find((one) => one.id === id)
@@ -29,9 +29,10 @@ function atSheetOf(first: string) {
 
 beforeEach(() => {
   beginShift()
-  lives('ada', 'a1', weighed(60, 21), weighed(61, 14), weighed(60, 7))
-  lives('ben', 'a2')
-  useSite().site = smallHouse([residentOf('ada'), residentOf('ben')])
+  lives('ada', { enclosure: 'a1' }, weighed(60, 21), weighed(61, 14), weighed(60, 7))
+  lives('ben', { enclosure: 'a2' })
+  useSite().site = smallHouse()
+  useSite().book = smallBook()
 })
 
 describe('a number', () => {
@@ -40,9 +41,7 @@ describe('a number', () => {
     choose('weigh')
     saying.typed.value = '62,5'
     saying.submit()
-    expect(kept).toMatchObject([
-      { drafts: [{ residentId: 'ada', kind: 'weighed', payload: { grams: 62.5 } }] },
-    ])
+    expect(kept).toMatchObject([{ drafts: [{ subject: 'ada', kind: 'weighed', payload: { grams: 62.5 } }] }])
     expect(kept[0]?.says).toMatch(/^ada: .*62.5 g/)
     expect(saying.ask.value).toBeNull()
     expect(onSaid).toHaveBeenCalledOnce()
@@ -126,7 +125,7 @@ describe('a choice', () => {
     saying.submit()
     expect(kept[0]?.drafts).toEqual([
       {
-        residentId: 'ada',
+        subject: 'ada',
         kind: 'held',
         payload: { hold: 'gravid', reason: 'Digging, round belly', until: TODAY + 20 },
       },

@@ -4,29 +4,35 @@ import type { MaybeRefOrGetter } from 'vue'
 import { computed, shallowRef, toValue, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlans } from '../plans/usePlans.ts'
+import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
 import { sayDraft } from '../words/entry.ts'
 import type { Ask, Exception } from './ask.ts'
-import { sampleOf } from './ask.ts'
+import { draftsOf, sampleOf } from './ask.ts'
 import { exceptionsFor } from './exceptions.ts'
 import { readAnswers, readNumber } from './readAnswers.ts'
 import { useUnsaid } from './useUnsaid.ts'
 
+type Said = readonly [Draft, ...Draft[]]
+
 export interface Question {
   doubt: Doubt
-  keep: Draft
+  keep: Said
 }
 
-function withConfirmed(draft: Draft): Draft {
-  return { ...draft, payload: { ...draft.payload, confirmed: true } } as Draft
+function withConfirmed([draft, ...rest]: Said): Said {
+  return [{ ...draft, payload: { ...draft.payload, confirmed: true } } as Draft, ...rest]
 }
 
 /** Saying something other than "as planned": which exception, what it asks, and the doubts about it. */
-export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => void) {
+export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () => void) {
   const site = useSite()
+  const plans = usePlans()
   const record = useRecord()
+  const keptFloors = useKeptFloors()
   const round = useRound()
   const today = useToday()
   const unsaid = useUnsaid()
@@ -51,6 +57,8 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
       day: round.dayOf(one.id),
       today: today.day,
       state: record.stateOf(one.id),
+      floors: keptFloors.of(one.id),
+      lives: one.lives,
     })
     return all.filter((exception) => round.allowed(sampleOf(exception.ask)))
   })
@@ -85,26 +93,27 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
     leave()
   }
 
-  function say(draft: Draft): void {
-    record.keep([draft], `${round.nameOf(draft.residentId)}: ${sayDraft(draft, today.day)}`)
+  function say(drafts: Said): void {
+    const [first] = drafts
+    record.keep(drafts, `${round.nameOf(about)}: ${sayDraft(first, today.day)}`, { together: true })
     if (ask.value) unsaid.drop(keyOf(ask.value))
     leave()
     onSaid()
-    if (draft.kind === 'floorChecked' && draft.payload.became === 'resident')
-      void router.push({ name: 'newResident', query: { of: draft.residentId, count: draft.payload.count } })
+    if (first.kind === 'floorChecked' && first.payload.became === 'resident')
+      void router.push({ name: 'newResident', query: { of: about, count: first.payload.count } })
   }
 
   /** Says it, unless it does not fit what came before: then asks first. */
-  function sayUnlessDoubtful(draft: Draft): void {
-    const one = site.residents.get(draft.residentId)
-    const doubt = one ? doubtAbout(draft, record.stateOf(one.id), site.planOf(one)) : null
+  function sayUnlessDoubtful(drafts: Said): void {
+    const one = site.residents.get(about)
+    const doubt = one ? doubtAbout(drafts[0], record.stateOf(one.id), plans.planOf(one)) : null
     complaint.value = ''
-    if (doubt) question.value = { doubt, keep: withConfirmed(draft) }
-    else say(draft)
+    if (doubt) question.value = { doubt, keep: withConfirmed(drafts) }
+    else say(drafts)
   }
 
   function goTo(next: Ask): void {
-    if (next.type === 'nothing') say(next.draft)
+    if (next.type === 'nothing') say([next.draft])
     else put(next)
   }
 
@@ -128,7 +137,7 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
     switch (now?.type) {
       case 'number': {
         const value = readNumber(typed.value)
-        if (value !== null) return sayUnlessDoubtful(now.draft(value))
+        if (value !== null) return sayUnlessDoubtful([now.draft(value)])
         complaint.value = `"${typed.value}" is not a number of ${now.unit}. Digits only, for example 42.5.`
         return
       }
@@ -136,14 +145,14 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
       case 'graded': {
         const text = typed.value.trim()
         if (text === '') complaint.value = 'Write a word or two first.'
-        else if (now.type === 'text') say(now.draft(text))
-        else if (severity) say(now.draft(text, severity))
+        else if (now.type === 'text') say([now.draft(text)])
+        else if (severity) say([now.draft(text, severity)])
         return
       }
       case 'form': {
         const read = readAnswers(now.fields, answers.value)
         if ('complaint' in read) complaint.value = read.complaint
-        else sayUnlessDoubtful(now.draft(read))
+        else sayUnlessDoubtful(draftsOf(now.draft(read)))
         return
       }
       default:
@@ -161,7 +170,7 @@ export function useSaying(residentId: MaybeRefOrGetter<string>, onSaid: () => vo
   }
 
   function takeInstead(value: number): void {
-    if (ask.value?.type === 'number') say(ask.value.draft(value))
+    if (ask.value?.type === 'number') say([ask.value.draft(value)])
   }
 
   function typeAgain(): void {

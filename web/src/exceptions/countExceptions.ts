@@ -1,4 +1,4 @@
-import type { KeptFloor } from '@kobrin/core'
+import type { Draft, KeptFloor } from '@kobrin/core'
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
@@ -38,7 +38,11 @@ function counting(residentId: string): Ask {
     draft: ({ number }) => {
       const expected = number('expected')
       const count = number('count') ?? 0
-      return { residentId, kind: 'counted', payload: { count, ...(expected !== undefined && { expected }) } }
+      return {
+        subject: residentId,
+        kind: 'counted',
+        payload: { count, ...(expected !== undefined && { expected }) },
+      }
     },
   }
 }
@@ -51,8 +55,8 @@ function floorFound(residentId: string, floors: readonly KeptFloor[]): Ask {
         name: 'floor',
         label: 'Which floor',
         type: 'select',
-        value: floors[0]?.uid ?? '',
-        options: floors.map(({ uid, place }) => ({ value: uid, label: place })),
+        value: floors[0]?.lot ?? '',
+        options: floors.map(({ lot, floor }) => ({ value: lot, label: floor.where })),
       },
       {
         name: 'found',
@@ -70,16 +74,19 @@ function floorFound(residentId: string, floors: readonly KeptFloor[]): Ask {
     draft: ({ text, number }) => {
       const count = number('count')
       const became = BECAME.find(({ value }) => value === text('became'))?.value
-      return {
-        residentId,
+      const lot = text('floor') ?? floors[0]?.lot ?? ''
+      const looked: Draft = {
+        subject: lot,
         kind: 'floorChecked',
         payload: {
-          floor: text('floor') ?? floors[0]?.uid ?? '',
           found: text('found') === 'eggs' ? 'eggs' : 'babies',
           ...(count !== undefined && { count }),
           ...(became && { became }),
         },
       }
+      if (became !== 'recount' || count === undefined) return looked
+      // Put back with the rest: that the colony grew is a fact of the colony.
+      return [looked, { subject: residentId, kind: 'gained', payload: { count, lot } }]
     },
   }
 }
@@ -89,7 +96,7 @@ export function countExceptions(residentId: string, floors: readonly KeptFloor[]
   const condition = choice(
     SCORES.map((score) => ({
       label: `${score} ${terms.condition[score]}`,
-      then: nothing({ residentId, kind: 'condition', payload: { score } }),
+      then: nothing({ subject: residentId, kind: 'condition', payload: { score } }),
     })),
   )
   const found: Exception[] =

@@ -1,10 +1,12 @@
-import type { ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
+import type { KeptFloor, ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
+import { isComing } from '@kobrin/core'
 import type { Exception } from './ask.ts'
 import { arrivalException } from './arrivalException.ts'
 import { careExceptions } from './careExceptions.ts'
 import { feedingExceptions } from './feedingExceptions.ts'
 import { holdExceptions } from './holdExceptions.ts'
 import { countExceptions } from './countExceptions.ts'
+import { leavingExceptions } from './leavingExceptions.ts'
 import { skinException } from './skinException.ts'
 
 export interface ExceptionsFor {
@@ -12,20 +14,31 @@ export interface ExceptionsFor {
   group: SheetGroup
   day: ResidentDay
   today: number
-  state: Pick<ResidentState, 'floors' | 'expectedOn' | 'arrivedOn' | 'place'>
+  state: Pick<ResidentState, 'stay' | 'skin'>
+  /** Old floors of it that are kept. */
+  floors: readonly KeptFloor[]
+  lives: 'individual' | 'colony'
 }
 
 /** Everything that can be said about a resident besides "as planned", each on one key. */
-export function exceptionsFor({ residentId, group, day, today, state }: ExceptionsFor): Exception[] {
-  if (state.expectedOn !== undefined && state.arrivedOn === null && state.place)
-    return [arrivalException(residentId, state.place.enclosure)]
+export function exceptionsFor({
+  residentId,
+  group,
+  day,
+  today,
+  state,
+  floors,
+  lives,
+}: ExceptionsFor): Exception[] {
+  if (isComing(state) && state.stay.place) return [arrivalException(residentId, state.stay.place.enclosure)]
   const [weigh, ...care] = careExceptions(residentId, group, day)
   return [
     ...feedingExceptions(residentId, day),
     ...(weigh ? [weigh] : []),
-    skinException(residentId, group),
+    skinException(residentId, group, state.skin.retained),
     ...care,
     ...holdExceptions(residentId, day, today),
-    ...countExceptions(residentId, state.floors ?? []),
+    ...countExceptions(residentId, floors),
+    ...leavingExceptions(residentId, lives),
   ]
 }

@@ -87,7 +87,7 @@ function fedAsAnswered(
   const grams = number('grams')
   const supplements = dusts.filter((name) => ticked(`dust ${name}`))
   return {
-    residentId,
+    subject: residentId,
     kind: 'fed',
     payload: {
       duty: duty.id,
@@ -106,7 +106,7 @@ type Found = Extract<Draft, { kind: 'bowl' }>['payload']
 function bowl(residentId: string, { duty }: Task): Ask {
   const found = (label: string, payload: Omit<Found, 'duty'>) => ({
     label,
-    then: nothing({ residentId, kind: 'bowl', payload: { duty: duty.id, ...payload } }),
+    then: nothing({ subject: residentId, kind: 'bowl', payload: { duty: duty.id, ...payload } }),
   })
   return choice([
     found('Empty, refilled', { found: 'empty', refilled: true }),

@@ -1,9 +1,10 @@
-import type { Draft, SheetGroup } from '@kobrin/core'
-import { emptyState, payloads, residentDay, SheetGroup as Groups } from '@kobrin/core'
+import type { Draft, FactKind, KeptFloor, SheetGroup } from '@kobrin/core'
+import { kindOf, residentDay, SheetGroup as Groups } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { KEYS } from '../walk/keys.ts'
 import { dutyOf, entryOn, FEED, planOf, stateOf, TODAY } from '../testing/residents.ts'
 import type { Ask } from './ask.ts'
+import { draftsOf } from './ask.ts'
 import { exceptionsFor } from './exceptions.ts'
 import { readAnswers } from './readAnswers.ts'
 
@@ -14,29 +15,47 @@ const DUTIES = [
   ),
 ]
 const UID = '01900000-0000-7000-8000-0000000000ff'
-const FLOORS = [{ uid: UID, day: TODAY - 9, at: '', by: UID, place: 'Larder', lastLook: null }]
+const FLOORS: KeptFloor[] = [
+  {
+    lot: UID,
+    floor: {
+      uid: UID,
+      day: TODAY - 9,
+      at: '',
+      by: UID,
+      of: UID,
+      where: 'Larder',
+      litres: null,
+      lastLook: null,
+      foundOn: null,
+    },
+  },
+]
 
 function exceptionsOf(
   group: SheetGroup = 'lizard',
   entries = [entryOn(TODAY - 5, { kind: 'sighted', payload: { seen: true } })],
 ) {
-  const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state: stateOf(...entries) })
+  const state = stateOf(...entries)
+  const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state })
   return exceptionsFor({
     residentId: 'tamsin',
     group,
     day,
     today: TODAY,
-    state: { ...emptyState(), floors: FLOORS },
+    state,
+    floors: FLOORS,
+    lives: 'colony',
   })
 }
 
 /** Every entry an ask can lead to, with its fields as they stand. */
-function draftsOf(ask: Ask): Draft[] {
+function madeBy(ask: Ask): Draft[] {
   switch (ask.type) {
     case 'nothing':
       return [ask.draft]
     case 'choice':
-      return ask.options.flatMap((option) => draftsOf(option.then))
+      return ask.options.flatMap((option) => madeBy(option.then))
     case 'number':
       return [ask.draft(61.5)]
     case 'text':
@@ -52,7 +71,7 @@ function draftsOf(ask: Ask): Draft[] {
       )
       const read = readAnswers(ask.fields, typed)
       if ('complaint' in read) throw new Error(read.complaint)
-      return [ask.draft(read)]
+      return [...draftsOf(ask.draft(read))]
     }
   }
 }
@@ -66,8 +85,8 @@ function keyed(key: string) {
 describe('what can be said besides "as planned"', () => {
   it.each(Groups.options)('every entry it can make about a %s would be taken by the server', (group) => {
     for (const { id, ask } of exceptionsOf(group)) {
-      for (const { kind, payload } of draftsOf(ask)) {
-        const schema = payloads[kind as keyof typeof payloads]
+      for (const { kind, payload } of madeBy(ask)) {
+        const { payload: schema } = kindOf(kind as FactKind)
         expect(schema.safeParse(payload).error, id).toBeUndefined()
       }
     }
@@ -84,9 +103,9 @@ describe('what can be said besides "as planned"', () => {
   })
 
   it('a refusal is one touch and says what was offered', () => {
-    expect(draftsOf(keyed('r').ask)).toEqual([
+    expect(madeBy(keyed('r').ask)).toEqual([
       {
-        residentId: 'tamsin',
+        subject: 'tamsin',
         kind: 'fed',
         payload: {
           duty: 'feed',
@@ -113,7 +132,7 @@ describe('what can be said besides "as planned"', () => {
     }
     const read = readAnswers(ask.fields, typed)
     if ('complaint' in read) throw new Error(read.complaint)
-    expect(ask.draft(read).payload).toEqual({
+    expect(draftsOf(ask.draft(read))[0].payload).toEqual({
       duty: 'feed',
       item: 'silkworms',
       size: 'L',
@@ -129,11 +148,36 @@ describe('what can be said besides "as planned"', () => {
     if (gravid?.type !== 'form') throw new Error('Not a form.')
     const read = readAnswers(gravid.fields, { reason: 'Follicles felt', days: '30' })
     if ('complaint' in read) throw new Error(read.complaint)
-    expect(gravid.draft(read).payload).toEqual({
+    expect(draftsOf(gravid.draft(read))[0].payload).toEqual({
       hold: 'gravid',
       reason: 'Follicles felt',
       until: TODAY + 30,
     })
+  })
+
+  it('says that old skin is off only where there is some, part by part', () => {
+    const off = (entries: Parameters<typeof exceptionsOf>[1]) =>
+      exceptionsOf('snake', entries)
+        .filter(({ id }) => id === 'skin')
+        .flatMap(({ ask }) => madeBy(ask))
+        .filter(({ kind }) => kind === 'skinCleared')
+        .map(({ payload }) => payload)
+    expect(off([])).toEqual([])
+    const shed = { stage: 'shed', how: 'inPieces', retained: ['toes', 'eyeCaps'] } as const
+    const payload = { ...shed, retained: [...shed.retained] }
+    expect(off([entryOn(TODAY - 2, { kind: 'ecdysis', payload })])).toEqual([
+      {},
+      { parts: ['toes'] },
+      { parts: ['eyeCaps'] },
+    ])
+  })
+
+  it('young found in old floor are counted with the colony in one doing', () => {
+    const { ask } = keyed('0')
+    expect(madeBy(ask)).toEqual([
+      { subject: UID, kind: 'floorChecked', payload: { found: 'babies', count: 3, became: 'recount' } },
+      { subject: 'tamsin', kind: 'gained', payload: { count: 3, lot: UID } },
+    ])
   })
 
   it('offers to lift only what a fact must end', () => {
@@ -148,7 +192,7 @@ describe('what can be said besides "as planned"', () => {
     const stages = (group: SheetGroup) =>
       exceptionsOf(group)
         .filter(({ id }) => id === 'skin')
-        .flatMap(({ ask }) => draftsOf(ask))
+        .flatMap(({ ask }) => madeBy(ask))
         .map(({ payload }) => ('stage' in payload ? payload.stage : ''))
     expect(stages('snake')).toContain('inBlue')
     expect(stages('snake')).not.toContain('molted')

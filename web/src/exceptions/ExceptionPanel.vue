@@ -4,9 +4,9 @@ import { nextTick, useTemplateRef, watch } from 'vue'
 import { sayDoubt, withUnit } from '../words/doubts.ts'
 import { terms } from '../words/terms.ts'
 import FormFields from './FormFields.vue'
-import type { useSaying } from './useSaying.ts'
+import type { useException } from './useException.ts'
 
-const { saying } = defineProps<{ saying: ReturnType<typeof useSaying> }>()
+const { saying } = defineProps<{ saying: ReturnType<typeof useException> }>()
 const { open, ask, typed, answers, complaint, question, exceptions } = saying
 
 const panel = useTemplateRef<HTMLElement>('panel')

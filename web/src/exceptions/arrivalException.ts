@@ -7,6 +7,6 @@ export function arrivalException(residentId: string, enclosure: string): Excepti
     id: 'arrived',
     key: 'a',
     label: 'It is here now',
-    ask: nothing({ residentId, kind: 'arrived', payload: { enclosure } }),
+    ask: nothing({ subject: residentId, kind: 'arrived', payload: { enclosure } }),
   }
 }

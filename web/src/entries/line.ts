@@ -1,0 +1,74 @@
+import type { KeptEntry, Receipt } from '@kobrin/contract'
+import type { Entry } from '@kobrin/core'
+
+/** What the tabs of one browser tell each other. */
+export type LineMessage =
+  /** Something was made in a tab, and lies in the store to be sent. */
+  | { type: 'made'; entries: Entry[] }
+  | { type: 'receipt'; receipt: Receipt; entry: Entry }
+  | { type: 'heard'; entry: KeptEntry }
+  | { type: 'changed' }
+  | { type: 'link'; linked: boolean }
+  | { type: 'signInNeeded' }
+  /** A tab that has just opened asks how things stand. */
+  | { type: 'hello' }
+
+export interface Channel {
+  postMessage: (message: LineMessage) => void
+  onmessage: ((event: { data: LineMessage }) => void) | null
+  close: () => void
+}
+
+export interface LineOptions {
+  /** This tab holds the line to the server from now on. Answers how to let go of it. */
+  onLead: () => () => void
+  onMessage: (message: LineMessage) => void
+  channel?: Channel
+  /** Null where the browser has none. */
+  locks?: Pick<LockManager, 'request'> | null
+}
+
+export interface Line {
+  tell: (message: LineMessage) => void
+  isLeading: () => boolean
+  close: () => void
+}
+
+const NAME = 'kobrin line'
+
+/** One line to the server for all tabs of a browser: a browser keeps but a few open to one server, and each
+ * tab would hold one. The tab that has the lock holds feed and outbox; the others listen to it. When it
+ * goes, another takes over. */
+export function openLine({
+  onLead,
+  onMessage,
+  channel = new BroadcastChannel(NAME) as unknown as Channel,
+  locks = 'locks' in globalThis.navigator ? globalThis.navigator.locks : null,
+}: LineOptions): Line {
+  let letGo = null as (() => void) | null
+  let release: (() => void) | null = null
+  const leaving = new AbortController()
+  channel.onmessage = ({ data }) => onMessage(data)
+
+  function lead(): Promise<void> {
+    letGo = onLead()
+    return new Promise((resolve) => (release = resolve))
+  }
+
+  // Without locks there is no telling the tabs apart: each for itself.
+  if (!locks) void lead()
+  else locks.request(NAME, { signal: leaving.signal }, lead).catch(() => undefined)
+  channel.postMessage({ type: 'hello' })
+
+  return {
+    tell: (message) => channel.postMessage(message),
+    isLeading: () => letGo !== null,
+    close() {
+      leaving.abort()
+      letGo?.()
+      letGo = null
+      release?.()
+      channel.close()
+    },
+  }
+}

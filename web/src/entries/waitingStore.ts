@@ -1,0 +1,96 @@
+import type { Proof } from '@kobrin/contract'
+import type { Entry } from '@kobrin/core'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import { openDB } from 'idb'
+
+/** An entry that waits, with its place in the order of making. */
+export interface Waiting {
+  entry: Entry
+  /** That its author was at work, for when somebody else sends it. */
+  proof?: Proof
+  /** Set when the server would not keep it. */
+  refusal?: string
+}
+
+interface WaitingSchema extends DBSchema {
+  waiting: { key: number; value: Waiting; indexes: { uid: string } }
+}
+
+/** Where waiting entries lie while the page is closed. */
+export interface WaitingStore {
+  all: () => Promise<Waiting[]>
+  put: (waiting: readonly Waiting[]) => Promise<void>
+  remove: (uid: string) => Promise<void>
+  refuse: (uid: string, why: string) => Promise<void>
+  /** Sends what was refused once more. */
+  retry: (uid: string) => Promise<void>
+}
+
+type Db = IDBPDatabase<WaitingSchema>
+
+/** Opens the store when it is first needed, and again when the browser has closed it: it does so when the
+ * disk is full, when its data is cleared, or when another tab brings a newer version. */
+export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB): WaitingStore {
+  let opened: Promise<Db> | null = null
+
+  function connect(): Promise<Db> {
+    const opening: Promise<Db> = open<WaitingSchema>(name, 1, {
+      upgrade(fresh) {
+        fresh
+          .createObjectStore('waiting', { autoIncrement: true })
+          .createIndex('uid', 'entry.uid', { unique: true })
+      },
+      blocking() {
+        void opening.then((db) => db.close())
+        forget(opening)
+      },
+      terminated: () => forget(opening),
+    })
+    opening.catch(() => forget(opening))
+    return opening
+  }
+
+  function forget(closed: Promise<Db>): void {
+    if (opened === closed) opened = null
+  }
+
+  /** Does something with the store; once more on a store that turns out to be closed. */
+  async function withDb<T>(act: (db: Db) => Promise<T>): Promise<T> {
+    opened ??= connect()
+    const mine = opened
+    try {
+      return await act(await mine)
+    } catch (error) {
+      if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error
+      forget(mine)
+      opened ??= connect()
+      return act(await opened)
+    }
+  }
+
+  async function change(uid: string, changed: (row: Waiting) => Waiting): Promise<void> {
+    await withDb(async (db) => {
+      const tx = db.transaction('waiting', 'readwrite')
+      const key = await tx.store.index('uid').getKey(uid)
+      const row = key === undefined ? undefined : await tx.store.get(key)
+      if (row) await tx.store.put(changed(row), key)
+      await tx.done
+    })
+  }
+
+  return {
+    all: () => withDb((db) => db.getAll('waiting')),
+    put: (waiting) =>
+      withDb(async (db) => {
+        const tx = db.transaction('waiting', 'readwrite', { durability: 'strict' })
+        await Promise.all([...waiting.map((one) => tx.store.add(one)), tx.done])
+      }),
+    remove: (uid) =>
+      withDb(async (db) => {
+        const key = await db.getKeyFromIndex('waiting', 'uid', uid)
+        if (key !== undefined) await db.delete('waiting', key)
+      }),
+    refuse: (uid, refusal) => change(uid, (row) => ({ ...row, refusal })),
+    retry: (uid) => change(uid, ({ refusal: _refusal, ...row }) => row),
+  }
+}

@@ -1,0 +1,59 @@
+import type { Change } from '@kobrin/contract'
+import type { Sheet } from '@kobrin/core'
+import type { RouteLocationRaw } from 'vue-router'
+import type { Resident } from '../site/useSite.ts'
+import { sayOverride } from '../words/changes.ts'
+
+/** One line of what changed: whom it is about, what it says, and where it leads. */
+export interface ChangeLine {
+  key: string
+  at: string
+  day: number
+  by: string | null
+  whom: string
+  to: RouteLocationRaw | null
+  says: string
+  reason: string
+}
+
+/** What has to be known to say whom a change is about. */
+export interface Names {
+  residents: ReadonlyMap<string, Resident>
+  species: ReadonlyMap<string, Sheet>
+  placeName: (enclosure: string) => string
+}
+
+function ofTarget(target: string, { residents, species }: Names): Pick<ChangeLine, 'whom' | 'to'> {
+  const resident = residents.get(target)
+  if (resident) return { whom: resident.name, to: { name: 'plan', params: { id: target } } }
+  return { whom: species.get(target)?.common ?? target, to: { name: 'sheet', params: { id: target } } }
+}
+
+function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' | 'says'> {
+  switch (what.kind) {
+    case 'school': {
+      const school = names.species.get(what.sheet)?.schools.find(({ id }) => id === what.school)
+      const option = school?.options.find(({ id }) => id === what.option)
+      const says = `${school?.question ?? what.school} ${option?.name ?? what.option}`
+      return { ...ofTarget(what.sheet, names), says }
+    }
+    case 'override':
+      return { ...ofTarget(what.target, names), says: sayOverride(what.change) }
+    case 'ended':
+      return { ...ofTarget(what.target, names), says: `No longer: ${sayOverride(what.change)}` }
+    case 'sheet': {
+      const fields = what.fields === null ? '' : `: ${what.fields.join(', ') || 'renewed'}`
+      const says = what.fields === null ? 'New care sheet' : `Care sheet, version ${what.version}${fields}`
+      return { ...ofTarget(what.sheet, names), says }
+    }
+    case 'enclosure': {
+      const to = { name: 'enclosure', params: { id: what.enclosure } }
+      return { whom: names.placeName(what.enclosure), to, says: 'Written down anew' }
+    }
+  }
+}
+
+export function lineOfChange(change: Change, names: Names): ChangeLine {
+  const { stream, seq, at, day, by, reason } = change
+  return { key: `${stream}:${seq}`, at, day, by, reason, ...saysOf(change, names) }
+}

@@ -1,0 +1,71 @@
+import type { Override, Plan, PlanRows, PlanTold, Planned } from '@kobrin/core'
+import { isPlanTold, planOf as planIn, plansOn } from '@kobrin/core'
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import type { Resident } from '../site/useSite.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+
+function byTarget(rows: readonly { target: string; change: Override }[]): Map<string, Override[]> {
+  const signed = new Map<string, Override[]>()
+  for (const { target, change } of rows) signed.set(target, [...(signed.get(target) ?? []), change])
+  return signed
+}
+
+/** What nobody can say anything about asks for nothing: why is shown at the resident. */
+function noPlan({ sheet, stage }: Pick<Resident, 'sheet' | 'stage'>): Plan {
+  return {
+    sheet,
+    stage,
+    duties: [],
+    holds: [],
+    targets: [],
+    cautions: [],
+    weighing: { r: 0.03, q: 1e-7 },
+    refusalsToWorry: 3,
+  }
+}
+
+function plannedOf({ id, sheet, stage, schools }: Resident): Planned {
+  return { id, register: { sheet, stage, schools } }
+}
+
+/** The plans in force today, made here from what they are made of. */
+export const usePlans = defineStore('plans', () => {
+  const site = useSite()
+  const today = useToday()
+  const rows = computed<PlanRows>(() => ({
+    sheets: site.species,
+    schools: site.book?.schools ?? {},
+    overrides: byTarget(site.book?.overrides ?? []),
+  }))
+  const told = computed(() => plansOn(rows.value, today.day))
+
+  function toldOf(resident: Resident): PlanTold {
+    return told.value(plannedOf(resident))
+  }
+
+  function planOf(resident: Resident): Plan {
+    const plan = toldOf(resident)
+    return isPlanTold(plan) ? plan : noPlan(resident)
+  }
+
+  function hasPlan(resident: Resident): boolean {
+    return isPlanTold(toldOf(resident))
+  }
+
+  /** The plan of somebody if something were otherwise: a stage, a school, a change nobody has signed. */
+  function planWith(
+    resident: Resident,
+    { change, siteSchools = {} }: { change?: Override; siteSchools?: Record<string, string> } = {},
+  ): PlanTold {
+    const { sheets, schools, overrides } = rows.value
+    const signed = change
+      ? new Map([...overrides, [resident.id, [...(overrides.get(resident.id) ?? []), change]]])
+      : overrides
+    const chosen = { ...schools, [resident.sheet]: { ...schools[resident.sheet], ...siteSchools } }
+    return planIn({ sheets, schools: chosen, overrides: signed }, plannedOf(resident), today.day)
+  }
+
+  return { rows, planOf, hasPlan, planWith }
+})

@@ -1,0 +1,72 @@
+import type { Answer, Asked, Problem, Route } from '@kobrin/contract'
+import { addressOf } from '@kobrin/contract'
+
+/** An answer from the server that is not the one hoped for. */
+export class ApiProblem extends Error {
+  readonly code: string
+  readonly status: number
+
+  constructor(status: number, { code, message }: Problem) {
+    super(message)
+    this.name = 'ApiProblem'
+    this.code = code
+    this.status = status
+  }
+}
+
+/** The server could not be reached at all. */
+export class Unreachable extends Error {
+  constructor(cause: unknown) {
+    super('Kobrin cannot be reached from here just now.', { cause })
+    this.name = 'Unreachable'
+  }
+}
+
+/** A back room's network may swallow a request without a word. */
+const PATIENCE_MS = 20_000
+
+type Fetch = typeof globalThis.fetch
+
+async function problemOf(response: Response): Promise<ApiProblem> {
+  const body = (await response.json().catch(() => null)) as Problem | null
+  return new ApiProblem(
+    response.status,
+    body ?? { code: 'internal', message: `The server answered ${response.status}.` },
+  )
+}
+
+interface AnyAsked {
+  params?: Record<string, string | number>
+  querystring?: Record<string, string | number | undefined>
+  body?: unknown
+}
+
+/** Calls a route of the table: what goes in and what comes out are said there. */
+export type Call = <R extends Route>(
+  route: R,
+  ...asked: keyof Asked<R> extends never ? [] : [Asked<R>]
+) => Promise<Answer<R>>
+
+export function createCall(fetch: Fetch = globalThis.fetch.bind(globalThis)): Call {
+  return async (route, ...[asked]) => {
+    const { params, querystring, body } = (asked ?? {}) as AnyAsked
+    let response: Response
+    try {
+      response = await fetch(addressOf(route.url, params, querystring), {
+        method: route.method,
+        signal: AbortSignal.timeout(PATIENCE_MS),
+        ...(body !== undefined && {
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify(body),
+        }),
+      })
+    } catch (cause) {
+      throw new Unreachable(cause)
+    }
+    if (!response.ok) throw await problemOf(response)
+    // The server checks what it answers against the same table.
+    return (response.status === 204 ? undefined : await response.json()) as never
+  }
+}
+
+export const call = createCall()
