@@ -2,7 +2,7 @@ import type { Bookmark } from '@kobrin/contract'
 import type { FamilyName } from '@kobrin/core'
 import type { SQL } from 'drizzle-orm'
 import { sql } from 'drizzle-orm'
-import type { Database } from '../database/connect.ts'
+import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { ENTRY_JSON } from '../entries/rows.ts'
 import { headOf } from '../streams/ownStream.ts'
@@ -26,7 +26,11 @@ function afterEach(places: readonly [stream: number, from: number][]): SQL {
 }
 
 /** The feed after a bookmark, each stream in its order. */
-export async function feedAfter(db: Database, after: Bookmark, limit: number): Promise<FeedRow[]> {
+export async function feedAfter(
+  db: Database | Transaction,
+  after: Bookmark,
+  limit: number,
+): Promise<FeedRow[]> {
   const places = Object.entries(await headOf(db)).flatMap(([stream, seq]): [number, number][] => {
     const from = after[stream] ?? 0
     return seq > from ? [[Number(stream), from]] : []
