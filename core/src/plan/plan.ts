@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
 import { HeldFloor } from '../sheet/lifeHistory.ts'
 import { StageEnd } from '../sheet/stage.ts'
+import { Standing } from '../verdicts/standing.ts'
 import { Duty } from './duty.ts'
 import { HoldRule } from './holdRule.ts'
 import { Source } from './source.ts'
@@ -32,5 +33,6 @@ export const Plan = z.strictObject({
   refusalsToWorry: z.int().positive().default(3),
   /** Days without a sighting after which somebody should look; none for those that hide for months. */
   unseenToWorry: z.int().positive().optional(),
+  standing: Standing.prefault({}),
 })
 export type Plan = z.infer<typeof Plan>

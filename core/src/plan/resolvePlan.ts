@@ -178,6 +178,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     cautions: sheet.cautions,
     weighing: sheet.weighing,
     refusalsToWorry: sheet.refusalsToWorry ?? 3,
+    standing: sheet.standing,
     ...(sheet.unseenToWorry !== undefined && { unseenToWorry: sheet.unseenToWorry }),
   }
 }

@@ -48,4 +48,5 @@ export type Reason =
   | { rule: 'hold'; hold: HoldRule['hold']; days?: number; worryAfter?: number }
   | { rule: 'refusals'; toWorry: number }
   | { rule: 'unseen'; days: number }
+  | { rule: 'retainedSkin'; days: number }
   | { source: Source }

@@ -15,6 +15,7 @@ import {
 } from './lifeHistory.ts'
 import { School } from './school.ts'
 import { Stage } from './stage.ts'
+import { Standing } from '../verdicts/standing.ts'
 
 export const SheetGroup = z.enum([
   'snake',
@@ -76,6 +77,7 @@ export const Sheet = z.strictObject({
   weighing: Plan.shape.weighing.default({ r: 0.03, q: 1e-7 }),
   refusalsToWorry: z.int().positive().optional(),
   unseenToWorry: z.int().positive().optional(),
+  standing: Standing.prefault({}),
   /** Values nobody is sure of, by field, and why. */
   unsure: z.array(z.strictObject({ field: z.string(), why: z.string() })).default([]),
   sources: z.array(z.string()).min(1),

@@ -1,5 +1,6 @@
 import type { Duty } from '../plan/duty.ts'
 import type { Plan } from '../plan/plan.ts'
+import { Standing } from '../verdicts/standing.ts'
 
 const source = { from: 'sheet', sheet: 'testling', stage: 'adult' } as const
 
@@ -44,6 +45,7 @@ export function planOf(plan: Partial<Plan> = {}): Plan {
     cautions: [],
     weighing: { r: 0.03, q: 1e-7 },
     refusalsToWorry: 3,
+    standing: Standing.parse({}),
     ...plan,
   }
 }

@@ -15,9 +15,6 @@ interface Facts {
   about?: About
 }
 
-/** A score older than this says nothing about today. */
-const SCORE_DAYS = 42
-
 function nextStage({ day, plan, state, about = {} }: Facts): Verdict[] {
   const weight = weightLevel(state.growth.weights, plan.weighing)
   const reached = plan.next && stageReached(day, plan, state, weight, about)
@@ -45,7 +42,7 @@ function isAnswered(since: number, { plan }: Facts): boolean {
 function condition(facts: Facts): Verdict[] {
   const { day, plan, state } = facts
   const scored = state.health.condition
-  if (!scored || day - scored.day > SCORE_DAYS || isAnswered(scored.day, facts)) return []
+  if (!scored || day - scored.day > plan.standing.scoreDays || isAnswered(scored.day, facts)) return []
   const propose = conditionAdvice(scored.score, plan)
   if (propose.length === 0) return []
   const { score, by, day: on } = scored

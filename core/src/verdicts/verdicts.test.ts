@@ -3,6 +3,7 @@ import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
 import { dutyOf, planOf } from '../testing/plans.ts'
 import { asPlanned } from '../walk/asPlanned.ts'
 import { residentDay } from '../walk/residentDay.ts'
+import { Standing } from './standing.ts'
 
 const arrived = entryOn(0, 'arrived', { enclosure: '00000000-0000-7000-8000-0000000000ff' }, { minute: 1 })
 
@@ -48,8 +49,16 @@ describe('old skin', () => {
 
   it('is watched, then acted upon, until a whole shed', () => {
     expect(verdictsOn(12, [shed])).toMatchObject([{ severity: 'watch', what: { code: 'retainedSkin' } }])
-    expect(verdictsOn(16, [shed])).toMatchObject([{ severity: 'act' }])
+    expect(verdictsOn(14, [shed])).toMatchObject([{ severity: 'watch' }])
+    expect(verdictsOn(15, [shed])).toMatchObject([{ severity: 'act' }])
     expect(verdictsOn(60, [shed, entryOn(55, 'ecdysis', { stage: 'shed', how: 'whole' })])).toEqual([])
+  })
+
+  it('is acted upon at once where the sheet says so, and names the rule', () => {
+    const plan = planOf({ standing: { ...planOf().standing, retainedToAct: 0 } })
+    const [verdict] = verdictsOn(10, [shed], plan)
+    expect(verdict).toMatchObject({ severity: 'act' })
+    expect(verdict?.because).toContainEqual({ rule: 'retainedSkin', days: 0 })
   })
 })
 
@@ -58,6 +67,9 @@ describe('what somebody saw', () => {
     const saw = (severity: 'info' | 'urgent') => entryOn(10, 'observed', { text: 'So', severity })
     expect(verdictsOn(11, [saw('info')])).toEqual([])
     expect(verdictsOn(30, [saw('urgent')])).toMatchObject([{ severity: 'urgent' }])
+    const long = planOf({ standing: Standing.parse({ observationDays: { info: 5, watch: 5, act: 5, urgent: 5 } }) })
+    expect(verdictsOn(11, [saw('info')], long)).toMatchObject([{ severity: 'info' }])
+    expect(verdictsOn(30, [saw('urgent')], long)).toEqual([])
   })
 })
 

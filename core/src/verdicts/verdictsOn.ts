@@ -7,11 +7,6 @@ import type { Facts } from './facts.ts'
 import { matters } from './matters.ts'
 import type { Verdict } from './verdict.ts'
 
-/** How long a reported observation stays in front of the next shifts. */
-const OBSERVATION_DAYS = { info: 1, watch: 3, act: 14, urgent: 30 } as const
-/** Retained skin should come off within days of correct humidity. */
-const RETAINED_DAYS_TO_ACT = 5
-
 function overdueHold(hold: Hold, day: Day): Verdict {
   const daysOver = hold.expectedEnd === null ? null : day - hold.expectedEnd
   return {
@@ -96,9 +91,9 @@ function suspectWeight({ state, weight }: Facts): Verdict[] {
   ]
 }
 
-function observations({ day, state }: Facts): Verdict[] {
+function observations({ day, plan, state }: Facts): Verdict[] {
   return state.health.observations
-    .filter((seen) => day - seen.day < OBSERVATION_DAYS[seen.severity])
+    .filter((seen) => day - seen.day < plan.standing.observationDays[seen.severity])
     .map(({ severity, text, uid, by, day: on }) => ({
       severity,
       what: { code: 'observed', text, uid },
@@ -106,16 +101,21 @@ function observations({ day, state }: Facts): Verdict[] {
     }))
 }
 
-function retainedSkin({ day, state }: Facts): Verdict[] {
+function retainedSkin({ day, plan, state }: Facts): Verdict[] {
   const { retained, sheds } = state.skin
+  const { retainedToAct } = plan.standing
   if (retained.length === 0) return []
   const shedOn = sheds.at(-1) ?? null
-  const old = shedOn !== null && day - shedOn > RETAINED_DAYS_TO_ACT
+  const old = shedOn !== null && day - shedOn >= retainedToAct
   return [
     {
       severity: old ? 'act' : 'watch',
       what: { code: 'retainedSkin', parts: retained, day: shedOn },
-      because: shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn }],
+      because: [
+        ...(shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn } as const]),
+        { rule: 'retainedSkin', days: retainedToAct },
+        { source: { from: 'sheet', sheet: plan.sheet, stage: plan.stage } },
+      ],
     },
   ]
 }

@@ -1,5 +1,5 @@
-import type { Override, Plan, PlanRows, PlanTold, Planned } from '@kobrin/core'
-import { isPlanTold, planOf as planIn, plansOn } from '@kobrin/core'
+import type { Override, PlanRows, PlanTold, Planned } from '@kobrin/core'
+import { isPlanTold, Plan, planOf as planIn, plansOn } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import type { Resident } from '../site/useSite.ts'
@@ -14,16 +14,7 @@ function byTarget(rows: readonly { target: string; change: Override }[]): Map<st
 
 /** What nobody can say anything about asks for nothing: why is shown at the resident. */
 function noPlan({ sheet, stage }: Pick<Resident, 'sheet' | 'stage'>): Plan {
-  return {
-    sheet,
-    stage,
-    duties: [],
-    holds: [],
-    targets: [],
-    cautions: [],
-    weighing: { r: 0.03, q: 1e-7 },
-    refusalsToWorry: 3,
-  }
+  return Plan.parse({ sheet, stage, duties: [], holds: [], weighing: { r: 0.03, q: 1e-7 } })
 }
 
 function plannedOf({ id, sheet, stage, schools }: Resident): Planned {

@@ -1,5 +1,5 @@
-import type { Duty, Entry, Plan, Register, ResidentState, Sheet, Task } from '@kobrin/core'
-import { replay } from '@kobrin/core'
+import type { Duty, Entry, Register, ResidentState, Sheet, Task } from '@kobrin/core'
+import { Plan, replay } from '@kobrin/core'
 
 /** 2026-05-12, a Tuesday. */
 export const TODAY = 20_585
@@ -31,23 +31,20 @@ export const FEED = dutyOf({
 })
 
 export function planOf(duties: Duty[] = [FEED, dutyOf({ id: 'water', does: 'water', litres: 0.2 })]): Plan {
-  return {
+  return Plan.parse({
     sheet: 'gecko',
     stage: 'adult',
     duties,
     holds: [
       { hold: 'inBlue', suppresses: ['feed', 'weigh'], days: 8, worryAfter: 14, endsBy: 'event', source },
     ],
-    targets: [],
-    cautions: [],
     weighing: { r: 0.03, q: 1e-7 },
-    refusalsToWorry: 3,
-  }
+  })
 }
 
 /** A sheet whose plan is `planOf()`. */
 export function sheetOf(): Sheet {
-  const { duties, holds, weighing, refusalsToWorry } = planOf()
+  const { duties, holds, weighing, refusalsToWorry, standing } = planOf()
   return {
     id: 'gecko',
     common: 'Lesser house gecko',
@@ -65,6 +62,7 @@ export function sheetOf(): Sheet {
     sources: ['common husbandry practice'],
     weighing,
     refusalsToWorry,
+    standing,
   } as unknown as Sheet
 }
 

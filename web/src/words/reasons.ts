@@ -74,6 +74,10 @@ function sayRule(reason: Extract<Reason, { rule: string }>): string {
       return `${reason.toWorry} refusals in a row are a worry here.`
     case 'unseen':
       return `Not seen for ${reason.days} days is a worry for this kind.`
+    case 'retainedSkin':
+      return reason.days === 0
+        ? 'Skin that stays on is acted on at once in this kind.'
+        : `Skin still on after ${reason.days} days has to be acted on.`
     case 'condition':
       return `3 is right. From 4 up and 2 down the interval or the portion changes by ${reason.step * 100} %; a senior decides.`
     case 'heldFloor':

@@ -1,0 +1,21 @@
+import { z } from 'zod'
+
+/** For how many days a reported observation stays in front of the next shifts, by how grave it is. */
+export const ObservationDays = z.strictObject({
+  info: z.int().positive(),
+  watch: z.int().positive(),
+  act: z.int().positive(),
+  urgent: z.int().positive(),
+})
+export type ObservationDays = z.infer<typeof ObservationDays>
+
+/** How long what was found stands before it is a worry or says nothing any more. Values of the care sheet;
+ * those given here are what a sheet that says nothing asks for. */
+export const Standing = z.strictObject({
+  /** Days after the shed or molt from which skin still on the animal has to be acted on. */
+  retainedToAct: z.int().nonnegative().default(5),
+  /** Days after which a body-condition score says nothing about today. */
+  scoreDays: z.int().positive().default(42),
+  observationDays: ObservationDays.default({ info: 1, watch: 3, act: 14, urgent: 30 }),
+})
+export type Standing = z.infer<typeof Standing>
