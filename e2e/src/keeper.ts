@@ -19,6 +19,8 @@ export interface Keeper {
   toDo: () => Promise<string[]>
   /** Waits until the server has everything. */
   allSent: () => Promise<void>
+  /** Another tab of the same browser. */
+  anotherTab: () => Promise<Keeper>
 }
 
 type Stored = Awaited<ReturnType<BrowserContext['storageState']>>['cookies']
@@ -75,6 +77,11 @@ function keeperAt(page: Page): Keeper {
       return some.locator('.tape').allTextContents()
     },
     allSent: () => expect(state).toHaveText('All sent', { timeout: 10_000 }),
+    async anotherTab() {
+      const tab = await page.context().newPage()
+      await tab.goto('/')
+      return keeperAt(tab)
+    },
   }
 }
 

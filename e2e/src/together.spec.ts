@@ -89,6 +89,43 @@ test('what waits outlives a reload and is then sent', async ({ keeper }) => {
   await allSent()
 })
 
+test('eight tabs of one browser share one line to the house, whichever is closed first', async ({ keeper }) => {
+  const first = await keeper('lotte')
+  const tabs = [first]
+  while (tabs.length < 8) tabs.push(await first.anotherTab())
+  for (const tab of tabs) await tab.walkTo('Hemp Cellar')
+  const last = tabs.at(-1) ?? first
+  const [one = '', other = ''] = await last.toDo()
+
+  await last.cell(one).click()
+  await last.allSent()
+  for (const tab of tabs) await expect(tab.cell(one).locator('.who')).toContainText('LV')
+
+  const [gone, ...left] = tabs
+  await gone?.page.close()
+  await last.cell(other).click()
+  await last.allSent()
+  for (const tab of left) await expect(tab.cell(other).locator('.who')).toContainText('LV')
+})
+
+test('what this device cannot store is said, and is sent all the same', async ({ keeper }) => {
+  const { page, walkTo, toDo, cell, allSent } = await keeper('lotte')
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.add = () => {
+      throw new DOMException('No room left.', 'QuotaExceededError')
+    }
+  })
+  await page.reload()
+  await walkTo('Hemp Cellar')
+  const name = (await toDo()).at(-1) ?? ''
+  await page.context().setOffline(true)
+  await cell(name).click()
+  await expect(page.locator('header.top button.state')).toContainText('not stored here: keep this open')
+  await expect(cell(name).locator('.mark.done').first()).toBeVisible()
+  await page.context().setOffline(false)
+  await allSent()
+})
+
 test('what is touched before this device is ready to keep is kept as soon as it is', async ({ keeper }) => {
   const { page, walkTo, cell, toDo, allSent } = await keeper('lotte')
   await walkTo('Hemp Cellar')

@@ -56,6 +56,7 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 
 .undo {
   display: flex;
+  flex: none;
   align-items: center;
   gap: 10px;
   max-width: 420px;
@@ -98,6 +99,7 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 
 .carry {
   display: flex;
+  min-width: 0;
   gap: 0 14px;
   overflow: hidden;
   white-space: nowrap;
