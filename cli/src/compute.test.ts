@@ -131,7 +131,7 @@ describe('what can be read and not answered is refused with its reason', () => {
         stage: 'adult',
         day: 1,
       },
-      /is not above the 36 °C/,
+      /ceilingCelsius: ceilingTooLow/,
     ],
     ['mix', { lengthMm: 1, widthMm: 1, depthMm: 1, parts: [{ material: 'lava', parts: 1 }] }, /lava/],
     [

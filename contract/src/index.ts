@@ -1,14 +1,25 @@
-export * from './route.ts'
-export * from './routes.ts'
-export * from './people/roles.ts'
-export * from './people/session.ts'
-export * from './site/site.ts'
-export * from './site/siteSeed.ts'
-export * from './site/keepEnclosure.ts'
-export * from './entries/posting.ts'
-export * from './entries/proof.ts'
-export * from './feed/bookmark.ts'
-export * from './library/library.ts'
-export * from './plans/plans.ts'
-export * from './errors/catalogue.ts'
-export * from './errors/problem.ts'
+export { BatchAnswer, EntryEnvelope, KeptEntries, KeptEntry, Receipt } from './entries/posting.ts'
+export { Proof, provenText } from './entries/proof.ts'
+export type { ErrorCode } from './errors/catalogue.ts'
+export { ERRORS } from './errors/catalogue.ts'
+export { Problem } from './errors/problem.ts'
+export type { Bookmark } from './feed/bookmark.ts'
+export { advanced, isBehind, isPast, readBookmark, sayBookmark } from './feed/bookmark.ts'
+export {
+  KeepSheet,
+  LibrarySheet,
+  SheetAnswer,
+  SheetFault,
+  SheetSchools,
+  SheetSummary,
+  SheetVersion,
+} from './library/library.ts'
+export { may } from './people/roles.ts'
+export { Me, Person, Shift, SignIn, SwitchPerson } from './people/session.ts'
+export { Change, ChangeWhat, ChooseSchool, EndOverride, SignOverride } from './plans/plans.ts'
+export type { Answer, Asked, Given, Route } from './route.ts'
+export { addressOf } from './route.ts'
+export { OPENAPI_URL, ROUTES } from './routes.ts'
+export { KeepEnclosure } from './site/keepEnclosure.ts'
+export { Bay, Enclosure, PlanBook, Room, Site } from './site/site.ts'
+export type { SeedPerson, SiteSeed } from './site/siteSeed.ts'

@@ -89,7 +89,9 @@ test('what waits outlives a reload and is then sent', async ({ keeper }) => {
   await allSent()
 })
 
-test('eight tabs of one browser share one line to the house, whichever is closed first', async ({ keeper }) => {
+test('eight tabs of one browser share one line to the house, whichever is closed first', async ({
+  keeper,
+}) => {
   const first = await keeper('lotte')
   const tabs = [first]
   while (tabs.length < 8) tabs.push(await first.anotherTab())

@@ -1,4 +1,4 @@
-import { School, Sheet, SheetGroup } from '@kobrin/core'
+import { FaultCode, School, Sheet, SheetGroup } from '@kobrin/core'
 import { z } from 'zod'
 
 export const SheetSummary = z.strictObject({
@@ -65,14 +65,37 @@ export const KeepSheet = z.strictObject({
 })
 export type KeepSheet = z.output<typeof KeepSheet>
 
-const Fault = z.strictObject({ line: z.int().nullable(), field: z.string(), says: z.string() })
-export type SheetFault = z.infer<typeof Fault>
+function coded<Code extends string, Shape extends z.ZodRawShape>(code: Code, shape: Shape) {
+  return z.strictObject({ code: z.literal(code), ...shape })
+}
+
+const id = z.string()
+
+/** What is wrong with the text of a sheet, or with putting it in force here. */
+const WhatIsWrong = z.discriminatedUnion('code', [
+  ...FaultCode.options,
+  /** What the reader of the text says of it. */
+  coded('unread', { message: z.string() }),
+  coded('tangled', {}),
+  coded('otherSheet', { sheet: id, asked: id }),
+  /** Residents live in a stage the sheet would no longer have; some of their names. */
+  coded('stageInUse', { stage: id, names: z.array(z.string()), more: z.int() }),
+  /** The site, or the resident of that name, is on an option the sheet would no longer have. */
+  coded('optionInUse', { school: id, option: id, by: z.string().nullable() }),
+])
+
+export const SheetFault = z.strictObject({
+  line: z.int().nullable(),
+  field: z.string(),
+  what: WhatIsWrong,
+})
+export type SheetFault = z.infer<typeof SheetFault>
 
 /** Kept; or not, with what is wrong; or asked about. The old version stays in force until it is kept. */
 export const SheetAnswer = z.discriminatedUnion('status', [
   z.strictObject({ status: z.literal('kept'), version: z.int() }),
-  z.strictObject({ status: z.literal('faulty'), faults: z.array(Fault) }),
-  z.strictObject({ status: z.literal('asked'), questions: z.array(Fault) }),
+  z.strictObject({ status: z.literal('faulty'), faults: z.array(SheetFault) }),
+  z.strictObject({ status: z.literal('asked'), questions: z.array(SheetFault) }),
   z.strictObject({ status: z.literal('overtaken'), version: z.int() }),
 ])
 export type SheetAnswer = z.infer<typeof SheetAnswer>

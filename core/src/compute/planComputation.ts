@@ -21,7 +21,7 @@ const Output = z.union([Plan, Refusal])
 
 function run({ sheet, ...choices }: z.output<typeof Input>): z.input<typeof Output> {
   const [fault] = sheetFaults(sheet)
-  if (fault) return { refused: true, reason: `${fault.path.join('.')}: ${fault.says}` }
+  if (fault) return { refused: true, reason: `${fault.path.join('.')}: ${fault.what.code}` }
   const plan = resolvePlan(sheet, choices)
   if (isPlan(plan)) return plan
   const what = plan.code === 'unknown_stage' ? `stage "${plan.stage}"` : `option "${plan.option}"`

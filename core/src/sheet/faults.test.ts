@@ -22,8 +22,7 @@ function sheetOf(more: object = {}): Sheet {
   })
 }
 
-const said = (more: object) =>
-  sheetFaults(sheetOf(more)).map(({ path, says }) => `${path.join('.')}: ${says}`)
+const said = (more: object) => sheetFaults(sheetOf(more)).map(({ path, what }) => [path.join('.'), what])
 
 function adultDuty(duty: object) {
   const { stages } = sheetOf()
@@ -38,23 +37,23 @@ describe('a sheet that cannot stand', () => {
   it.each([
     [
       { targets: [{ zone: 'warm', celsius: [30, 33], ceilingCelsius: 32 }] },
-      'targets.0.ceilingCelsius: warm: the ceiling of 32 °C is not above the 33 °C that are wanted there.',
+      ['targets.0.ceilingCelsius', { code: 'ceilingTooLow', zone: 'warm', ceiling: 32, wanted: 33 }],
     ],
     [
       { targets: [{ zone: 'warm', celsius: [33, 30] }] },
-      'targets.0.celsius: warm: the range begins at 33 and ends below it, at 30.',
+      ['targets.0.celsius', { code: 'backwards', of: 'warm', from: 33, to: 30 }],
     ],
     [
       adultDuty({ cadence: { type: 'every', days: 7 } }),
-      'stages.1.duties.0.cadence: feed: it has no window. Say with "tolerance" how many days early or late it may be done.',
+      ['stages.1.duties.0.cadence', { code: 'noTolerance', duty: 'feed' }],
     ],
     [
       adultDuty({ window: { from: 600, until: 500 } }),
-      'stages.1.duties.0.window: feed: its window closes before it opens.',
+      ['stages.1.duties.0.window', { code: 'windowShut', duty: 'feed' }],
     ],
     [
       { never: ['avocado'], ...adultDuty({ foods: [{ item: 'avocado' }] }) },
-      'stages.1.duties.0.foods.0: feed: avocado must never be offered.',
+      ['stages.1.duties.0.foods.0', { code: 'neverOffered', duty: 'feed', item: 'avocado' }],
     ],
     [
       {
@@ -63,19 +62,19 @@ describe('a sheet that cannot stand', () => {
           { id: 'adult', name: 'Adult', duties: [feed] },
         ],
       },
-      'stages.0.until: Nobody can reach Adult: Young does not say when it ends.',
+      ['stages.0.until', { code: 'unreachable', stage: 'Young', next: 'Adult' }],
     ],
     [
       adultDuty({ amount: { by: 'massShare', share: [0.1, 0.15] }, foods: [{ item: 'mouse' }] }),
-      'stages.1.duties.0.foods: feed: a share of body weight needs the grams of every size.',
+      ['stages.1.duties.0.foods', { code: 'sizesLack', duty: 'feed', lack: 'grams' }],
     ],
     [
       adultDuty({ amount: { by: 'portion', grams: 5, min: 10, max: 20 } }),
-      'stages.1.duties.0.amount: feed: the portion of 5 g lies outside its bounds, 10 to 20 g.',
+      ['stages.1.duties.0.amount', { code: 'portionOutside', duty: 'feed', grams: 5, min: 10, max: 20 }],
     ],
     [
       { signs: [{ sign: 'Gasping', severity: 'urgent', first: 'Wait.' }] },
-      'signs.0: "Gasping" is urgent: its first step has to name the vet.',
+      ['signs.0', { code: 'vetUnnamed', sign: 'Gasping' }],
     ],
     [
       {
@@ -91,10 +90,10 @@ describe('a sheet that cannot stand', () => {
           },
         ],
       },
-      'schools.0.default: Heat from where? The default "sky" is not one of its options.',
+      ['schools.0.default', { code: 'defaultUnknown', question: 'Heat from where?', option: 'sky' }],
     ],
-  ])('%# is refused with a sentence', (more, sentence) => {
-    expect(said(more)).toEqual([sentence])
+  ])('%# is refused with its place and what is wrong', (more, fault) => {
+    expect(said(more)).toEqual([fault])
   })
 
   it('finds a ceiling below a target that only a school brings in', () => {
@@ -114,7 +113,10 @@ describe('a sheet that cannot stand', () => {
     ]
     const targets = [{ zone: 'warm', celsius: [28, 30], ceilingCelsius: 36 }]
     expect(said({ schools, targets })).toEqual([
-      'schools.0.options.1.targets.0.ceilingCelsius: warm: the ceiling of 36 °C is not above the 38 °C that are wanted there.',
+      [
+        'schools.0.options.1.targets.0.ceilingCelsius',
+        { code: 'ceilingTooLow', zone: 'warm', ceiling: 36, wanted: 38 },
+      ],
     ])
   })
 
@@ -125,21 +127,27 @@ describe('a sheet that cannot stand', () => {
       { id: 'c', name: 'Third', duties: [feed] },
     ]
     expect(said({ stages })).toEqual([
-      'stages.1.until.grams: Nobody stays in Second: First already ends at 300, and this at 200.',
+      [
+        'stages.1.until.grams',
+        { code: 'nobodyStays', stage: 'Second', ends: 200, earlier: 'First', earlierEnds: 300 },
+      ],
     ])
   })
 })
 
 describe('what looks like a slip of the unit', () => {
   it.each([
-    [{ targets: [{ zone: 'warm', celsius: [86, 90] }] }, 'warm: 90 °C? If that was °F, it is 32 °C.'],
     [
-      { targets: [{ zone: 'air', humidity: [0.6, 0.8] }] },
-      'air: 0.8 % humidity? A share of 0.8 is written 80.',
+      { targets: [{ zone: 'warm', celsius: [86, 90] }] },
+      { code: 'fahrenheit', zone: 'warm', of: 'target', value: 90, celsius: 32 },
     ],
-    [{ targets: [{ zone: 'air', ceilingCelsius: 95 }] }, 'air, ceiling: 95 °C? If that was °F, it is 35 °C.'],
+    [{ targets: [{ zone: 'air', humidity: [0.6, 0.8] }] }, { code: 'share', zone: 'air', value: 0.8 }],
+    [
+      { targets: [{ zone: 'air', ceilingCelsius: 95 }] },
+      { code: 'fahrenheit', zone: 'air', of: 'ceiling', value: 95, celsius: 35 },
+    ],
   ])('%# is asked about', (more, question) => {
-    expect(sheetQuestions(sheetOf(more)).map(({ says }) => says)).toEqual([question])
+    expect(sheetQuestions(sheetOf(more)).map(({ what }) => what)).toEqual([question])
   })
 
   it('asks nothing about a tortoise that basks at 40 °C', () => {

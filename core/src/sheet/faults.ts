@@ -1,22 +1,19 @@
 import type { Duty, DutyPatch } from '../plan/duty.ts'
+import type { Fault, FaultCode } from './fault.ts'
 import type { ZoneTarget } from './housing.ts'
 import type { School } from './school.ts'
 import type { Sheet } from './sheet.ts'
 import type { StageEnd } from './stage.ts'
 
-/** Where in the sheet, and what is wrong there in one sentence. */
-export interface Fault {
-  path: (string | number)[]
-  says: string
-}
-
 type Path = Fault['path']
 type Amounted = Pick<Exclude<DutyPatch, { drop: true }>, 'id' | 'amount' | 'foods'>
 
-function duplicates(items: readonly { id: string }[], path: Path, what: string): Fault[] {
+type Listed = Extract<FaultCode, { code: 'twice' }>['what']
+
+function duplicates(items: readonly { id: string }[], path: Path, what: Listed): Fault[] {
   return items.flatMap(({ id }, index) =>
     items.findIndex((other) => other.id === id) < index
-      ? [{ path: [...path, index, 'id'], says: `There are two ${what} called "${id}".` }]
+      ? [{ path: [...path, index, 'id'], what: { code: 'twice', what, id } }]
       : [],
   )
 }
@@ -29,7 +26,7 @@ export function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
     if (range && range[0] > range[1])
       faults.push({
         path: [...path, field],
-        says: `${target.zone}: the range begins at ${range[0]} and ends below it, at ${range[1]}.`,
+        what: { code: 'backwards', of: target.zone, from: range[0], to: range[1] },
       })
   }
   const { ceilingCelsius: ceiling, celsius, nightCelsius, humidity } = target
@@ -37,10 +34,10 @@ export function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
   if (ceiling !== undefined && ceiling <= warmest)
     faults.push({
       path: [...path, 'ceilingCelsius'],
-      says: `${target.zone}: the ceiling of ${ceiling} °C is not above the ${warmest} °C that are wanted there.`,
+      what: { code: 'ceilingTooLow', zone: target.zone, ceiling, wanted: warmest },
     })
   if (humidity && humidity[1] > 100)
-    faults.push({ path: [...path, 'humidity'], says: `${target.zone}: more than 100 % humidity.` })
+    faults.push({ path: [...path, 'humidity'], what: { code: 'overSaturated', zone: target.zone } })
   return faults
 }
 
@@ -55,22 +52,22 @@ function amountFaults({ amount, foods = [], id }: Amounted, path: Path): Fault[]
   const sizes = foods.flatMap((food) => food.sizes)
   const bare = (field: 'grams' | 'widthMm') => sizes.find((size) => size[field] === undefined)
   if (amount.by === 'massShare' && foods.length > 0 && (sizes.length === 0 || bare('grams')))
-    return [
-      { path: [...path, 'foods'], says: `${id}: a share of body weight needs the grams of every size.` },
-    ]
+    return [{ path: [...path, 'foods'], what: { code: 'sizesLack', duty: id, lack: 'grams' } }]
   if (amount.by === 'width' && foods.length > 0 && (sizes.length === 0 || bare('widthMm')))
-    return [{ path: [...path, 'foods'], says: `${id}: prey by width needs the width of every size.` }]
+    return [{ path: [...path, 'foods'], what: { code: 'sizesLack', duty: id, lack: 'width' } }]
   if (amount.by === 'portion' && (amount.min > amount.grams || amount.grams > amount.max))
     return [
       {
         path: [...path, 'amount'],
-        says: `${id}: the portion of ${amount.grams} g lies outside its bounds, ${amount.min} to ${amount.max} g.`,
+        what: { code: 'portionOutside', duty: id, grams: amount.grams, min: amount.min, max: amount.max },
       },
     ]
   if (amount.by !== 'portion') {
     const range = amount.by === 'massShare' ? amount.share : amount.count
     if (range[0] > range[1])
-      return [{ path: [...path, 'amount'], says: `${id}: ${range[0]} to ${range[1]} runs backwards.` }]
+      return [
+        { path: [...path, 'amount'], what: { code: 'backwards', of: id, from: range[0], to: range[1] } },
+      ]
   }
   return []
 }
@@ -82,27 +79,27 @@ function dutyFaults(duty: DutyPatch, path: Path, never: readonly string[]): Faul
   if (cadence && windowless(cadence))
     faults.push({
       path: [...path, 'cadence'],
-      says: `${id}: it has no window. Say with "tolerance" how many days early or late it may be done.`,
+      what: { code: 'noTolerance', duty: id },
     })
   if (window && window.from >= window.until)
-    faults.push({ path: [...path, 'window'], says: `${id}: its window closes before it opens.` })
+    faults.push({ path: [...path, 'window'], what: { code: 'windowShut', duty: id } })
   foods.forEach(({ item }, index) => {
     if (never.includes(item))
-      faults.push({ path: [...path, 'foods', index], says: `${id}: ${item} must never be offered.` })
+      faults.push({ path: [...path, 'foods', index], what: { code: 'neverOffered', duty: id, item } })
   })
   return faults
 }
 
 function reachFaults({ stages }: Sheet): Fault[] {
   return stages.flatMap((stage, index): Fault[] => {
-    if (index === stages.length - 1) return []
     const next = stages[index + 1]
+    if (!next) return []
     const triggers = Object.entries(stage.until ?? {}) as [keyof StageEnd, number][]
     if (triggers.length === 0)
       return [
         {
           path: ['stages', index, 'until'],
-          says: `Nobody can reach ${next?.name}: ${stage.name} does not say when it ends.`,
+          what: { code: 'unreachable', stage: stage.name, next: next.name },
         },
       ]
     return stages.slice(0, index).flatMap((earlier) =>
@@ -112,7 +109,13 @@ function reachFaults({ stages }: Sheet): Fault[] {
         return [
           {
             path: ['stages', index, 'until', trigger],
-            says: `Nobody stays in ${stage.name}: ${earlier.name} already ends at ${before}, and this at ${limit}.`,
+            what: {
+              code: 'nobodyStays',
+              stage: stage.name,
+              ends: limit,
+              earlier: earlier.name,
+              earlierEnds: before,
+            },
           },
         ]
       }),
@@ -125,7 +128,7 @@ function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
   if (!school.options.some(({ id }) => id === school.default))
     faults.push({
       path: [...path, 'default'],
-      says: `${school.question} The default "${school.default}" is not one of its options.`,
+      what: { code: 'defaultUnknown', question: school.question, option: school.default },
     })
   school.options.forEach((option, index) => {
     const at = [...path, 'options', index]
@@ -146,11 +149,11 @@ function referenceFaults({ stages, ecdysis, signs }: Sheet): Fault[] {
   return [
     ...strangers.map((stage) => ({
       path: ['ecdysis', 'days', stage],
-      says: `There is no stage "${stage}".`,
+      what: { code: 'stageUnknown', stage } as const,
     })),
     ...signs.flatMap(({ sign, severity, first }, index) =>
       severity === 'urgent' && !/vet/i.test(first ?? '')
-        ? [{ path: ['signs', index], says: `"${sign}" is urgent: its first step has to name the vet.` }]
+        ? [{ path: ['signs', index], what: { code: 'vetUnnamed', sign } as const }]
         : [],
     ),
   ]

@@ -1,5 +1,5 @@
 import { convert } from '../units/convert.ts'
-import type { Fault } from './faults.ts'
+import type { Fault } from './fault.ts'
 import type { ZoneTarget } from './housing.ts'
 import type { Sheet } from './sheet.ts'
 
@@ -7,9 +7,9 @@ import type { Sheet } from './sheet.ts'
 const HOTTEST_WANTED = 55
 const HOTTEST_AIR_CEILING = 60
 
-function celsius(value: number, what: string, path: Fault['path']): Fault {
-  const read = Math.round(convert(value, '°F', '°C') ?? 0)
-  return { path, says: `${what}: ${value} °C? If that was °F, it is ${read} °C.` }
+function fahrenheit(zone: string, of: 'target' | 'ceiling', value: number, path: Fault['path']): Fault {
+  const celsius = Math.round(convert(value, '°F', '°C') ?? 0)
+  return { path, what: { code: 'fahrenheit', zone, of, value, celsius } }
 }
 
 function zoneQuestions(target: ZoneTarget, path: Fault['path']): Fault[] {
@@ -17,14 +17,15 @@ function zoneQuestions(target: ZoneTarget, path: Fault['path']): Fault[] {
   const questions: Fault[] = []
   for (const field of ['celsius', 'nightCelsius'] as const) {
     const high = target[field]?.[1]
-    if (high !== undefined && high >= HOTTEST_WANTED) questions.push(celsius(high, zone, [...path, field]))
+    if (high !== undefined && high >= HOTTEST_WANTED)
+      questions.push(fahrenheit(zone, 'target', high, [...path, field]))
   }
   if (ceilingCelsius !== undefined && ceilingCelsius >= HOTTEST_AIR_CEILING)
-    questions.push(celsius(ceilingCelsius, `${zone}, ceiling`, [...path, 'ceilingCelsius']))
+    questions.push(fahrenheit(zone, 'ceiling', ceilingCelsius, [...path, 'ceilingCelsius']))
   if (humidity && humidity[1] <= 1)
     questions.push({
       path: [...path, 'humidity'],
-      says: `${zone}: ${humidity[1]} % humidity? A share of 0.8 is written 80.`,
+      what: { code: 'share', zone, value: humidity[1] },
     })
   return questions
 }
@@ -43,6 +44,6 @@ export function sheetQuestions(sheet: Sheet): Fault[] {
   ]
   const hours = sheet.light?.hours?.[1]
   if (hours !== undefined && hours > 18)
-    questions.push({ path: ['light', 'hours'], says: `${hours} hours of light a day?` })
+    questions.push({ path: ['light', 'hours'], what: { code: 'longDay', hours } })
   return questions
 }

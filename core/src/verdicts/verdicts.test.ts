@@ -67,7 +67,9 @@ describe('what somebody saw', () => {
     const saw = (severity: 'info' | 'urgent') => entryOn(10, 'observed', { text: 'So', severity })
     expect(verdictsOn(11, [saw('info')])).toEqual([])
     expect(verdictsOn(30, [saw('urgent')])).toMatchObject([{ severity: 'urgent' }])
-    const long = planOf({ standing: Standing.parse({ observationDays: { info: 5, watch: 5, act: 5, urgent: 5 } }) })
+    const long = planOf({
+      standing: Standing.parse({ observationDays: { info: 5, watch: 5, act: 5, urgent: 5 } }),
+    })
     expect(verdictsOn(11, [saw('info')], long)).toMatchObject([{ severity: 'info' }])
     expect(verdictsOn(30, [saw('urgent')], long)).toEqual([])
   })

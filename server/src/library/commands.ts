@@ -44,13 +44,13 @@ export async function keepSheet(
   if (doc.id !== id)
     return {
       status: 'faulty',
-      faults: [{ line: 1, field: 'id', says: `This is the sheet "${doc.id}", not "${id}".` }],
+      faults: [{ line: 1, field: 'id', what: { code: 'otherSheet', sheet: doc.id, asked: id } }],
     }
   const questions = sheetQuestions(doc)
   if (questions.length > 0 && !confirmed)
     return {
       status: 'asked',
-      questions: questions.map(({ path, says }) => ({ line: null, field: path.join('.'), says })),
+      questions: questions.map(({ path, what }) => ({ line: null, field: path.join('.'), what })),
     }
   return changing<SheetAnswer>(by, async (tx) => {
     const [before] = await tx.select().from(sheet).where(eq(sheet.id, id))
@@ -81,8 +81,7 @@ async function takeUp(tx: Transaction, doc: Sheet, author: Changer): Promise<{ t
   const version = last?.version ?? 0
   if (last && differences(doc, inForce?.doc).length === 0) return { taken: 'same', version }
   if (last && (last.by !== null || (await inUseFaults(tx, doc)).length > 0)) return { taken: 'kept', version }
-  const why = last ? 'A newer shipped library' : 'As shipped'
-  const text = { yaml: writeSheetText(doc), why }
+  const text = { yaml: writeSheetText(doc), why: '' }
   return { taken: last ? 'renewed' : 'new', version: await putInForce(tx, doc, text, author) }
 }
 
@@ -105,7 +104,7 @@ export async function renewLibrary(
         if (taken === 'kept') answer.kept.push(doc.id)
         if (taken !== 'renewed') continue
         answer.renewed.push(doc.id)
-        changes.push({ what: { kind: 'sheet', sheet: doc.id, version, fields: [] }, reason: 'A newer shipped library' })
+        changes.push({ what: { kind: 'sheet', sheet: doc.id, version, fields: [] }, reason: '' })
       }
       return { changes, answer }
     })

@@ -13,7 +13,8 @@ export function readSheet(yaml: string, file: string): Sheet {
   if ('sheet' in read) return read.sheet
   const [fault] = read.faults
   const line = fault?.line == null ? '' : ` line ${fault.line},`
-  throw new KobrinFault('bad_sheet', `${file}:${line} ${fault?.field ?? 'sheet'}: ${fault?.says ?? ''}`)
+  const what = fault?.what.code === 'unread' ? fault.what.message : JSON.stringify(fault?.what)
+  throw new KobrinFault('bad_sheet', `${file}:${line} ${fault?.field ?? 'sheet'}: ${what}`)
 }
 
 /** Every sheet of a folder; the shipped library unless another is named. */

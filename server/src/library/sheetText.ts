@@ -1,15 +1,9 @@
+import type { SheetFault } from '@kobrin/contract'
 import { Sheet, sheetFaults } from '@kobrin/core'
 import type { Document } from 'yaml'
 import { LineCounter, parseDocument, stringify } from 'yaml'
 
-/** What is wrong with the text of a sheet: on which line, in which field, in one sentence. */
-export interface TextFault {
-  line: number | null
-  field: string
-  says: string
-}
-
-export type ReadSheet = { sheet: Sheet } | { faults: TextFault[] }
+export type ReadSheet = { sheet: Sheet } | { faults: SheetFault[] }
 
 type Path = readonly PropertyKey[]
 
@@ -42,19 +36,20 @@ export function readSheetText(text: string): ReadSheet {
       faults: document.errors.map(({ message, linePos }) => ({
         line: linePos?.[0].line ?? null,
         field: 'text',
-        says: message.split('\n')[0] ?? message,
+        what: { code: 'unread', message: message.split('\n')[0] ?? message },
       })),
     }
-  const fault = (path: Path, says: string): TextFault => ({
+  const fault = (path: Path, what: SheetFault['what']): SheetFault => ({
     line: lineOf(document, lines, path),
     field: path.map(String).join('.') || 'sheet',
-    says,
+    what,
   })
   const value = valueOf(document)
-  if (value === TANGLED) return { faults: [fault([], 'It refers to itself too often to be read.')] }
+  if (value === TANGLED) return { faults: [fault([], { code: 'tangled' })] }
   const read = Sheet.safeParse(value)
-  if (!read.success) return { faults: read.error.issues.map(({ path, message }) => fault(path, message)) }
-  const faults = sheetFaults(read.data).map(({ path, says }) => fault(path, says))
+  if (!read.success)
+    return { faults: read.error.issues.map(({ path, message }) => fault(path, { code: 'unread', message })) }
+  const faults = sheetFaults(read.data).map(({ path, what }) => fault(path, what))
   return faults.length > 0 ? { faults } : { sheet: read.data }
 }
 

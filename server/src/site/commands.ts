@@ -13,7 +13,7 @@ export async function keepEnclosure(by: Changing, id: string, kept: KeepEnclosur
     if (!known) throw new KobrinProblem('unknown_place')
     await tx.update(enclosure).set({ build, widthMm, depthMm, heightMm }).where(eq(enclosure.id, id))
     return {
-      changes: [{ what: { kind: 'enclosure', enclosure: id }, reason: 'As it stands now' }],
+      changes: [{ what: { kind: 'enclosure', enclosure: id }, reason: '' }],
       answer: undefined,
     }
   })

@@ -4,6 +4,7 @@ import { ROUTES } from '@kobrin/contract'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
 import { call } from '../wire/call.ts'
+import { saySheetFault } from '../words/sheetFaults.ts'
 
 const { sheetId, yaml, version } = defineProps<{
   /** Of the sheet in force; a new one says its own in the text. */
@@ -70,12 +71,12 @@ async function take(event: Event): Promise<void> {
         <button v-if="fault.line !== null" type="button" class="plain" @click="goTo(fault.line)">
           Line {{ fault.line }}
         </button>
-        <strong>{{ fault.field }}</strong> {{ fault.says }}
+        <strong>{{ fault.field }}</strong> {{ saySheetFault(fault) }}
       </li>
       <li>Version {{ version }} stays in force.</li>
     </ul>
     <div v-if="questions.length > 0" class="ask" role="alert">
-      <p v-for="(question, index) in questions" :key="index">{{ question.says }}</p>
+      <p v-for="(question, index) in questions" :key="index">{{ saySheetFault(question) }}</p>
       <button type="button" class="plain" :disabled="busy" @click="keep(true)">It is meant so: keep it</button>
     </div>
     <p v-if="overtaken !== null" class="ask" role="alert">

@@ -118,7 +118,7 @@ async function kept(): Promise<void> {
             <li v-for="one in answer.history" :key="one.version" class="row">
               <strong>{{ one.version }}</strong>
               {{ sayDate(dayFromIso(one.at.slice(0, 10)), today.day) }},
-              {{ one.by === null ? 'shipped library' : site.nameOf(one.by) }}: {{ one.why }}
+              {{ one.by === null ? 'shipped library' : site.nameOf(one.by) }}{{ one.why ? `: ${one.why}` : '' }}
               <button type="button" class="plain" @click="read(one.version)">Read version {{ one.version }}</button>
             </li>
           </ul>

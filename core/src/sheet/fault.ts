@@ -1,0 +1,37 @@
+import { z } from 'zod'
+
+const text = z.string()
+const number = z.number()
+
+function coded<Code extends string, Shape extends z.ZodRawShape>(code: Code, shape: Shape) {
+  return z.strictObject({ code: z.literal(code), ...shape })
+}
+
+/** What in a sheet contradicts itself, or looks like a slip of the unit; coded, so that every language can
+ * say it. */
+export const FaultCode = z.discriminatedUnion('code', [
+  coded('twice', { what: z.enum(['stages', 'schools', 'duties', 'options']), id: text }),
+  coded('backwards', { of: text, from: number, to: number }),
+  coded('ceilingTooLow', { zone: text, ceiling: number, wanted: number }),
+  coded('overSaturated', { zone: text }),
+  coded('sizesLack', { duty: text, lack: z.enum(['grams', 'width']) }),
+  coded('portionOutside', { duty: text, grams: number, min: number, max: number }),
+  coded('noTolerance', { duty: text }),
+  coded('windowShut', { duty: text }),
+  coded('neverOffered', { duty: text, item: text }),
+  coded('unreachable', { stage: text, next: text }),
+  coded('nobodyStays', { stage: text, ends: number, earlier: text, earlierEnds: number }),
+  coded('defaultUnknown', { question: text, option: text }),
+  coded('stageUnknown', { stage: text }),
+  coded('vetUnnamed', { sign: text }),
+  coded('fahrenheit', { zone: text, of: z.enum(['target', 'ceiling']), value: number, celsius: number }),
+  coded('share', { zone: text, value: number }),
+  coded('longDay', { hours: number }),
+])
+export type FaultCode = z.infer<typeof FaultCode>
+
+/** Where in the sheet, and what is wrong there. */
+export interface Fault {
+  path: (string | number)[]
+  what: FaultCode
+}

@@ -1,0 +1,58 @@
+import type { SheetFault } from '@kobrin/contract'
+
+function sayInUse({ stage, names: some, more }: Extract<SheetFault['what'], { code: 'stageInUse' }>): string {
+  const who = more > 0 ? `${some.join(', ')} and ${more} more` : some.join(', ')
+  return `The stage "${stage}" is missing, and ${who} ${some.length + more === 1 ? 'lives' : 'live'} in it.`
+}
+
+/** What is wrong with a care sheet as somebody wrote it, in one sentence. */
+export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
+  switch (what.code) {
+    case 'unread':
+      return what.message
+    case 'tangled':
+      return 'It refers to itself too often to be read.'
+    case 'otherSheet':
+      return `This is the sheet "${what.sheet}", not "${what.asked}".`
+    case 'stageInUse':
+      return sayInUse(what)
+    case 'optionInUse':
+      return `${what.by ?? 'This site'} is on the side "${what.option}" of "${what.school}", which this sheet does not have.`
+    case 'twice':
+      return `There are two ${what.what} called "${what.id}".`
+    case 'backwards':
+      return `${what.of}: the range begins at ${what.from} and ends below it, at ${what.to}.`
+    case 'ceilingTooLow':
+      return `${what.zone}: the ceiling of ${what.ceiling} °C is not above the ${what.wanted} °C that are wanted there.`
+    case 'overSaturated':
+      return `${what.zone}: more than 100 % humidity.`
+    case 'sizesLack':
+      return what.lack === 'grams'
+        ? `${what.duty}: a share of body weight needs the grams of every size.`
+        : `${what.duty}: prey by width needs the width of every size.`
+    case 'portionOutside':
+      return `${what.duty}: the portion of ${what.grams} g lies outside its bounds, ${what.min} to ${what.max} g.`
+    case 'noTolerance':
+      return `${what.duty}: it has no window. Say with "tolerance" how many days early or late it may be done.`
+    case 'windowShut':
+      return `${what.duty}: its window closes before it opens.`
+    case 'neverOffered':
+      return `${what.duty}: ${what.item} must never be offered.`
+    case 'unreachable':
+      return `Nobody can reach ${what.next}: ${what.stage} does not say when it ends.`
+    case 'nobodyStays':
+      return `Nobody stays in ${what.stage}: ${what.earlier} already ends at ${what.earlierEnds}, and this at ${what.ends}.`
+    case 'defaultUnknown':
+      return `${what.question} The default "${what.option}" is not one of its options.`
+    case 'stageUnknown':
+      return `There is no stage "${what.stage}".`
+    case 'vetUnnamed':
+      return `"${what.sign}" is urgent: its first step has to name the vet.`
+    case 'fahrenheit':
+      return `${what.zone}${what.of === 'ceiling' ? ', ceiling' : ''}: ${what.value} °C? If that was °F, it is ${what.celsius} °C.`
+    case 'share':
+      return `${what.zone}: ${what.value} % humidity? A share of 0.8 is written 80.`
+    case 'longDay':
+      return `${what.hours} hours of light a day?`
+  }
+}
