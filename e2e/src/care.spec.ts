@@ -108,6 +108,32 @@ test('a guided move with one missing stays on the walk until it is closed', asyn
   await expect(colleague.page.getByText('Waits to be cleaned')).toHaveCount(0)
 })
 
+test('one that died asks for nothing any more, and its box waits to be cleaned', async ({ keeper }) => {
+  const { page, walkTo, cells, cell, allSent } = await keeper('lotte')
+  await walkTo('Hemp Cellar')
+  const name = (await cells.last().locator('.tape').textContent()) ?? ''
+  await cell(name).locator('.tape').click()
+  await page.keyboard.press('9')
+  await page.getByLabel('What is known').fill('Found in the morning')
+  await page.keyboard.press('Enter')
+  await allSent()
+  await expect(cell(name)).toHaveCount(0)
+  await page.getByRole('link', { name: 'Residents' }).click()
+  await page.getByRole('searchbox').fill(name)
+  await expect(page.getByRole('row').nth(1)).toContainText('Died today')
+  await page.getByRole('row').nth(1).getByRole('link').click()
+  await expect(page.getByRole('list', { name: 'What the record says' })).toContainText('Died today')
+  await expect(page.getByRole('link', { name: 'Move …' })).toHaveCount(0)
+  await page.getByRole('link', { name: 'Handover' }).click()
+  const left = page.locator('section').filter({ hasText: 'Places left' }).getByRole('listitem')
+  await left
+    .filter({ hasText: `${name} moved out today` })
+    .getByRole('link')
+    .click()
+  await page.getByRole('button', { name: 'It is cleaned' }).click()
+  await expect(page.getByText('Waits to be cleaned')).toHaveCount(0)
+})
+
 test('babies found in old floor are counted with their colony', async ({ keeper }) => {
   const { page, openRecord, passGate, allSent } = await keeper('lotte')
   await openRecord('Zebra C')

@@ -20,6 +20,19 @@ function on(day: number, entries: readonly Entry[]) {
     floors: floor ? [floor] : [],
   })
 }
+function onOfGone(day: number, entries: readonly Entry[]) {
+  const floor = keptFloor(LOT, replay('lot', [kept, ...entries]))
+  const state = replay('resident', [
+    entryOn(0, 'arrived', { enclosure: uidOf(2) }),
+    entryOn(4, 'died', { why: 'Found in the morning' }),
+  ])
+  return residentDay({
+    day: FIRST_DAY + day,
+    plan: planOf({ heldFloor: plan.heldFloor }),
+    state,
+    floors: floor ? [floor] : [],
+  })
+}
 const taskOn = (day: number, entries: readonly Entry[] = []) => on(day, entries).tasks[0]
 const codesOn = (day: number, entries: readonly Entry[] = []) =>
   on(day, entries).verdicts.map(({ what }) => what.code)
@@ -61,5 +74,23 @@ describe('old floor that was put aside', () => {
     expect(codesOn(44)).not.toContain('floorReady')
     expect(codesOn(45)).toContain('floorReady')
     expect(taskOn(47, [entryOn(46, 'floorDisposed', {})])).toBeUndefined()
+  })
+})
+
+describe('old floor of somebody who is gone', () => {
+  const codes = (day: number, entries: readonly Entry[] = []) =>
+    onOfGone(day, entries).verdicts.map(({ what }) => what.code)
+
+  it('is all that is still asked for, and is said when a look is due', () => {
+    expect(onOfGone(9, []).tasks.map(({ keptAt }) => keptAt)).toEqual(['Larder, low shelf'])
+    expect(codes(9)).toEqual(['gone'])
+    expect(codes(10)).toEqual(['floorWaits', 'gone'])
+    expect(codes(10, [entryOn(10, 'floorChecked', { found: 'nothing' })])).toEqual(['gone'])
+  })
+
+  it('may go in the end, as that of anybody', () => {
+    const looks = [44, 45].map((day) => entryOn(day, 'floorChecked', { found: 'nothing' }))
+    expect(codes(45, looks)).toEqual(['floorReady', 'gone'])
+    expect(codes(45, [...looks, entryOn(45, 'floorDisposed', {})])).toEqual(['gone'])
   })
 })

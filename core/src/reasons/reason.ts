@@ -33,6 +33,7 @@ export type Reason =
   | { fact: 'observed'; by: string; day: number; text: string }
   | { fact: 'count'; expected: number; found: number; by: string; day: number }
   | { fact: 'movedOut'; by: string; day: number }
+  | { fact: 'gone'; how: 'died' | 'left'; by: string; day: number }
   | { fact: 'floorKept'; day: number; by: string; where: string }
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
   | { fact: 'condition'; score: number; by: string; day: number }

@@ -59,7 +59,8 @@ function condition(facts: Facts): Verdict[] {
 }
 
 /** What the facts propose and a person decides, at a desk rather than on the walk: the next stage, more or
- * less food. */
+ * less food. Nothing for somebody who is gone. */
 export function proposalsOn(facts: Facts): Verdict[] {
+  if (facts.state.stay.ended) return []
   return [...nextStage(facts), ...condition(facts)]
 }

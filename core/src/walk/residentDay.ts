@@ -20,6 +20,7 @@ import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
+import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
 import type { Offering, Task } from './task.ts'
 
@@ -248,9 +249,15 @@ export function isComing({ stay: { expectedOn, arrivedOn } }: Pick<ResidentState
   return expectedOn !== null && arrivedOn === null
 }
 
-/** What one resident needs on a day, what is held and why, and what its record says is wrong. */
+/** What one resident needs on a day, what is held and why, and what its record says is wrong. Somebody who
+ * is gone needs nothing; only what it left behind does. */
 export function residentDay({ day, minute, plan, state, floors = [] }: ResidentDayInput): ResidentDay {
   const weight = weightLevel(state.growth.weights, plan.weighing)
+  if (state.stay.ended) {
+    const tasks = floorTasks(floors, plan, day)
+    const facts = { day, plan, state, holds: [], weight, floors }
+    return { tasks, holds: [], verdicts: verdictsOfGone(facts, tasks), weight }
+  }
   const coming = isComing(state)
   const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, state, holds, weight }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Finding } from '@kobrin/core'
 import { computed } from 'vue'
-import { usePlacesLeft } from '../walk/usePlacesLeft.ts'
+import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import FindingList from './FindingList.vue'
 import { sayFit } from './useFit.ts'
 

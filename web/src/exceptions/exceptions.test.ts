@@ -35,6 +35,7 @@ const FLOORS: KeptFloor[] = [
 function exceptionsOf(
   group: SheetGroup = 'lizard',
   entries = [entryOn(TODAY - 5, { kind: 'sighted', payload: { seen: true } })],
+  boxLeft: string | null = null,
 ) {
   const state = stateOf(...entries)
   const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state })
@@ -46,6 +47,7 @@ function exceptionsOf(
     state,
     floors: FLOORS,
     lives: 'colony',
+    boxLeft,
   })
 }
 
@@ -178,6 +180,19 @@ describe('what can be said besides "as planned"', () => {
       { subject: UID, kind: 'floorChecked', payload: { found: 'babies', count: 3, became: 'recount' } },
       { subject: 'tamsin', kind: 'gained', payload: { count: 3, lot: UID } },
     ])
+  })
+
+  it('with the last one gone its box waits to be cleaned, in the same doing', () => {
+    const counted = entryOn(TODAY - 5, { kind: 'counted', payload: { count: 1 } })
+    const made = (box: string | null, count: number) => {
+      const found = exceptionsOf('lizard', [counted], box).find(({ id }) => id === 'died')
+      if (found?.ask.type !== 'form') throw new Error('It asks for a number.')
+      const answers = { text: () => undefined, number: () => count, ticked: () => false }
+      return draftsOf(found.ask.draft(answers)).map(({ subject, kind }) => `${subject} ${kind}`)
+    }
+    expect(made('box-1', 1)).toEqual(['tamsin died', 'box-1 vacated'])
+    expect(made(null, 1)).toEqual(['tamsin died'])
+    expect(made('box-1', 0)).toEqual(['tamsin died'])
   })
 
   it('offers to lift only what a fact must end', () => {

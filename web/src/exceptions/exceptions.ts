@@ -14,10 +14,12 @@ export interface ExceptionsFor {
   group: SheetGroup
   day: ResidentDay
   today: number
-  state: Pick<ResidentState, 'stay' | 'skin'>
+  state: ResidentState
   /** Old floors of it that are kept. */
   floors: readonly KeptFloor[]
   lives: 'individual' | 'colony'
+  /** The box that stands empty once it is gone; null while others live in it. */
+  boxLeft: string | null
 }
 
 /** Everything that can be said about a resident besides "as planned", each on one key. */
@@ -29,6 +31,7 @@ export function exceptionsFor({
   state,
   floors,
   lives,
+  boxLeft,
 }: ExceptionsFor): Exception[] {
   if (isComing(state) && state.stay.place) return [arrivalException(residentId, state.stay.place.enclosure)]
   const [weigh, ...care] = careExceptions(residentId, group, day)
@@ -39,6 +42,6 @@ export function exceptionsFor({
     ...care,
     ...holdExceptions(residentId, day, today),
     ...countExceptions(residentId, floors),
-    ...leavingExceptions(residentId, lives),
+    ...leavingExceptions({ residentId, lives, state, boxLeft }),
   ]
 }

@@ -1,4 +1,14 @@
+import type { Draft, ResidentState } from '@kobrin/core'
+import { leavesNobody } from '@kobrin/core'
 import type { Ask, Exception, Field } from './ask.ts'
+
+interface Leaving {
+  residentId: string
+  lives: 'individual' | 'colony'
+  state: ResidentState
+  /** The box that stands empty once it is gone. */
+  boxLeft: string | null
+}
 
 const WHY: Field = { name: 'why', label: 'What is known', type: 'text', value: '' }
 
@@ -8,48 +18,52 @@ function howMany(lives: 'individual' | 'colony'): Field[] {
   return [{ name: 'count', label, type: 'number', unit: 'animals', whole: true, value: '' }]
 }
 
-function dying(residentId: string, lives: 'individual' | 'colony'): Ask {
+/** With the last one gone its box waits to be cleaned. */
+function withBox(
+  gone: Draft,
+  count: number | undefined,
+  { residentId, state, boxLeft }: Leaving,
+): readonly [Draft, ...Draft[]] {
+  if (boxLeft === null || !leavesNobody(state, count)) return [gone]
+  return [gone, { subject: boxLeft, kind: 'vacated', payload: { resident: residentId, leaves: 'toClean' } }]
+}
+
+function dying(one: Leaving): Ask {
   return {
     type: 'form',
-    fields: [...howMany(lives), WHY],
+    fields: [...howMany(one.lives), WHY],
     draft: ({ text, number }) => {
       const [count, why] = [number('count'), text('why')]
-      return {
-        subject: residentId,
-        kind: 'died',
-        payload: { ...(count !== undefined && { count }), ...(why !== undefined && { why }) },
-      }
+      const payload = { ...(count !== undefined && { count }), ...(why !== undefined && { why }) }
+      return withBox({ subject: one.residentId, kind: 'died', payload }, count, one)
     },
   }
 }
 
-function leaving(residentId: string, lives: 'individual' | 'colony'): Ask {
+function leaving(one: Leaving): Ask {
   return {
     type: 'form',
     fields: [
       { name: 'to', label: 'To whom', type: 'text', value: '', required: true },
-      ...howMany(lives),
+      ...howMany(one.lives),
       { name: 'why', label: 'Why', type: 'text', value: '' },
     ],
     draft: ({ text, number }) => {
       const [count, why] = [number('count'), text('why')]
-      return {
-        subject: residentId,
-        kind: 'left',
-        payload: {
-          to: text('to') ?? '…',
-          ...(count !== undefined && { count }),
-          ...(why !== undefined && { why }),
-        },
+      const payload = {
+        to: text('to') ?? '…',
+        ...(count !== undefined && { count }),
+        ...(why !== undefined && { why }),
       }
+      return withBox({ subject: one.residentId, kind: 'left', payload }, count, one)
     },
   }
 }
 
 /** It died, or it left the house. */
-export function leavingExceptions(residentId: string, lives: 'individual' | 'colony'): Exception[] {
+export function leavingExceptions(one: Leaving): Exception[] {
   return [
-    { id: 'died', key: '9', label: 'Died …', ask: dying(residentId, lives) },
-    { id: 'left', key: '8', label: 'Left the house …', ask: leaving(residentId, lives) },
+    { id: 'died', key: '9', label: 'Died …', ask: dying(one) },
+    { id: 'left', key: '8', label: 'Left the house …', ask: leaving(one) },
   ]
 }

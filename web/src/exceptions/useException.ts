@@ -59,6 +59,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
       state: record.stateOf(one.id),
       floors: keptFloors.of(one.id),
       lives: one.lives,
+      boxLeft: round.boxLeftBy(one.id),
     })
     return all.filter((exception) => round.allowed(sampleOf(exception.ask)))
   })

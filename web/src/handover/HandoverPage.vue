@@ -9,6 +9,7 @@ import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
 import { useMatters } from '../matters/useMatters.ts'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -26,6 +27,7 @@ const round = useRound()
 const record = useRecord()
 const today = useToday()
 const teller = useTeller()
+const places = usePlacesLeft()
 const { mattersOf } = useMatters()
 const YESTERDAY = 1
 
@@ -57,6 +59,13 @@ const notes = computed(() =>
     return note && today.day - note.day <= YESTERDAY ? [{ resident, note }] : []
   }),
 )
+
+/** Who moved out of a place that waits, when, and who saw to it. */
+function movedOut(enclosureId: string): string {
+  const waits = places.left.get(enclosureId)
+  if (!waits) return ''
+  return `${round.nameOf(waits.resident)} moved out ${sayDay(waits.day, today.day)}, ${site.nameOf(waits.by)}`
+}
 
 /** What changed plans and the register, the latest last, each with where it leads. */
 const changed = computed<ChangeLine[]>(() => {
@@ -117,6 +126,22 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
             </p>
           </li>
           <li v-if="list.length === 0" class="quiet">Nothing.</li>
+        </ul>
+      </section>
+      <section v-if="places.open.length > 0" class="block">
+        <h2>Places left</h2>
+        <ul>
+          <li
+            v-for="{ enclosureId, verdict } in places.open"
+            :key="`${enclosureId} ${verdict.what.code}`"
+            :class="verdict.severity"
+          >
+            <RouterLink :to="{ name: 'enclosure', params: { id: enclosureId } }">{{
+              site.placeName(enclosureId)
+            }}</RouterLink>
+            {{ sayVerdict(verdict, teller) }}
+            <p class="quiet">{{ movedOut(enclosureId) }}</p>
+          </li>
         </ul>
       </section>
       <section class="block">

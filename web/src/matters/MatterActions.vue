@@ -3,6 +3,7 @@ import { may, ROUTES } from '@kobrin/contract'
 import type { Verdict } from '@kobrin/core'
 import { mayRecord } from '@kobrin/core'
 import { computed, reactive } from 'vue'
+import { RouterLink } from 'vue-router'
 import { useDoing } from '../app/useAnswer.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
@@ -39,6 +40,13 @@ function closeMissing(missing: number): void {
 
 function dispose(lot: string): void {
   record.keep([{ subject: lot, kind: 'floorDisposed', payload: {} }], `${name.value}: old floor thrown away`)
+}
+
+function looked(lot: string, found: 'nothing' | 'babies'): void {
+  record.keep(
+    [{ subject: lot, kind: 'floorChecked', payload: { found } }],
+    `${name.value}: old floor looked into`,
+  )
 }
 
 function confirmStage(stage: string): void {
@@ -87,6 +95,13 @@ function proposal(): string {
     <button v-else-if="what.code === 'floorReady'" type="button" class="plain" @click="dispose(what.lot)">
       Looked once more: thrown away
     </button>
+    <template v-else-if="what.code === 'floorWaits'">
+      <button type="button" class="plain" @click="looked(what.lot, 'nothing')">Looked: nothing alive</button>
+      <button type="button" class="plain" @click="looked(what.lot, 'babies')">Young found: keep it on</button>
+      <RouterLink v-if="mayRecord(people.role, 'registered')" :to="{ name: 'newResident' }"
+        >Put the young on record …</RouterLink
+      >
+    </template>
     <button
       v-else-if="what.code === 'stageReached' && mayRecord(people.role, 'staged')"
       type="button"

@@ -3,6 +3,7 @@ import type { Verdict } from '@kobrin/core'
 const CLOSED_HERE: ReadonlySet<Verdict['what']['code']> = new Set([
   'unaccounted',
   'floorReady',
+  'floorWaits',
   'stageReached',
   'condition',
 ])

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { placeVerdicts } from '@kobrin/core'
 import { computed, reactive, shallowRef } from 'vue'
 import { v7 as newUid } from 'uuid'
 import { useRecord } from '../entries/useRecord.ts'
@@ -8,18 +7,18 @@ import { useRound } from '../walk/useRound.ts'
 import Because from '../words/Because.vue'
 import { sayVerdict } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
+import { usePlacesLeft } from './usePlacesLeft.ts'
 
 /** What a place waits for since somebody moved out, and what closes it. */
 const { enclosureId } = defineProps<{ enclosureId: string }>()
 const record = useRecord()
 const round = useRound()
 const site = useSite()
+const places = usePlacesLeft()
 const teller = useTeller()
 const form = reactive({ at: '' })
 const complaint = shallowRef('')
-const verdicts = computed(() =>
-  placeVerdicts(record.placeState(enclosureId), round.takenBoxes.has(enclosureId)),
-)
+const verdicts = computed(() => places.mattersOf(enclosureId))
 const waits = computed(() => record.waitingPlaces.get(enclosureId))
 const name = computed(() => site.placeName(enclosureId))
 

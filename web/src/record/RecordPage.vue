@@ -8,6 +8,7 @@ import MatterActions from '../matters/MatterActions.vue'
 import { hasActions } from '../matters/hasActions.ts'
 import { useMatters } from '../matters/useMatters.ts'
 import { usePlans } from '../plans/usePlans.ts'
+import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
@@ -43,7 +44,9 @@ const resident = computed(() => site.residents.get(id))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => round.dayOf(id))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
+const record = useRecord()
 const home = computed(() => round.homeOf(id))
+const ended = computed(() => record.stateOf(id).stay.ended)
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')
   if (!enclosure || !resident.value) return 'Enclosure'
@@ -69,7 +72,7 @@ const about = computed(() => {
         : one.sex,
     one.accession,
     day.value.weight ? sayGrams(day.value.weight.grams) : '',
-    arrived ? `here since ${sayDate(arrived.day, today.day)}` : '',
+    arrived && !ended.value ? `here since ${sayDate(arrived.day, today.day)}` : '',
   ]
   return bits.filter(Boolean).join(' · ')
 })
@@ -98,12 +101,16 @@ function showOnWalk(): void {
           <p class="quiet">{{ about }}</p>
           <p class="quiet">
             {{ site.placeName(home) }} ·
-            <button type="button" class="link" @click="showOnWalk">Show on the walk</button> ·
+            <template v-if="!ended">
+              <button type="button" class="link" @click="showOnWalk">Show on the walk</button> ·
+            </template>
             <RouterLink v-if="home" :to="{ name: 'enclosure', params: { id: home } }">{{
               fitSays
             }}</RouterLink>
             · <RouterLink :to="{ name: 'plan', params: { id } }">Plan</RouterLink> ·
-            <RouterLink v-if="round.mayWrite" :to="{ name: 'move', params: { id } }">Move …</RouterLink>
+            <RouterLink v-if="round.mayWrite && !ended" :to="{ name: 'move', params: { id } }"
+              >Move …</RouterLink
+            >
           </p>
         </div>
       </header>
@@ -142,7 +149,7 @@ function showOnWalk(): void {
         <EntryList :entries="entries" :opened="opened" @correct="correcting = $event" />
       </template>
     </main>
-    <PlanInForce :plan="plan" :day="day" />
+    <PlanInForce v-if="!ended" :plan="plan" :day="day" />
     <CorrectEntry v-if="correcting" :fact="correcting" @close="correcting = null" />
   </div>
   <main v-else class="nobody">

@@ -1,5 +1,5 @@
 import type { Draft, Entry, LotState, PlaceState, Register, ResidentState } from '@kobrin/core'
-import { emptyResident } from '@kobrin/core'
+import { emptyPlace, emptyResident } from '@kobrin/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
 import { shallowReactive } from 'vue'
@@ -20,6 +20,7 @@ export const useRecord = () => ({
   lots,
   waitingPlaces,
   stateOf: (id: string) => states.get(id) ?? emptyResident(),
+  placeState: (id: string): PlaceState => ({ ...emptyPlace(), waits: waitingPlaces.get(id) ?? null }),
   keep: (drafts: readonly Draft[], says: string) => kept.push({ drafts, says }),
 })
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
-import { usePlacesLeft } from './usePlacesLeft.ts'
+import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useRound } from './useRound.ts'
 
 const { enclosureId } = defineProps<{ enclosureId: string }>()

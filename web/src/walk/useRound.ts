@@ -198,6 +198,13 @@ export const useRound = defineStore('round', () => {
     return mayRecord(people.role, draft.kind)
   }
 
+  /** The box that would stand empty without them, where whoever is at work here may say so. */
+  function boxLeftBy(residentId: string): string | null {
+    const home = homeOf(residentId)
+    const alone = placed.value.filter(({ enclosureId }) => enclosureId === home).length === 1
+    return home !== undefined && alone && mayRecord(people.role, 'vacated') ? home : null
+  }
+
   /** The entries one touch makes: everything due that needs no number. */
   function plannedDrafts(
     residentId: string,
@@ -262,6 +269,7 @@ export const useRound = defineStore('round', () => {
     toDoAfter,
     allowed,
     homeOf,
+    boxLeftBy,
     takenBoxes,
   }
 })

@@ -23,6 +23,12 @@ describe('the one sentence of a cell', () => {
     expect(said).toEqual({ text: 'In blue, day 4. Over about Sunday.', tone: 'held' })
   })
 
+  it('says of somebody who is gone only that', () => {
+    const died = entryOn(TODAY - 1, { kind: 'died', payload: { why: 'Found in the morning' } })
+    const said = cell([arrived, meal(TODAY - 30, 'taken'), died])
+    expect(said).toEqual({ text: 'Died yesterday', tone: 'done' })
+  })
+
   it('says that a hold overstays', () => {
     const said = cell([arrived, entryOn(TODAY - 20, { kind: 'ecdysis', payload: { stage: 'inBlue' } })])
     expect(said.text).toBe('In blue for 21 days: should be over. Look.')

@@ -56,6 +56,10 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return what.leaves === 'toClean' ? 'Waits to be cleaned' : 'Its old floor waits to be kept'
     case 'floorReady':
       return `Old floor, ${what.where}: may go now, after a last look`
+    case 'floorWaits':
+      return `Old floor, ${what.where}: look into it`
+    case 'gone':
+      return `${what.how === 'died' ? 'Died' : 'Left'} ${sayDay(what.day, today)}`
     case 'noPlan':
       return 'No plan: its care sheet cannot answer for it'
     case 'stageReached':
@@ -90,6 +94,8 @@ export function sayCell(resident: ResidentDay, teller: Teller): { text: string; 
   const { tasks, holds, verdicts } = resident
   const grave = verdicts.find(({ severity }) => severity === 'urgent' || severity === 'act')
   if (grave) return { text: sayVerdict(grave, teller), tone: 'late' }
+  const gone = verdicts.find(({ what }) => what.code === 'gone')
+  if (gone) return { text: sayVerdict(gone, teller), tone: 'done' }
   const hold = holds.find(({ overdue }) => overdue) ?? holds.find(({ suppresses }) => suppresses.length > 0)
   if (hold) return { text: sayHold(hold, teller.today), tone: 'held' }
   const watch = verdicts.find(({ severity }) => severity === 'watch')

@@ -69,6 +69,7 @@ describe('a because', () => {
     { rule: 'amount', amount: { by: 'width', part: 'headWidth', factor: 0.9, count: [4, 6] } },
     { rule: 'unseen', days: 4 },
     { rule: 'retainedSkin', days: 5 },
+    { fact: 'gone', how: 'died', by: 'priya', day: TODAY - 1 },
     { fact: 'count', expected: 12, found: 10, by: 'priya', day: TODAY - 1 },
     { fact: 'floorKept', day: TODAY - 9, by: 'priya', where: 'Larder' },
     { fact: 'movedOut', by: 'priya', day: TODAY - 1 },

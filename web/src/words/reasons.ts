@@ -91,6 +91,8 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
   switch (reason.fact) {
     case 'lastDone':
       return `Last ${on(reason.day)}, ${who(reason.by)}.`
+    case 'gone':
+      return `${reason.how === 'died' ? 'Died' : 'Left'} ${on(reason.day)}, recorded by ${who(reason.by)}.`
     case 'neverDone':
       return `Not done yet since ${sayDate(reason.since, today)}.`
     case 'refused':

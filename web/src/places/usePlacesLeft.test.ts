@@ -12,6 +12,7 @@ it('a place somebody moved out of waits to be cleaned, until it is', () => {
   const mark = { day: 1, at: '', by: 'lotte', uid: 'x' }
   waitingPlaces.set('a1', { ...mark, resident: 'ada', leaves: 'toClean' })
   expect(places.left.get('a1')).toMatchObject({ leaves: 'toClean', resident: 'ada' })
+  expect(places.open).toMatchObject([{ enclosureId: 'a1', verdict: { what: { code: 'vacated' } } }])
   waitingPlaces.delete('a1')
   expect(places.left.has('a1')).toBe(false)
 })
