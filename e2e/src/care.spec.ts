@@ -127,7 +127,7 @@ test('one that died asks for nothing any more, and its box waits to be cleaned',
   await page.getByRole('link', { name: 'Handover' }).click()
   const left = page.locator('section').filter({ hasText: 'Places left' }).getByRole('listitem')
   await left
-    .filter({ hasText: `${name} moved out today` })
+    .filter({ hasText: `${name} died today` })
     .getByRole('link')
     .click()
   await page.getByRole('button', { name: 'It is cleaned' }).click()

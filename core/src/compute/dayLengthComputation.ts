@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { dayLengthPlan, hoursOn, switching } from '../dayLength/dayLength.ts'
+import { dayLengthPlan, hoursOn, switching } from '../calculators/dayLength/dayLength.ts'
 import type { Computation } from './computation.ts'
 import { Refusal } from './computation.ts'
 

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { dilution } from '../dilution/dilution.ts'
+import { dilution } from '../calculators/dilution/dilution.ts'
 import type { Computation } from './computation.ts'
 import { Refusal } from './computation.ts'
 

@@ -1,7 +1,7 @@
 import { z } from 'zod'
-import { withUsual } from '../mix/materials.ts'
-import type { MixPart } from '../mix/mix.ts'
-import { mix } from '../mix/mix.ts'
+import { withUsual } from '../calculators/mix/materials.ts'
+import type { MixPart } from '../calculators/mix/mix.ts'
+import { mix } from '../calculators/mix/mix.ts'
 import type { Computation } from './computation.ts'
 import { Refusal } from './computation.ts'
 

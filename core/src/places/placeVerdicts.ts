@@ -9,7 +9,7 @@ export function placeVerdicts({ waits }: PlaceState, isLivedIn: boolean): Verdic
     {
       severity: 'watch',
       what: { code: 'vacated', leaves, resident, day },
-      because: [{ fact: 'movedOut', by, day }],
+      because: [{ fact: 'vacated', by, day }],
     },
   ]
 }

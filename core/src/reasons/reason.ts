@@ -32,7 +32,7 @@ export type Reason =
   | { fact: 'fedBy'; by: string; at: string; duty: string }
   | { fact: 'observed'; by: string; day: number; text: string }
   | { fact: 'count'; expected: number; found: number; by: string; day: number }
-  | { fact: 'movedOut'; by: string; day: number }
+  | { fact: 'vacated'; by: string; day: number }
   | { fact: 'gone'; how: 'died' | 'left'; by: string; day: number }
   | { fact: 'floorKept'; day: number; by: string; where: string }
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }

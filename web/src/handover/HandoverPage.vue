@@ -60,11 +60,11 @@ const notes = computed(() =>
   }),
 )
 
-/** Who moved out of a place that waits, when, and who saw to it. */
-function movedOut(enclosureId: string): string {
+/** Who left a place that waits, when, and who saw to it. */
+function leftBehind(enclosureId: string): string {
   const waits = places.left.get(enclosureId)
   if (!waits) return ''
-  return `${round.nameOf(waits.resident)} moved out ${sayDay(waits.day, today.day)}, ${site.nameOf(waits.by)}`
+  return `${places.leftBy(enclosureId)} ${sayDay(waits.day, today.day)}, ${site.nameOf(waits.by)}`
 }
 
 /** What changed plans and the register, the latest last, each with where it leads. */
@@ -140,7 +140,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
               site.placeName(enclosureId)
             }}</RouterLink>
             {{ sayVerdict(verdict, teller) }}
-            <p class="quiet">{{ movedOut(enclosureId) }}</p>
+            <p class="quiet">{{ leftBehind(enclosureId) }}</p>
           </li>
         </ul>
       </section>

@@ -48,7 +48,7 @@ function keepFloor(): void {
 <template>
   <section v-for="verdict in verdicts" :key="verdict.what.code" class="block">
     <h2>{{ sayVerdict(verdict, teller) }}</h2>
-    <p v-if="waits" class="quiet">{{ round.nameOf(waits.resident) }} moved out.</p>
+    <p v-if="waits" class="quiet">{{ places.leftBy(enclosureId) }}.</p>
     <Because :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
     <form v-if="round.mayWrite" class="form" @submit.prevent="keepFloor">
       <button type="button" class="primary" @click="cleaned">It is cleaned</button>

@@ -4,6 +4,7 @@ import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useRound } from '../walk/useRound.ts'
+import { words } from '../words/en.ts'
 
 /** What an enclosure waits for. */
 export interface PlaceMatter {
@@ -26,5 +27,15 @@ export const usePlacesLeft = defineStore('placesLeft', () => {
       mattersOf(enclosureId).map((verdict): PlaceMatter => ({ enclosureId, verdict })),
     ),
   )
-  return { left, open, mattersOf }
+  /** Whom a box was left by, and how: "Gaff died". */
+  function leftBy(enclosureId: string): string {
+    const waits = left.value.get(enclosureId)
+    if (!waits) return ''
+    const { ended } = record.stateOf(waits.resident).stay
+    // Who moved out of here and died elsewhere later did not die here.
+    const how = ended && ended.at <= waits.at ? ended.how : 'moved'
+    return `${round.nameOf(waits.resident)} ${words.went[how]}`
+  }
+
+  return { left, open, mattersOf, leftBy }
 })

@@ -99,15 +99,13 @@ function showOnWalk(): void {
         <h1 class="tape">{{ resident.name }}</h1>
         <div>
           <p class="quiet">{{ about }}</p>
-          <p class="quiet">
-            {{ site.placeName(home) }} ·
-            <template v-if="!ended">
-              <button type="button" class="link" @click="showOnWalk">Show on the walk</button> ·
-            </template>
+          <p class="quiet whereabouts">
+            <span>{{ site.placeName(home) }}</span>
+            <button v-if="!ended" type="button" class="link" @click="showOnWalk">Show on the walk</button>
             <RouterLink v-if="home" :to="{ name: 'enclosure', params: { id: home } }">{{
               fitSays
             }}</RouterLink>
-            · <RouterLink :to="{ name: 'plan', params: { id } }">Plan</RouterLink> ·
+            <RouterLink :to="{ name: 'plan', params: { id } }">Plan</RouterLink>
             <RouterLink v-if="round.mayWrite && !ended" :to="{ name: 'move', params: { id } }"
               >Move …</RouterLink
             >
@@ -180,6 +178,12 @@ main > header {
   align-items: center;
   gap: 8px 14px;
   margin-bottom: 10px;
+}
+
+.whereabouts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 0 16px;
 }
 
 .tape {

@@ -2,11 +2,9 @@
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
-import { useRound } from './useRound.ts'
 
 const { enclosureId } = defineProps<{ enclosureId: string }>()
 const places = usePlacesLeft()
-const round = useRound()
 const waits = computed(() => places.left.get(enclosureId))
 </script>
 
@@ -18,7 +16,7 @@ const waits = computed(() => places.left.get(enclosureId))
     :to="{ name: 'enclosure', params: { id: enclosureId } }"
   >
     {{ waits.leaves === 'toClean' ? 'To clean' : 'Old floor to keep' }}
-    <span>{{ round.nameOf(waits.resident) }} moved out</span>
+    <span>{{ places.leftBy(enclosureId) }}</span>
   </RouterLink>
   <div v-else class="empty" role="gridcell">Empty</div>
 </template>

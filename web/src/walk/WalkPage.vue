@@ -24,7 +24,7 @@ import { usePress } from './usePress.ts'
 // The board paints first; what lies beside and over it follows.
 const RouteRail = defineAsyncComponent(() => import('./RouteRail.vue'))
 const FootStrip = defineAsyncComponent(() => import('./FootStrip.vue'))
-const SideSheet = defineAsyncComponent(() => import('./SideSheet.vue'))
+const ResidentPanel = defineAsyncComponent(() => import('./ResidentPanel.vue'))
 const CrossBarrier = defineAsyncComponent(() => import('./CrossBarrier.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const PrepDialog = defineAsyncComponent(() => import('./PrepDialog.vue'))
@@ -223,7 +223,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       </template>
       <p v-else class="quiet">Nobody lives here yet.</p>
     </main>
-    <SideSheet
+    <ResidentPanel
       v-if="inSheet && !gate"
       ref="sheet"
       class="sheet"

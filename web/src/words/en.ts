@@ -10,6 +10,7 @@ export const words = {
   waiting: (count: number) => `${count} waiting to send`,
   unstored: (count: number) => `${count} not stored here: keep this open`,
   cutOff: 'No link',
+  went: { moved: 'moved out', died: 'died', left: 'left the house' },
 
   duty: {
     feed: 'Feed',

@@ -72,7 +72,7 @@ describe('a because', () => {
     { fact: 'gone', how: 'died', by: 'priya', day: TODAY - 1 },
     { fact: 'count', expected: 12, found: 10, by: 'priya', day: TODAY - 1 },
     { fact: 'floorKept', day: TODAY - 9, by: 'priya', where: 'Larder' },
-    { fact: 'movedOut', by: 'priya', day: TODAY - 1 },
+    { fact: 'vacated', by: 'priya', day: TODAY - 1 },
     { fact: 'reached', trigger: 'grams', needs: 300, has: 312.4 },
     { fact: 'condition', score: 4, by: 'priya', day: TODAY - 1 },
     { rule: 'condition', step: 0.25 },

@@ -143,8 +143,8 @@ function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): str
       return `${who(reason.by)}, ${on(reason.day)}.`
     case 'count':
       return `${who(reason.by)} found ${reason.found} of ${reason.expected} ${on(reason.day)}.`
-    case 'movedOut':
-      return `${who(reason.by)} moved it out ${on(reason.day)}.`
+    case 'vacated':
+      return `Left empty ${on(reason.day)}, recorded by ${who(reason.by)}.`
     case 'floorKept':
       return `Put aside ${on(reason.day)} by ${who(reason.by)}: ${reason.where}.`
     case 'reached':
