@@ -22,7 +22,9 @@ const kinds: Follower = {
         sql`insert into kinds_told (kind, many) values (${kind}, 1) on duplicate key update many = many + 1`,
       )
   },
-  forget: async (tx) => void (await tx.execute(sql`delete from kinds_told`)),
+  async forget(tx) {
+    await tx.execute(sql`delete from kinds_told`)
+  },
 }
 
 beforeAll(async () => {

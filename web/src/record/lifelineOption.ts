@@ -63,56 +63,97 @@ function opensAt(facts: readonly Fact[], first: number): number {
   return from ? at(from) - 3 * DAY_MS : first - 3 * DAY_MS
 }
 
-/** The lifeline: lanes over one time axis, today a firm line, the future to its right. */
-export function lifelineOption({
-  facts,
-  suspects,
-  nowMs,
-  palette,
-  say,
-  narrow,
-}: LifelineInput): EChartsCoreOption {
-  const left = narrow ? 52 : 78
-  const first = facts[0] ? at(facts[0]) : nowMs - 90 * DAY_MS
-  const weights = pointsOf(facts, (fact) =>
-    fact.kind === 'weighed' && !suspects.has(fact.uid) ? fact.payload.grams : null,
-  )
-  const aside = pointsOf(facts, (fact) =>
-    fact.kind === 'weighed' && suspects.has(fact.uid) ? fact.payload.grams : null,
-  )
-  const label = { color: palette.ink, fontSize: 13, fontWeight: 600 }
-  const timeAxis = (gridIndex: number, shown: boolean) => ({
+type Grid = 0 | 1 | 2
+
+function labelOf({ ink }: Palette) {
+  return { color: ink, fontSize: 13, fontWeight: 600 }
+}
+
+function timeAxes(first: number, nowMs: number, { line, soft }: Palette): object[] {
+  const axis = (gridIndex: Grid, shown: boolean) => ({
     type: 'time',
     gridIndex,
     min: first - 3 * DAY_MS,
     max: nowMs + FUTURE_DAYS * DAY_MS,
-    axisLine: { show: shown, lineStyle: { color: palette.line } },
+    axisLine: { show: shown, lineStyle: { color: line } },
     axisTick: { show: false },
-    axisLabel: { show: shown, color: palette.soft, fontSize: 12, hideOverlap: true },
-    splitLine: { show: true, lineStyle: { color: palette.line } },
+    axisLabel: { show: shown, color: soft, fontSize: 12, hideOverlap: true },
+    splitLine: { show: true, lineStyle: { color: line } },
   })
-  const laneAxis = (gridIndex: number, data: readonly string[]) => ({
+  return [axis(0, false), axis(1, false), axis(2, true)]
+}
+
+function laneAxis(gridIndex: Grid, data: readonly string[], palette: Palette): object {
+  return {
     type: 'category',
     gridIndex,
     data,
     inverse: true,
     axisLine: { show: false },
     axisTick: { show: false },
-    axisLabel: label,
-  })
-  const today = {
-    silent: true,
-    symbol: 'none',
-    label: { show: false },
-    lineStyle: { color: palette.focus, width: 2.5, type: 'solid' },
-    data: [{ xAxis: nowMs }],
+    axisLabel: labelOf(palette),
   }
-  const marks = (
-    grid: number,
-    name: string,
-    data: Point[],
-    style: { itemStyle: object } & Record<string, unknown>,
-  ) => ({
+}
+
+function weightAxis(hasWeights: boolean, narrow: boolean, palette: Palette): object {
+  return {
+    type: 'value',
+    gridIndex: 1,
+    scale: true,
+    name: hasWeights ? 'Weight, g' : 'No weights',
+    nameLocation: 'middle',
+    nameGap: narrow ? 36 : 54,
+    nameTextStyle: labelOf(palette),
+    axisLabel: { color: palette.soft, fontSize: 12 },
+    splitNumber: 4,
+    splitLine: { show: false },
+  }
+}
+
+/** By wheel and finger inside, and by the bar below. */
+function zooms(startValue: number, left: number, { line, glass, focus, soft }: Palette): object[] {
+  const both = { startValue, xAxisIndex: [0, 1, 2], filterMode: 'none', throttle: 60 }
+  return [
+    { ...both, type: 'inside', zoomOnMouseWheel: true },
+    {
+      ...both,
+      type: 'slider',
+      bottom: 4,
+      height: 22,
+      left,
+      right: 18,
+      borderColor: line,
+      fillerColor: 'transparent',
+      backgroundColor: glass,
+      handleStyle: { color: focus },
+      moveHandleStyle: { color: focus },
+      textStyle: { color: soft },
+      showDataShadow: false,
+      brushSelect: false,
+    },
+  ]
+}
+
+function tooltip(say: LifelineInput['say'], { glass, ink }: Palette): object {
+  return {
+    trigger: 'item',
+    confine: true,
+    backgroundColor: glass,
+    borderColor: ink,
+    textStyle: { color: ink },
+    // Text, not markup: notes are whatever somebody typed.
+    renderMode: 'richText',
+    formatter: ({ value }: { value: Point }) => say(value[2]),
+  }
+}
+
+function marks(
+  grid: Grid,
+  name: string,
+  data: Point[],
+  style: { itemStyle: object } & Record<string, unknown>,
+): object {
+  return {
     type: 'scatter',
     name,
     xAxisIndex: grid,
@@ -122,7 +163,102 @@ export function lifelineOption({
     animation: false,
     ...style,
     itemStyle: { opacity: 1, ...style.itemStyle },
+  }
+}
+
+function todayLine(nowMs: number, { focus }: Palette): object {
+  return {
+    silent: true,
+    symbol: 'none',
+    label: { show: false },
+    lineStyle: { color: focus, width: 2.5, type: 'solid' },
+    data: [{ xAxis: nowMs }],
+  }
+}
+
+function mealSeries(facts: readonly Fact[], markLine: object, { ink, held }: Palette): object[] {
+  return [
+    marks(0, 'Taken', mealPoints(facts, ['taken']), { symbolSize: 10, itemStyle: { color: ink }, markLine }),
+    marks(0, 'Part', mealPoints(facts, ['part', 'left']), {
+      symbol: 'triangle',
+      symbolSize: 11,
+      itemStyle: { color: ink },
+    }),
+    marks(0, 'Refused', mealPoints(facts, ['refused', 'notOffered']), {
+      symbolSize: 11,
+      itemStyle: { color: 'transparent', borderColor: held, borderWidth: 2, borderType: 'dashed' },
+    }),
+  ]
+}
+
+function weightPoints(facts: readonly Fact[], are: (uid: string) => boolean): Point[] {
+  return pointsOf(facts, (fact) => (fact.kind === 'weighed' && are(fact.uid) ? fact.payload.grams : null))
+}
+
+function weightSeries(weights: Point[], suspect: Point[], markLine: object, palette: Palette): object[] {
+  const line = {
+    type: 'line',
+    name: 'Weight',
+    xAxisIndex: 1,
+    yAxisIndex: 1,
+    data: weights,
+    showSymbol: true,
+    symbol: 'circle',
+    symbolSize: 7,
+    animation: false,
+    triggerLineEvent: false,
+    lineStyle: { color: palette.focus, width: 2 },
+    itemStyle: { color: palette.ink },
+    markLine,
+  }
+  const crosses = marks(1, 'Suspect', suspect, {
+    symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z',
+    symbolSize: 13,
+    itemStyle: { color: palette.late },
   })
+  return [line, crosses]
+}
+
+const NOTES: ReadonlySet<Fact['kind']> = new Set([
+  'noted',
+  'observed',
+  'moved',
+  'arrived',
+  'died',
+  'left',
+  'held',
+  'released',
+])
+
+function laneSeries(facts: readonly Fact[], markLine: object, { ink, held, soft }: Palette): object[] {
+  const signs = lanePoints(facts, 'Sheds', (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact))
+  const seen = lanePoints(facts, 'Seen', (fact) => fact.kind === 'sighted' && fact.payload.seen)
+  const notes = lanePoints(facts, 'Notes', ({ kind }) => NOTES.has(kind))
+  return [
+    marks(2, 'Skin signs', signs, {
+      symbol: 'rect',
+      symbolSize: [5, 16],
+      itemStyle: { color: 'transparent', borderColor: held, borderWidth: 1.5 },
+      markLine,
+    }),
+    marks(2, 'Skin off', lanePoints(facts, 'Sheds', isSkinOff), {
+      symbol: 'rect',
+      symbolSize: [6, 24],
+      itemStyle: { color: held },
+    }),
+    marks(2, 'Seen', seen, { symbol: 'rect', symbolSize: [1.5, 13], itemStyle: { color: soft } }),
+    marks(2, 'Notes', notes, { symbol: 'diamond', symbolSize: 13, itemStyle: { color: ink } }),
+  ]
+}
+
+/** The lifeline: lanes over one time axis, today a firm line, the future to its right. */
+export function lifelineOption(input: LifelineInput): EChartsCoreOption {
+  const { facts, suspects, nowMs, palette, say, narrow } = input
+  const left = narrow ? 52 : 78
+  const first = facts[0] ? at(facts[0]) : nowMs - 90 * DAY_MS
+  const weights = weightPoints(facts, (uid) => !suspects.has(uid))
+  const suspect = weightPoints(facts, (uid) => suspects.has(uid))
+  const today = todayLine(nowMs, palette)
   return {
     animation: false,
     textStyle: { fontFamily: "'Atkinson Hyperlegible Next Variable', sans-serif" },
@@ -131,135 +267,18 @@ export function lifelineOption({
       { left, right: 18, top: 66, height: 170 },
       { left, right: 18, top: 246, height: 110 },
     ],
-    xAxis: [timeAxis(0, false), timeAxis(1, false), timeAxis(2, true)],
+    xAxis: timeAxes(first, nowMs, palette),
     yAxis: [
-      laneAxis(0, ['Meals']),
-      {
-        type: 'value',
-        gridIndex: 1,
-        scale: true,
-        name: weights.length > 0 ? 'Weight, g' : 'No weights',
-        nameLocation: 'middle',
-        nameGap: narrow ? 36 : 54,
-        nameTextStyle: label,
-        axisLabel: { color: palette.soft, fontSize: 12 },
-        splitNumber: 4,
-        splitLine: { show: false },
-      },
-      laneAxis(2, ['Sheds', 'Seen', 'Notes']),
+      laneAxis(0, ['Meals'], palette),
+      weightAxis(weights.length > 0, narrow, palette),
+      laneAxis(2, ['Sheds', 'Seen', 'Notes'], palette),
     ],
-    dataZoom: [
-      {
-        type: 'inside',
-        startValue: opensAt(facts, first),
-        xAxisIndex: [0, 1, 2],
-        filterMode: 'none',
-        throttle: 60,
-        zoomOnMouseWheel: true,
-      },
-      {
-        type: 'slider',
-        startValue: opensAt(facts, first),
-        xAxisIndex: [0, 1, 2],
-        filterMode: 'none',
-        throttle: 60,
-        bottom: 4,
-        height: 22,
-        left,
-        right: 18,
-        borderColor: palette.line,
-        fillerColor: 'transparent',
-        backgroundColor: palette.glass,
-        handleStyle: { color: palette.focus },
-        moveHandleStyle: { color: palette.focus },
-        textStyle: { color: palette.soft },
-        showDataShadow: false,
-        brushSelect: false,
-      },
-    ],
-    tooltip: {
-      trigger: 'item',
-      confine: true,
-      backgroundColor: palette.glass,
-      borderColor: palette.ink,
-      textStyle: { color: palette.ink },
-      // Text, not markup: notes are whatever somebody typed.
-      renderMode: 'richText',
-      formatter: ({ value }: { value: Point }) => say(value[2]),
-    },
+    dataZoom: zooms(opensAt(facts, first), left, palette),
+    tooltip: tooltip(say, palette),
     series: [
-      marks(0, 'Taken', mealPoints(facts, ['taken']), {
-        symbolSize: 10,
-        itemStyle: { color: palette.ink },
-        markLine: today,
-      }),
-      marks(0, 'Part', mealPoints(facts, ['part', 'left']), {
-        symbol: 'triangle',
-        symbolSize: 11,
-        itemStyle: { color: palette.ink },
-      }),
-      marks(0, 'Refused', mealPoints(facts, ['refused', 'notOffered']), {
-        symbolSize: 11,
-        itemStyle: { color: 'transparent', borderColor: palette.held, borderWidth: 2, borderType: 'dashed' },
-      }),
-      {
-        type: 'line',
-        name: 'Weight',
-        xAxisIndex: 1,
-        yAxisIndex: 1,
-        data: weights,
-        showSymbol: true,
-        symbol: 'circle',
-        symbolSize: 7,
-        animation: false,
-        triggerLineEvent: false,
-        lineStyle: { color: palette.focus, width: 2 },
-        itemStyle: { color: palette.ink },
-        markLine: today,
-      },
-      marks(1, 'Suspect', aside, {
-        symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z',
-        symbolSize: 13,
-        itemStyle: { color: palette.late },
-      }),
-      marks(
-        2,
-        'Skin signs',
-        lanePoints(facts, 'Sheds', (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact)),
-        {
-          symbol: 'rect',
-          symbolSize: [5, 16],
-          itemStyle: { color: 'transparent', borderColor: palette.held, borderWidth: 1.5 },
-          markLine: today,
-        },
-      ),
-      marks(2, 'Skin off', lanePoints(facts, 'Sheds', isSkinOff), {
-        symbol: 'rect',
-        symbolSize: [6, 24],
-        itemStyle: { color: palette.held },
-      }),
-      marks(
-        2,
-        'Seen',
-        lanePoints(facts, 'Seen', (fact) => fact.kind === 'sighted' && fact.payload.seen),
-        {
-          symbol: 'rect',
-          symbolSize: [1.5, 13],
-          itemStyle: { color: palette.soft },
-        },
-      ),
-      marks(
-        2,
-        'Notes',
-        lanePoints(facts, 'Notes', ({ kind }) =>
-          ['noted', 'observed', 'moved', 'arrived', 'held', 'released'].includes(kind),
-        ),
-        {
-          symbol: 'diamond',
-          symbolSize: 13,
-          itemStyle: { color: palette.ink },
-        },
-      ),
+      ...mealSeries(facts, today, palette),
+      ...weightSeries(weights, suspect, today, palette),
+      ...laneSeries(facts, today, palette),
     ],
   }
 }
