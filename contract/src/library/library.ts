@@ -1,4 +1,4 @@
-import { FaultCode, School, Sheet, SheetGroup } from '@kobrin/core'
+import { coded, FaultCode, School, Sheet, SheetGroup } from '@kobrin/core'
 import { z } from 'zod'
 
 export const SheetSummary = z.strictObject({
@@ -64,10 +64,6 @@ export const KeepSheet = z.strictObject({
   basedOn: z.int().optional(),
 })
 export type KeepSheet = z.output<typeof KeepSheet>
-
-function coded<Code extends string, Shape extends z.ZodRawShape>(code: Code, shape: Shape) {
-  return z.strictObject({ code: z.literal(code), ...shape })
-}
 
 const id = z.string()
 

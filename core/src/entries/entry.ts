@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Fact, FactKind } from '../subjects/families.ts'
 import { FACT_KINDS, kindOf } from '../subjects/families.ts'
+import type { Happening } from '../subjects/kind.ts'
 import { Instant, text, Uid } from '../subjects/values.ts'
 
 const posted = {
@@ -26,14 +27,7 @@ function oneOf<T>(options: z.ZodObject[]) {
 
 export const Replacement = oneOf<Replacement>(FACT_KINDS.map((name) => z.strictObject(saying(name))))
 
-interface Stamp {
-  uid: string
-  subject: string
-  occurredAt: string
-  day: number
-  author: string
-  act?: string | undefined
-}
+type Stamp = Omit<Happening, 'payload'>
 
 /** A statement about another entry of the same subject. It never removes the entry; it changes whether
  * it counts. */

@@ -1,11 +1,8 @@
 import { z } from 'zod'
+import { coded } from '../reasons/coded.ts'
 
 const text = z.string()
 const number = z.number()
-
-function coded<Code extends string, Shape extends z.ZodRawShape>(code: Code, shape: Shape) {
-  return z.strictObject({ code: z.literal(code), ...shape })
-}
 
 /** What in a sheet contradicts itself, or looks like a slip of the unit; coded, so that every language can
  * say it. */
