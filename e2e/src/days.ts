@@ -60,6 +60,8 @@ for (const { day, minute, about, always } of [
 
     // A whole shelf.
     const whole = page.getByRole('button', { name: /^Whole shelf \d+ of .* as planned/ }).first()
+    for (const stop of ['Spinning Hall', 'Yarn Loft', 'Hemp Cellar', 'Tar Room'])
+      if (!(await whole.isVisible())) await walkTo(stop)
     const residents = Number(/(\d+)\s*$/.exec((await whole.textContent()) ?? '')?.[1])
     await whole.click()
     await expect(page.locator('.undo')).toContainText(`: ${residents} as planned`)

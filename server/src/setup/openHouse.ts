@@ -5,8 +5,10 @@ import { migrate } from '../database/migrate.ts'
 import { startOwnDatabase } from '../database/ownDatabase.ts'
 import { loadSeed } from './loadSeed.ts'
 
+const MINUTE_MS = 60_000
+
 export interface HouseOptions {
-  /** Who lives there, told the moment at which the house opens. */
+  /** Who lives there, told the minute in which the house opens: however long that took, the same live there. */
   seed: (nowMs: number) => SiteSeed
   /** Folder of the built interface. */
   pages?: string
@@ -21,7 +23,7 @@ export async function openHouse({ seed, ...options }: HouseOptions): Promise<voi
   const own = await startOwnDatabase(dataDir)
   const connection = await connect(own.address)
   await migrate(connection)
-  await loadSeed(connection.db, seed(now().getTime()))
+  await loadSeed(connection.db, seed(Math.floor(now().getTime() / MINUTE_MS) * MINUTE_MS))
   const app = await buildApp({ connection, now, ...options })
   const url = await app.listen({ host: '127.0.0.1', port: 0 })
   process.once('SIGTERM', () => {
