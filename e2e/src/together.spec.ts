@@ -95,7 +95,7 @@ test('eight tabs of one browser share one line to the house, whichever is closed
   const first = await keeper('lotte')
   const tabs = [first]
   while (tabs.length < 8) tabs.push(await first.anotherTab())
-  for (const tab of tabs) await tab.walkTo('Hemp Cellar')
+  for (const tab of tabs) await tab.walkTo('Tar Room')
   const last = tabs.at(-1) ?? first
   const [one = '', other = ''] = await last.toDo()
 
@@ -118,7 +118,7 @@ test('what this device cannot store is said, and is sent all the same', async ({
     }
   })
   await page.reload()
-  await walkTo('Hemp Cellar')
+  await walkTo('Spinning Hall')
   const name = (await toDo()).at(-1) ?? ''
   await page.context().setOffline(true)
   await cell(name).click()
