@@ -1,5 +1,5 @@
 import type { Duty, Plan, ResidentState, WalkResident } from '@kobrin/core'
-import { isPlanTold, planOf, replay, walk } from '@kobrin/core'
+import { isPlan, planOf, replay, walk } from '@kobrin/core'
 import { collection } from '@kobrin/demo'
 import { readLibrary } from '@kobrin/server'
 import type { Figure } from './figures.ts'
@@ -37,7 +37,7 @@ function population(count: number, nowMs: number): { day: number; residents: Wal
   }
   const lived = site.residents.map(({ id, ...register }) => {
     const plan = planOf(rows, { id, register }, day)
-    if (!isPlanTold(plan)) throw new Error(`No plan for ${register.sheet}.`)
+    if (!isPlan(plan)) throw new Error(`No plan for ${register.sheet}.`)
     const state = replay('resident', histories.get(id) ?? [])
     return { plan: withDuties(plan), state: JSON.stringify(state) }
   })

@@ -1,6 +1,6 @@
 import type { HouseResident } from './resident.ts'
 import type { Entry, EntryKind, Override, PlanRows, Register, Sheet } from '@kobrin/core'
-import { civil, isPlanTold, planOf as planIn, weekdayOf } from '@kobrin/core'
+import { civil, isPlan, planOf as planIn, signedFor, weekdayOf } from '@kobrin/core'
 import type { Chance } from './chance.ts'
 import { newAnimal } from './husbandry/animal.ts'
 import { biologyOf } from './husbandry/biology.ts'
@@ -39,7 +39,7 @@ const DONE_TODAY = 0.4
 /** The plan a resident lives under: that of the last day, all along. */
 function planOf({ id, ...register }: HouseResident, rows: PlanRows, day: number) {
   const plan = planIn(rows, { id, register }, day)
-  if (!isPlanTold(plan)) throw new Error(`${register.name}: ${JSON.stringify(plan)}`)
+  if (!isPlan(plan)) throw new Error(`${register.name}: ${JSON.stringify(plan)}`)
   return plan
 }
 
@@ -59,7 +59,7 @@ export function live(options: LifeOptions): Entry[] {
   const rows: PlanRows = {
     sheets: options.sheets,
     schools: options.schools,
-    overrides: new Map(options.overrides.map(({ target, change }) => [target, [change]])),
+    overrides: signedFor(options.overrides),
   }
   const kept = residents.map((resident, index) => {
     // Some were here from the start; the rest came one by one.

@@ -129,7 +129,7 @@ export async function buildApp({
     now,
     siteZone,
     authorOn,
-    changingOn: async (request) => ({ db, stream, author: await authorOn(request) }),
+    changingOn: async (request) => ({ db, stream, author: await authorOn(request), onChanged: hub.wake }),
     heartbeatMs,
   }
   for (const routes of [

@@ -1,7 +1,7 @@
 import type { Role } from '../people/role.ts'
 import { WRITERS } from '../people/role.ts'
 import type { FamilyName } from '../subjects/families.ts'
-import { FAMILIES, kindOf } from '../subjects/families.ts'
+import { FAMILIES, FAMILY_NAMES, kindOf } from '../subjects/families.ts'
 import type { EntryKind } from './entry.ts'
 
 /** Who may make a kind of entry. Whose entries somebody may amend is another question. */
@@ -15,5 +15,5 @@ export function mayRecord(role: Role, kind: EntryKind): boolean {
 
 /** Families of subjects whose entries a role may read. */
 export function readableBy(role: Role): FamilyName[] {
-  return (Object.keys(FAMILIES) as FamilyName[]).filter((family) => FAMILIES[family].readBy.includes(role))
+  return FAMILY_NAMES.filter((family) => FAMILIES[family].readBy.includes(role))
 }

@@ -1,5 +1,6 @@
 import type { Duty } from '../plan/duty.ts'
 import type { Plan } from '../plan/plan.ts'
+import { fromSheet } from '../plan/source.ts'
 import type { HeldFloor } from '../sheet/lifeHistory.ts'
 import type { Day } from '../time/day.ts'
 import type { Task } from '../walk/task.ts'
@@ -19,7 +20,7 @@ export function floorRule(plan: Plan): HeldFloor {
 
 function floorTask({ lot, floor }: KeptFloor, plan: Plan, day: Day): Task {
   const { checkEvery } = floorRule(plan)
-  const source = { from: 'sheet', sheet: plan.sheet, stage: plan.stage } as const
+  const source = fromSheet(plan)
   const cadence = { type: 'every', days: checkEvery, tolerance: 1 } as const
   const { lastLook, where } = floor
   const dueOn = (lastLook?.day ?? floor.day) + checkEvery

@@ -4,7 +4,7 @@ import type { Day } from '../time/day.ts'
 import type { Override } from './override.ts'
 import type { Plan } from './plan.ts'
 import type { PlanRefusal } from './resolvePlan.ts'
-import { isPlan, resolvePlan } from './resolvePlan.ts'
+import { resolvePlan } from './resolvePlan.ts'
 
 /** What plans are made of besides the residents themselves: the sheets in force, what the site chose, and
  * what was signed. */
@@ -14,6 +14,15 @@ export interface PlanRows {
   schools: Readonly<Record<string, Readonly<Record<string, string>>>>
   /** Signed for everyone on a sheet or for one resident, by the id of either. */
   overrides: ReadonlyMap<string, readonly Override[]>
+}
+
+/** Signed changes by whom they are signed for, each list in the order of its rows. */
+export function signedFor(
+  rows: readonly { target: string; change: Override }[],
+): Map<string, readonly Override[]> {
+  const signed = new Map<string, Override[]>()
+  for (const { target, change } of rows) signed.set(target, [...(signed.get(target) ?? []), change])
+  return signed
 }
 
 export interface Planned {
@@ -63,8 +72,4 @@ export function plansOn(rows: PlanRows, day: Day): (resident: Planned) => PlanTo
     shared.set(key, known)
     return known
   }
-}
-
-export function isPlanTold(told: PlanTold): told is Plan {
-  return isPlan(told as Plan | PlanRefusal)
 }

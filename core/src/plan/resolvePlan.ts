@@ -7,6 +7,7 @@ import type { Override } from './override.ts'
 import type { Plan, PlanTarget } from './plan.ts'
 import { setupDuties } from './setupDuties.ts'
 import type { Source } from './source.ts'
+import { fromSheet } from './source.ts'
 
 export interface PlanChoices {
   stage: string
@@ -99,7 +100,7 @@ function signedOf({ by, on, until, reason }: Override) {
   return { by, on, reason, ...(until !== undefined && { until }) }
 }
 
-function fromSheet(duty: SheetDuty, sheet: Sheet, source: Source): Duty {
+function dutyOf(duty: SheetDuty, sheet: Sheet, source: Source): Duty {
   return {
     ...duty,
     ...(sheet.people && { people: sheet.people }),
@@ -115,7 +116,7 @@ function phased(duty: Duty, phase: number): Duty {
 
 function begun(sheet: Sheet, stage: Stage, source: Source, day: number): Draft {
   const duties = [
-    ...stage.duties.map((duty) => fromSheet(duty, sheet, source)),
+    ...stage.duties.map((duty) => dutyOf(duty, sheet, source)),
     ...setupDuties(sheet.setup, source, day),
   ]
   const empty: Draft = { duties, targets: [], housing: {}, light: {}, sources: {} }
@@ -153,7 +154,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   const options = chosenOptions(sheet, choices.schools)
   if ('code' in options) return options
   const { day } = choices
-  const source: Source = { from: 'sheet', sheet: sheet.id, stage: stage.id }
+  const source = fromSheet({ sheet: sheet.id, stage: stage.id })
   let draft = begun(sheet, stage, source, day)
   for (const [school, option] of options.filter(([, { stages }]) => !stages || stages.includes(stage.id)))
     draft = changed(draft, option, { from: 'school', sheet: sheet.id, school, option: option.id })
@@ -183,6 +184,6 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   }
 }
 
-export function isPlan(result: Plan | PlanRefusal): result is Plan {
+export function isPlan(result: Plan | { code: string }): result is Plan {
   return 'duties' in result
 }

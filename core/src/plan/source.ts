@@ -20,3 +20,8 @@ export const Source = z.discriminatedUnion('from', [
   }),
 ])
 export type Source = z.infer<typeof Source>
+
+/** What stands in the sheet itself, at a stage. */
+export function fromSheet({ sheet, stage }: { sheet: string; stage: string }) {
+  return { from: 'sheet', sheet, stage } as const satisfies Source
+}

@@ -3,6 +3,7 @@ import { stageReached } from '../stages/stageReached.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
+import { fromSheet } from '../plan/source.ts'
 import type { About } from '../stages/stageReached.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from './verdict.ts'
@@ -24,10 +25,7 @@ function nextStage({ day, plan, state, about = {} }: Facts): Verdict[] {
     {
       severity: 'info',
       what: { code: 'stageReached', stage, name },
-      because: [
-        { fact: 'reached', ...reached },
-        { source: { from: 'sheet', sheet: plan.sheet, stage: plan.stage } },
-      ],
+      because: [{ fact: 'reached', ...reached }, { source: fromSheet(plan) }],
     },
   ]
 }

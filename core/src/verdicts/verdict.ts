@@ -15,7 +15,7 @@ export type VerdictWhat =
   | { code: 'unaccounted'; missing: number; day: number }
   | { code: 'vacated'; leaves: 'toClean' | 'toHold'; resident: string; day: number }
   | { code: 'floorReady'; lot: string; where: string; since: number }
-  | { code: 'floorWaits'; lot: string; where: string; days: number }
+  | { code: 'floorWaits'; lot: string; where: string }
   | { code: 'gone'; how: 'died' | 'left'; day: number }
   | { code: 'noPlan' }
   | { code: 'stageReached'; stage: string; name: string }

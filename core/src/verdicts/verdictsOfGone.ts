@@ -7,10 +7,10 @@ import { lotOf } from '../keptFloor/floorTasks.ts'
 
 /** Nobody walks past somebody who is gone: a look into old floor that is due has to be said. */
 function looksDue(floorTasks: readonly Task[]): Verdict[] {
-  return floorTasks.flatMap(({ duty, status, keptAt, daysOver, because }): Verdict[] => {
+  return floorTasks.flatMap(({ duty, status, keptAt, because }): Verdict[] => {
     const lot = lotOf(duty)
     if (lot === null || keptAt === undefined || (status !== 'due' && status !== 'late')) return []
-    return [{ severity: 'act', what: { code: 'floorWaits', lot, where: keptAt, days: daysOver }, because }]
+    return [{ severity: 'act', what: { code: 'floorWaits', lot, where: keptAt }, because }]
   })
 }
 

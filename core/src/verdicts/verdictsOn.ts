@@ -1,5 +1,6 @@
 import type { ResidentState } from '../residents/residentState.ts'
 import type { Hold } from '../holds/holdsOn.ts'
+import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
@@ -114,7 +115,7 @@ function retainedSkin({ day, plan, state }: Facts): Verdict[] {
       because: [
         ...(shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn } as const]),
         { rule: 'retainedSkin', days: retainedToAct },
-        { source: { from: 'sheet', sheet: plan.sheet, stage: plan.stage } },
+        { source: fromSheet(plan) },
       ],
     },
   ]

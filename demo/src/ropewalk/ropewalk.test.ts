@@ -4,7 +4,7 @@ import {
   civil,
   founds,
   isAmendment,
-  isPlanTold,
+  isPlan,
   mayRecord,
   placeIn,
   planOf,
@@ -42,8 +42,7 @@ function today(told: House): Visit[] {
     const { register, stay } = state
     const place = register && placeIn(building, stay.place?.enclosure, register.barrier)
     const plan = register && planOf(rows, { id, register }, TODAY)
-    if (!place || !plan || !isPlanTold(plan))
-      throw new Error(`${register?.name ?? id} has no place or no plan.`)
+    if (!place || !plan || !isPlan(plan)) throw new Error(`${register?.name ?? id} has no place or no plan.`)
     return { id, plan, state, place }
   })
   return walk({ day: TODAY, minute: MINUTE, residents }).stops.flatMap((stop) => stop.visits)

@@ -20,28 +20,30 @@ export interface Changing {
   db: Database
   stream: OwnStream
   author: Changer
+  /** Something was changed: readers of the feed are told now. */
+  onChanged?: () => void
 }
 
 /** The one way to change what people edit. The site's row is the lock: it is taken first, then everything
  * is read, then written, with a line for each change in the feed; and begun again when others get in the
  * way. `write` says what it changed; nothing changed is a change of nothing. */
 export async function changing<T>(
-  { db, stream, author }: Changing,
+  { db, stream, author, onChanged }: Changing,
   write: (tx: Transaction) => Promise<{ changes: NewChange[]; answer: T }>,
 ): Promise<T> {
-  return untilAlone(() =>
+  const { changes, answer } = await untilAlone(() =>
     db.transaction(async (tx) => {
       await tx.select({ id: site.id }).from(site).where(eq(site.id, 1)).for('update')
-      const { changes, answer } = await write(tx)
-      if (changes.length === 0) return answer
+      const written = await write(tx)
+      if (written.changes.length === 0) return written
       const lease = await stream.lease()
-      const base = await takePlaces(tx, lease, changes.length)
+      const base = await takePlaces(tx, lease, written.changes.length)
       if (base === null) {
         stream.lost(lease)
         throw new Error('The stream is held by another server.')
       }
       await tx.insert(change).values(
-        changes.map(({ what, reason }, index) => ({
+        written.changes.map(({ what, reason }, index) => ({
           ...author,
           stream: lease.stream,
           seq: base + index + 1,
@@ -49,7 +51,9 @@ export async function changing<T>(
           reason,
         })),
       )
-      return answer
+      return written
     }),
   )
+  if (changes.length > 0) onChanged?.()
+  return answer
 }

@@ -1,7 +1,7 @@
 import type { Receipt } from '@kobrin/contract'
 import { advanced, readBookmark, sayBookmark } from '@kobrin/contract'
-import type { Entry, Fact, Sheet } from '@kobrin/core'
-import { effectiveFacts, isAmendment, replay, touchesOf } from '@kobrin/core'
+import type { Entry, Sheet } from '@kobrin/core'
+import { effectiveFacts, isAmendment, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Connection, Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
@@ -11,7 +11,9 @@ import { knowledgeOf } from './knowledge.ts'
 import { historyOf } from './queries.ts'
 import type { Turn } from './turn.ts'
 import { judged, refusalOf } from './turn.ts'
-import type { Registration, TouchRow, Writing } from './writeTogether.ts'
+import type { TouchRow } from './touchRows.ts'
+import { touchRows } from './touchRows.ts'
+import type { Registration, Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
 
 /** How often the folds of a batch may turn out to be others before it is given up. */
@@ -36,17 +38,6 @@ async function alreadyKept(db: Database, uids: readonly string[]): Promise<Map<s
   return new Map(rows.map((row) => [row.uid, { ...row, status: 'accepted' }]))
 }
 
-function touchRow(fact: Fact): TouchRow[] {
-  return touchesOf(fact).map(({ subject, how, amount }) => ({
-    subject,
-    day: fact.day,
-    uid: fact.uid,
-    how,
-    other: fact.subject,
-    amount: amount ?? null,
-  }))
-}
-
 interface Settled {
   turn: Turn
   state: AnyState
@@ -59,7 +50,7 @@ interface Settled {
 async function settled(db: Database, turn: Turn): Promise<Settled> {
   if (!turn.replays) {
     const facts = turn.added.filter((entry) => !isAmendment(entry))
-    return { turn, state: turn.state, touches: facts.flatMap(touchRow), retouched: [] }
+    return { turn, state: turn.state, touches: facts.flatMap(touchRows), retouched: [] }
   }
   const history: Entry[] = [...(await historyOf(db, turn.subject)), ...turn.added]
   const amended = turn.added.filter(isAmendment).map(({ payload }) => payload.target)
@@ -76,7 +67,7 @@ async function settled(db: Database, turn: Turn): Promise<Settled> {
   return {
     turn,
     state: replay(turn.family, history),
-    touches: facts.flatMap(touchRow),
+    touches: facts.flatMap(touchRows),
     retouched: [...reached],
   }
 }

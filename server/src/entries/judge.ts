@@ -73,7 +73,7 @@ export function objection(entry: Entry, known: Known): ErrorCode | null {
     const left = target.act === null ? [] : known.siblings(target.act)
     return left.every((uid) => known.takenBack.has(uid)) ? null : 'part_of_act'
   }
-  if (target.kind === 'corrected' || target.kind === 'retracted') return 'not_correctable'
+  if (isAmendment(target)) return 'not_correctable'
   if (target.kind !== entry.payload.to.kind) return 'wrong_kind'
   return aboutHouse(entry.subject, entry.payload.to, known)
 }

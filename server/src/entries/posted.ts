@@ -3,6 +3,7 @@ import type { EntryEnvelope, ErrorCode, Receipt } from '@kobrin/contract'
 import { may, provenText } from '@kobrin/contract'
 import type { Entry, Role } from '@kobrin/core'
 import { civil, isAmendment, mayRecord, PostedEntry } from '@kobrin/core'
+import type { ZodError } from 'zod'
 import type { SignedIn, WorkedShift } from '../people/sessions.ts'
 import { refusalOf } from './turn.ts'
 
@@ -52,9 +53,7 @@ async function objection(entry: PostedEntry, raw: Raw, context: PostingContext):
   return author !== null && author !== entry.author ? 'not_allowed' : null
 }
 
-function unreadable(posted: Raw): Receipt {
-  const { error } = PostedEntry.safeParse(posted)
-  const issue = error?.issues[0]
+function unreadable(posted: Raw, { issues: [issue] }: ZodError): Receipt {
   const field = issue?.path.join('.') || 'entry'
   return refusalOf(posted.uid, 'bad_input', `${field}: ${issue?.message ?? 'cannot be read'}`)
 }
@@ -62,7 +61,7 @@ function unreadable(posted: Raw): Receipt {
 /** The entry to append, or the receipt that says why it cannot be. */
 export async function checked(posted: Raw, context: PostingContext): Promise<Entry | Receipt> {
   const read = PostedEntry.safeParse(posted)
-  if (!read.success) return unreadable(posted)
+  if (!read.success) return unreadable(posted, read.error)
   const code = await objection(read.data, posted, context)
   if (code) return refusalOf(posted.uid, code)
   const { day } = civil(Date.parse(read.data.occurredAt), context.zone)

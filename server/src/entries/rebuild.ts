@@ -1,11 +1,13 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { FamilyName } from '@kobrin/core'
-import { effectiveFacts, replay, touchesOf } from '@kobrin/core'
+import { effectiveFacts, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { historyOf } from './queries.ts'
 import { touch } from './tables.ts'
+import type { TouchRow } from './touchRows.ts'
+import { touchRows } from './touchRows.ts'
 
 export interface RebuildReport {
   subjects: number
@@ -19,11 +21,7 @@ function differingFields(a: object, b: object): string[] {
   return [...keys].filter((key) => !isDeepStrictEqual(before.get(key), after.get(key)))
 }
 
-interface TouchKey {
-  uid: string
-  subject: string
-  how: string
-}
+type TouchKey = Pick<TouchRow, 'uid' | 'subject' | 'how'>
 
 function keyOf({ uid, subject, how }: TouchKey): string {
   return `${uid} ${subject} ${how}`
@@ -45,17 +43,7 @@ async function rebuildOne(
   // As JSON, because that is how it was stored.
   const told = JSON.stringify(replay(row.family, history))
   const fields = differingFields(JSON.parse(row.state) as object, JSON.parse(told) as object)
-  const facts = effectiveFacts(history)
-  const touches = facts.flatMap((fact) =>
-    touchesOf(fact).map(({ subject: touched, how, amount = null }) => ({
-      subject: touched,
-      day: fact.day,
-      uid: fact.uid,
-      how,
-      other: subject,
-      amount,
-    })),
-  )
+  const touches = effectiveFacts(history).flatMap(touchRows)
   const stored = await rowsOf<TouchKey>(tx, sql`select uid, subject, how from touch where other = ${subject}`)
   const expected = new Set(touches.map(keyOf))
   const same = stored.length === expected.size && stored.every((one) => expected.has(keyOf(one)))

@@ -3,20 +3,13 @@ import type { Entry, FamilyName, Register } from '@kobrin/core'
 import { isoDay } from '@kobrin/core'
 import type { Pool, RowDataPacket } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
+import { NUMBER_DIGITS } from '../site/tables.ts'
 import type { Lease } from '../streams/ownStream.ts'
+import type { TouchRow } from './touchRows.ts'
 import type { Turn } from './turn.ts'
 
 /** Rows that are sent as a prepared statement at most: each number of them is a statement of its own. */
 const PREPARED_ROWS = 24
-
-export interface TouchRow {
-  subject: string
-  day: number
-  uid: string
-  how: string
-  other: string
-  amount: number | null
-}
 
 /** A resident whose line in the register changes; null where its registration was taken back. */
 export interface Registration {
@@ -108,7 +101,7 @@ function transaction(size: Size): string {
         `update numbering set last = last_insert_id(last + ${registered}) where id = 1;
         set numbered = last_insert_id() - ${registered};
         insert into resident (id, accession, name, sheet_id, stage, schools)
-          values ${listed(registered, (index) => `(?, lpad(numbered + ${index + 1}, greatest(4, length(numbered + ${index + 1})), '0'), ?, ?, ?, ?)`)}`,
+          values ${listed(registered, (index) => `(?, lpad(numbered + ${index + 1}, greatest(${NUMBER_DIGITS}, length(numbered + ${index + 1})), '0'), ?, ?, ?, ?)`)}`,
       )}
       ${listed(renewed, () => 'update resident set name = ?, sheet_id = ?, stage = ?, schools = ? where id = ?;', '\n')}
       ${when(struck, `delete from resident where id in (${listed(struck, () => '?')})`)}

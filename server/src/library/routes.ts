@@ -9,7 +9,6 @@ import { everySchool, librarySheet, summaries, textOfVersion } from './queries.t
 export function libraryRoutes(services: Services): FastifyPluginAsync {
   const {
     connection: { db },
-    hub,
     changingOn,
   } = services
   return async (app) => {
@@ -25,10 +24,8 @@ export function libraryRoutes(services: Services): FastifyPluginAsync {
       if (yaml === null) throw new KobrinProblem('unknown_sheet')
       return { yaml }
     })
-    serve(app, services, ROUTES.keepSheet, async ({ params, body, request }) => {
-      const answer = await keepSheet(await changingOn(request), params.sheetId, body)
-      if (answer.status === 'kept') hub.wake()
-      return answer
-    })
+    serve(app, services, ROUTES.keepSheet, async ({ params, body, request }) =>
+      keepSheet(await changingOn(request), params.sheetId, body),
+    )
   }
 }

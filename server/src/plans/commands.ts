@@ -1,6 +1,6 @@
 import type { ChooseSchool, EndOverride, SignOverride } from '@kobrin/contract'
 import type { Override, PlanRows, Sheet } from '@kobrin/core'
-import { isPlanTold, planOf, zoneFaults } from '@kobrin/core'
+import { isPlan, plansOn, signedFor, zoneFaults } from '@kobrin/core'
 import { and, eq, max } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
@@ -32,7 +32,7 @@ interface Whose {
   /** The sheet's id, or the resident's. */
   target: string
   sheet: Sheet
-  /** Whose plans it is about, one of each stage and choice of schools. */
+  /** Whose plans it is about; of a sheet also nobody yet, at each stage. */
   residents: { id: string; stage: string; schools: Record<string, string> }[]
 }
 
@@ -52,17 +52,16 @@ async function whose(tx: Transaction, { sheet, resident }: SignOverride): Promis
 /** What plans are made of once the change is signed, with everything that was signed before it. */
 async function rowsWith(tx: Transaction, { target, sheet }: Whose, change: Override): Promise<PlanRows> {
   const [settings] = await tx.select({ schools: tables.site.schools }).from(tables.site)
-  const signed = new Map<string, Override[]>()
-  for (const row of [...(await tx.select().from(tables.planOverride)), { target, change }])
-    signed.set(row.target, [...(signed.get(row.target) ?? []), row.change])
-  return { sheets: new Map([[sheet.id, sheet]]), schools: settings?.schools ?? {}, overrides: signed }
+  const overrides = signedFor([...(await tx.select().from(tables.planOverride)), { target, change }])
+  return { sheets: new Map([[sheet.id, sheet]]), schools: settings?.schools ?? {}, overrides }
 }
 
 /** Refuses a change with which somebody's plan could not be worked out, or would harm. */
 function requirePlans(rows: PlanRows, { sheet, residents }: Whose, day: number): void {
+  const planFor = plansOn(rows, day)
   for (const { id, stage, schools } of residents) {
-    const plan = planOf(rows, { id, register: { sheet: sheet.id, stage, schools } }, day)
-    if (!isPlanTold(plan)) throw new KobrinProblem('unreadable_plan')
+    const plan = planFor({ id, register: { sheet: sheet.id, stage, schools } })
+    if (!isPlan(plan)) throw new KobrinProblem('unreadable_plan')
     if (plan.targets.some(({ source: _, ...zone }) => zoneFaults(zone, []).length > 0))
       throw new KobrinProblem('ceiling_below_target')
   }

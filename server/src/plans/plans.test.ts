@@ -1,7 +1,7 @@
 import type { Change, PlanBook, Site } from '@kobrin/contract'
 import { addressOf, ROUTES } from '@kobrin/contract'
 import type { Plan, PlanRows } from '@kobrin/core'
-import { civil, isPlanTold, planOf as planIn } from '@kobrin/core'
+import { civil, isPlan, planOf as planIn } from '@kobrin/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'
@@ -40,7 +40,7 @@ async function planOf(index: number): Promise<Plan> {
   }
   const register = { sheet: GECKO, stage: 'adult', schools: {} }
   const plan = planIn(rows, { id: residentAt(index), register }, TODAY)
-  if (!isPlanTold(plan)) throw new Error('No plan.')
+  if (!isPlan(plan)) throw new Error('No plan.')
   return plan
 }
 

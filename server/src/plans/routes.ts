@@ -9,21 +9,17 @@ import { chooseSchool, endOverride, signOverride } from './commands.ts'
 export function planRoutes(services: Services): FastifyPluginAsync {
   const {
     connection: { db },
-    hub,
     changingOn,
   } = services
   return async (app) => {
     serve(app, services, ROUTES.chooseSchool, async ({ body, request }) => {
       await chooseSchool(await changingOn(request), body)
-      hub.wake()
     })
     serve(app, services, ROUTES.signOverride, async ({ body, request }) => {
       await signOverride(await changingOn(request), body)
-      hub.wake()
     })
     serve(app, services, ROUTES.endOverride, async ({ body, request }) => {
       await endOverride(await changingOn(request), body)
-      hub.wake()
     })
     serve(app, services, ROUTES.changes, async ({ query: { since } }) => ({
       changes: await changesSince(db, since),

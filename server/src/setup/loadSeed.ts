@@ -1,12 +1,13 @@
 import type { SiteSeed } from '@kobrin/contract'
 import type { Entry, FamilyName } from '@kobrin/core'
-import { effectiveFacts, emptyState, familyOf, isAmendment, isoDay, replay, touchesOf } from '@kobrin/core'
+import { effectiveFacts, emptyState, familyOf, isAmendment, isoDay, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { change } from '../changes/tables.ts'
 import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { subject, touch } from '../entries/tables.ts'
+import { touchRows } from '../entries/touchRows.ts'
 import { renewLibrary } from '../library/commands.ts'
 import { hashSecret } from '../people/passphrase.ts'
 import { staff } from '../people/tables.ts'
@@ -16,7 +17,6 @@ const ROWS_PER_INSERT = 2000
 const STATES_PER_INSERT = 200
 /** What was brought in stands in the first stream. */
 const STREAM = 1
-const NUMBER_DIGITS = 4
 
 async function inChunks<T>(
   rows: readonly T[],
@@ -108,25 +108,14 @@ async function loadSubjects(tx: Transaction, histories: ReadonlyMap<string, Hist
     state: entries.length === 0 ? emptyState(family) : replay(family, entries),
   }))
   await inChunks(rows, STATES_PER_INSERT, (chunk) => tx.insert(subject).values(chunk))
-  const touches = [...histories].flatMap(([other, { entries }]) =>
-    effectiveFacts(entries).flatMap((fact) =>
-      touchesOf(fact).map(({ subject: touched, how, amount = null }) => ({
-        subject: touched,
-        day: fact.day,
-        uid: fact.uid,
-        how,
-        other,
-        amount,
-      })),
-    ),
-  )
+  const touches = [...histories.values()].flatMap(({ entries }) => effectiveFacts(entries).flatMap(touchRows))
   await inChunks(touches, ROWS_PER_INSERT, (chunk) => tx.insert(touch).values(chunk))
   const registers = rows.flatMap(({ id, state }) =>
     'register' in state && state.register ? { id, register: state.register } : [],
   )
   const numbered = registers.map(({ id, register: { name, sheet, stage, schools } }, index) => ({
     id,
-    accession: String(index + 1).padStart(NUMBER_DIGITS, '0'),
+    accession: String(index + 1).padStart(site.NUMBER_DIGITS, '0'),
     name,
     sheetId: sheet,
     stage,

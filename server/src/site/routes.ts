@@ -14,7 +14,7 @@ function unlessKnown(page: Page | null, request: FastifyRequest, reply: FastifyR
 }
 
 export function siteRoutes(services: Services): FastifyPluginAsync {
-  const { book, hub, changingOn } = services
+  const { book, changingOn } = services
   return async (app) => {
     serveText(app, services, ROUTES.site, async ({ request, reply }) =>
       unlessKnown(await book.site(), request, reply),
@@ -24,7 +24,6 @@ export function siteRoutes(services: Services): FastifyPluginAsync {
     )
     serve(app, services, ROUTES.keepEnclosure, async ({ params, body, request }) => {
       await keepEnclosure(await changingOn(request), params.enclosureId, body)
-      hub.wake()
     })
   }
 }

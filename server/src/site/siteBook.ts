@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { Bookmark, PlanBook, Site } from '@kobrin/contract'
+import type { PlanBook, Site } from '@kobrin/contract'
 import { sayBookmark } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
 import type { Database } from '../database/connect.ts'
@@ -49,7 +49,7 @@ export function createSiteBook(db: Database): SiteBook {
     const book = await readPlanBook(db)
     return book && { ...pageOf(book), sheets: new Map(book.sheets.map((sheet) => [sheet.id, sheet])) }
   })
-  const markOf = async (changes?: Bookmark) => sayBookmark(changes ?? (await lastChanges(db)))
+  const markOf = async () => sayBookmark(await lastChanges(db))
   return {
     site: async () => site(`${await markOf()} ${await registerMark(db)}`),
     plans: async () => plans(await markOf()),

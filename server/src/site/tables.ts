@@ -54,6 +54,9 @@ export const resident = mysqlTable('resident', {
   schools: document<Schools>()('schools').notNull(),
 })
 
+/** Accession numbers have at least so many digits. */
+export const NUMBER_DIGITS = 4
+
 /** One row: the last accession number given out. */
 export const numbering = mysqlTable('numbering', {
   id: tinyint('id').primaryKey(),

@@ -31,7 +31,7 @@ const { fitOf } = useFit()
 const editing = shallowRef(false)
 
 const enclosure = computed(() => site.enclosures.get(id))
-const tenants = computed(() => [...site.residents.values()].filter((one) => round.homeOf(one.id) === id))
+const tenants = computed(() => round.livingIn(id))
 const longSide = computed(() => (enclosure.value ? longSideMm(enclosure.value) : 0))
 const needs = computed(() => tenants.value[0] && plans.planOf(tenants.value[0]))
 /** From the coolest to the warmest the plan asks for, for the animal as it was last measured. */

@@ -1,5 +1,5 @@
 import type { Draft, ResidentState } from '@kobrin/core'
-import { leavesNobody } from '@kobrin/core'
+import { leftWithout } from '@kobrin/core'
 import type { Ask, Exception, Field } from './ask.ts'
 
 interface Leaving {
@@ -24,7 +24,7 @@ function withBox(
   count: number | undefined,
   { residentId, state, boxLeft }: Leaving,
 ): readonly [Draft, ...Draft[]] {
-  if (boxLeft === null || !leavesNobody(state, count)) return [gone]
+  if (boxLeft === null || leftWithout(state, count) !== 0) return [gone]
   return [gone, { subject: boxLeft, kind: 'vacated', payload: { resident: residentId, leaves: 'toClean' } }]
 }
 

@@ -68,9 +68,7 @@ const places = computed(() => {
     )
 })
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
-const others = computed(() =>
-  [...site.residents.values()].filter((one) => one.id !== id && round.homeOf(one.id) === from.value),
-)
+const others = computed(() => round.livingIn(from.value).filter((one) => one.id !== id))
 const canHelp = computed(() =>
   [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
 )

@@ -1,16 +1,10 @@
 import type { Override, PlanRows, PlanTold, Planned } from '@kobrin/core'
-import { isPlanTold, Plan, planOf as planIn, plansOn } from '@kobrin/core'
+import { isPlan, Plan, planOf as planIn, plansOn, signedFor } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import type { Resident } from '../site/useSite.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-
-function byTarget(rows: readonly { target: string; change: Override }[]): Map<string, Override[]> {
-  const signed = new Map<string, Override[]>()
-  for (const { target, change } of rows) signed.set(target, [...(signed.get(target) ?? []), change])
-  return signed
-}
 
 /** What nobody can say anything about asks for nothing: why is shown at the resident. */
 function noPlan({ sheet, stage }: Pick<Resident, 'sheet' | 'stage'>): Plan {
@@ -28,7 +22,7 @@ export const usePlans = defineStore('plans', () => {
   const rows = computed<PlanRows>(() => ({
     sheets: site.species,
     schools: site.book?.schools ?? {},
-    overrides: byTarget(site.book?.overrides ?? []),
+    overrides: signedFor(site.book?.overrides ?? []),
   }))
   const told = computed(() => plansOn(rows.value, today.day))
 
@@ -38,11 +32,11 @@ export const usePlans = defineStore('plans', () => {
 
   function planOf(resident: Resident): Plan {
     const plan = toldOf(resident)
-    return isPlanTold(plan) ? plan : noPlan(resident)
+    return isPlan(plan) ? plan : noPlan(resident)
   }
 
   function hasPlan(resident: Resident): boolean {
-    return isPlanTold(toldOf(resident))
+    return isPlan(toldOf(resident))
   }
 
   /** The plan of somebody if something were otherwise: a stage, a school, a change nobody has signed. */

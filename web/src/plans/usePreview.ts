@@ -1,6 +1,6 @@
 import type { SignOverride } from '@kobrin/contract'
 import type { Override, PlannedDay } from '@kobrin/core'
-import { isPlanTold, plannedDays } from '@kobrin/core'
+import { isPlan, plannedDays } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import type { Resident } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -36,7 +36,7 @@ export function usePreview() {
       : null
     const would = { ...resident, stage, schools: { ...resident.schools, ...schools } }
     const after = plans.planWith(would, { siteSchools, ...(unsigned && { change: unsigned }) })
-    if (!isPlanTold(after)) return null
+    if (!isPlan(after)) return null
     const state = record.stateOf(resident.id)
     return {
       before: plannedDays(state, plans.planOf(resident), today.day, DAYS),

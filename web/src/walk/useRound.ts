@@ -17,6 +17,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
+import type { Resident } from '../site/useSite.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
@@ -198,11 +199,15 @@ export const useRound = defineStore('round', () => {
     return mayRecord(people.role, draft.kind)
   }
 
+  function livingIn(enclosureId: string | undefined): Resident[] {
+    return [...site.residents.values()].filter(({ id }) => homeOf(id) === enclosureId)
+  }
+
   /** The box that would stand empty without them, where whoever is at work here may say so. */
   function boxLeftBy(residentId: string): string | null {
     const home = homeOf(residentId)
-    const alone = placed.value.filter(({ enclosureId }) => enclosureId === home).length === 1
-    return home !== undefined && alone && mayRecord(people.role, 'vacated') ? home : null
+    if (home === undefined || !mayRecord(people.role, 'vacated')) return null
+    return livingIn(home).length === 1 ? home : null
   }
 
   /** The entries one touch makes: everything due that needs no number. */
@@ -269,6 +274,7 @@ export const useRound = defineStore('round', () => {
     toDoAfter,
     allowed,
     homeOf,
+    livingIn,
     boxLeftBy,
     takenBoxes,
   }
