@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { usePeople } from '../people/usePeople.ts'
 import { terms } from '../words/terms.ts'
 import BodyShape from './BodyShape.vue'
 import { scaleOf } from './scales.ts'
@@ -10,22 +11,21 @@ import { scaleOf } from './scales.ts'
 const { residentId } = defineProps<{ residentId: string }>()
 const site = useSite()
 const record = useRecord()
-const round = useRound()
+const residents = useResidents()
+const people = usePeople()
 
 const scale = computed(() => {
   const group = site.species.get(site.residents.get(residentId)?.sheet ?? '')?.group
   return group ? scaleOf(group) : null
 })
 const last = computed(() => record.stateOf(residentId).health.condition?.score)
-const mayScore = computed(() =>
-  round.allowed({ subject: residentId, kind: 'condition', payload: { score: 3 } }),
-)
+const mayScore = computed(() => people.maySay({ kind: 'condition' }))
 const SCORES = [1, 2, 3, 4, 5] as const
 
 function score(value: number): void {
   record.keep(
     [{ subject: residentId, kind: 'condition', payload: { score: value } }],
-    `${round.nameOf(residentId)}: body condition ${value}`,
+    `${residents.nameOf(residentId)}: body condition ${value}`,
   )
 }
 </script>

@@ -13,7 +13,7 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import PlaceMatters from '../places/PlaceMatters.vue'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
 import { sayDate, spaced } from '../words/numbers.ts'
 import BuildForm from './BuildForm.vue'
@@ -23,7 +23,7 @@ import { useFit } from './useFit.ts'
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
 const plans = usePlans()
-const round = useRound()
+const residents = useResidents()
 const people = usePeople()
 const record = useRecord()
 const today = useToday()
@@ -31,7 +31,7 @@ const { fitOf } = useFit()
 const editing = shallowRef(false)
 
 const enclosure = computed(() => site.enclosures.get(id))
-const tenants = computed(() => round.livingIn(id))
+const tenants = computed(() => residents.livingIn(id))
 const longSide = computed(() => (enclosure.value ? longSideMm(enclosure.value) : 0))
 const needs = computed(() => tenants.value[0] && plans.planOf(tenants.value[0]))
 /** From the coolest to the warmest the plan asks for, for the animal as it was last measured. */

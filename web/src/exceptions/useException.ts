@@ -8,7 +8,8 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { usePeople } from '../people/usePeople.ts'
 import { sayDraft } from '../words/entry.ts'
 import type { Ask, Exception } from './ask.ts'
 import { draftsOf, sampleOf } from './ask.ts'
@@ -33,7 +34,8 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   const plans = usePlans()
   const record = useRecord()
   const keptFloors = useKeptFloors()
-  const round = useRound()
+  const residents = useResidents()
+  const people = usePeople()
   const today = useToday()
   const unsaid = useUnsaid()
   const router = useRouter()
@@ -54,14 +56,14 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
     const all = exceptionsFor({
       residentId: one.id,
       group: site.species.get(one.sheet)?.group ?? 'lizard',
-      day: round.dayOf(one.id),
+      day: residents.dayOf(one.id),
       today: today.day,
       state: record.stateOf(one.id),
       floors: keptFloors.of(one.id),
       lives: one.lives,
-      boxLeft: round.boxLeftBy(one.id),
+      boxLeft: residents.boxLeftBy(one.id),
     })
-    return all.filter((exception) => round.allowed(sampleOf(exception.ask)))
+    return all.filter((exception) => people.maySay(sampleOf(exception.ask)))
   })
 
   function keyOf(now: Ask): string {
@@ -96,7 +98,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
 
   function say(drafts: Said): void {
     const [first] = drafts
-    record.keep(drafts, `${round.nameOf(about)}: ${sayDraft(first, today.day)}`, { together: true })
+    record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, today.day)}`, { together: true })
     if (ask.value) unsaid.drop(keyOf(ask.value))
     leave()
     onSaid()

@@ -12,7 +12,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -23,7 +23,7 @@ import { sayDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 
 const site = useSite()
-const round = useRound()
+const residents = useResidents()
 const record = useRecord()
 const today = useToday()
 const teller = useTeller()
@@ -83,7 +83,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
     at,
     day,
     by,
-    whom: round.nameOf(subject),
+    whom: residents.nameOf(subject),
     to,
     says: sayEntry(entry, today.day),
     reason: '',
@@ -122,7 +122,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
             <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
             {{ sayVerdict(verdict, teller) }}
             <p class="quiet">
-              {{ terms.severity[verdict.severity] }} · {{ site.placeName(round.homeOf(resident.id)) }}
+              {{ terms.severity[verdict.severity] }} · {{ site.placeName(residents.homeOf(resident.id)) }}
             </p>
           </li>
           <li v-if="list.length === 0" class="quiet">Nothing.</li>

@@ -9,20 +9,20 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { readCount } from '../exceptions/readAnswers.ts'
 import { useSite } from '../site/useSite.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
 import { terms } from '../words/terms.ts'
 
 /** What closes a matter, where somebody can close it here. */
 const { verdict, residentId } = defineProps<{ verdict: Verdict; residentId: string }>()
 const site = useSite()
-const round = useRound()
+const residents = useResidents()
 const record = useRecord()
 const people = usePeople()
 const { busy, complaint, run } = useDoing()
 const form = reactive({ found: '', lost: '', why: '' })
 const what = computed(() => verdict.what)
-const name = computed(() => round.nameOf(residentId))
+const name = computed(() => residents.nameOf(residentId))
 
 function closeMissing(missing: number): void {
   const found = readCount(form.found)

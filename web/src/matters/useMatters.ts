@@ -4,27 +4,27 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 
 /** What the record says of somebody, with what it proposes for a person to decide. */
 export function useMatters() {
   const site = useSite()
   const plans = usePlans()
   const record = useRecord()
-  const round = useRound()
+  const residents = useResidents()
   const today = useToday()
 
   function mattersOf(residentId: string): Verdict[] {
     const resident = site.residents.get(residentId)
     if (!resident) return []
-    const box = site.enclosures.get(round.homeOf(residentId) ?? '')
+    const box = site.enclosures.get(residents.homeOf(residentId) ?? '')
     const proposals = proposalsOn({
       day: today.day,
       plan: plans.planOf(resident),
       state: record.stateOf(residentId),
       about: { litres: box ? litresOf(box) : null },
     })
-    return [...round.dayOf(residentId).verdicts, ...proposals]
+    return [...residents.dayOf(residentId).verdicts, ...proposals]
   }
 
   return { mattersOf }

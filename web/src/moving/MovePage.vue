@@ -11,7 +11,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useFreePlaces } from './useFreePlaces.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Move, Mover } from './move.ts'
@@ -20,7 +20,7 @@ import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
 const plans = usePlans()
-const round = useRound()
+const residents = useResidents()
 const freePlaces = useFreePlaces()
 const record = useRecord()
 const people = usePeople()
@@ -29,9 +29,9 @@ const { fitOf } = useFit()
 
 const resident = computed(() => site.residents.get(id))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
-const from = computed(() => round.homeOf(id))
+const from = computed(() => residents.homeOf(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
-const known = computed(() => round.countOf(id) ?? 1)
+const known = computed(() => residents.countOf(id) ?? 1)
 const needsTwo = computed(() => plan.value?.duties.some(({ people: needed }) => needed === 2) ?? false)
 
 const form = reactive<Move>({
@@ -68,7 +68,7 @@ const places = computed(() => {
     )
 })
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
-const others = computed(() => round.livingIn(from.value).filter((one) => one.id !== id))
+const others = computed(() => residents.livingIn(from.value).filter((one) => one.id !== id))
 const canHelp = computed(() =>
   [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
 )
@@ -86,7 +86,7 @@ function move(): void {
   if (complaint.value) return
   record.keep(
     moveDrafts(form, mover.value, newUid),
-    `${round.nameOf(id)} moved to ${site.placeName(form.to)}`,
+    `${residents.nameOf(id)} moved to ${site.placeName(form.to)}`,
     { together: true },
   )
   void router.push({ name: 'record', params: { id } })

@@ -1,6 +1,7 @@
 import type { Me, Person } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
-import type { Role } from '@kobrin/core'
+import { may, ROUTES } from '@kobrin/contract'
+import type { Draft, Role } from '@kobrin/core'
+import { mayRecord } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { call } from '../wire/call.ts'
@@ -15,6 +16,13 @@ export const usePeople = defineStore('people', () => {
   const signIns = shallowRef(0)
   const person = computed<Person | null>(() => me.value?.person ?? null)
   const role = computed<Role>(() => me.value?.person.role ?? 'reader')
+
+  /** Whether whoever is here may write into the record at all. */
+  const mayWrite = computed(() => may(role.value, 'writeEntries'))
+
+  function maySay({ kind }: Pick<Draft, 'kind'>): boolean {
+    return mayRecord(role.value, kind)
+  }
 
   async function recall(): Promise<void> {
     const presence = await call(ROUTES.presence)
@@ -45,5 +53,19 @@ export const usePeople = defineStore('people', () => {
     await recall()
   }
 
-  return { me, team, signIns, person, role, asked, recall, signIn, switchTo, enrol, signOut }
+  return {
+    me,
+    team,
+    signIns,
+    person,
+    role,
+    mayWrite,
+    maySay,
+    asked,
+    recall,
+    signIn,
+    switchTo,
+    enrol,
+    signOut,
+  }
 })

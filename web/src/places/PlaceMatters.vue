@@ -3,7 +3,7 @@ import { computed, reactive, shallowRef } from 'vue'
 import { v7 as newUid } from 'uuid'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
-import { useRound } from '../walk/useRound.ts'
+import { usePeople } from '../people/usePeople.ts'
 import Because from '../words/Because.vue'
 import { sayVerdict } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -12,7 +12,7 @@ import { usePlacesLeft } from './usePlacesLeft.ts'
 /** What a place waits for since somebody moved out, and what closes it. */
 const { enclosureId } = defineProps<{ enclosureId: string }>()
 const record = useRecord()
-const round = useRound()
+const people = usePeople()
 const site = useSite()
 const places = usePlacesLeft()
 const teller = useTeller()
@@ -50,7 +50,7 @@ function keepFloor(): void {
     <h2>{{ sayVerdict(verdict, teller) }}</h2>
     <p v-if="waits" class="quiet">{{ places.leftBy(enclosureId) }}.</p>
     <Because :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
-    <form v-if="round.mayWrite" class="form" @submit.prevent="keepFloor">
+    <form v-if="people.mayWrite" class="form" @submit.prevent="keepFloor">
       <button type="button" class="primary" @click="cleaned">It is cleaned</button>
       <label>Old floor kept at <input v-model="form.at" class="field" maxlength="120" /></label>
       <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>

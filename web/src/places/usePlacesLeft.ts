@@ -3,7 +3,7 @@ import { placeVerdicts } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 import { words } from '../words/en.ts'
 
 /** What an enclosure waits for. */
@@ -15,10 +15,10 @@ export interface PlaceMatter {
 /** Places somebody moved out of that wait to be cleaned, or for their old floor to be kept. */
 export const usePlacesLeft = defineStore('placesLeft', () => {
   const record = useRecord()
-  const round = useRound()
+  const residents = useResidents()
 
   function mattersOf(enclosureId: string): Verdict[] {
-    return placeVerdicts(record.placeState(enclosureId), round.takenBoxes.has(enclosureId))
+    return placeVerdicts(record.placeState(enclosureId), residents.isTaken(enclosureId))
   }
 
   const left = computed(() => record.waitingPlaces)
@@ -34,7 +34,7 @@ export const usePlacesLeft = defineStore('placesLeft', () => {
     const { ended } = record.stateOf(waits.resident).stay
     // Who moved out of here and died elsewhere later did not die here.
     const how = ended && ended.at <= waits.at ? ended.how : 'moved'
-    return `${round.nameOf(waits.resident)} ${words.went[how]}`
+    return `${residents.nameOf(waits.resident)} ${words.went[how]}`
   }
 
   return { left, open, mattersOf, leftBy }

@@ -12,6 +12,8 @@ import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useRound } from '../walk/useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { usePeople } from '../people/usePeople.ts'
 import Because from '../words/Because.vue'
 import { sayHold, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
@@ -30,6 +32,8 @@ const LifelineChart = defineAsyncComponent(() => import('./LifelineChart.vue'))
 const site = useSite()
 const plans = usePlans()
 const round = useRound()
+const residents = useResidents()
+const people = usePeople()
 const today = useToday()
 const router = useRouter()
 const teller = useTeller()
@@ -42,10 +46,10 @@ const correcting = shallowRef<Fact | null>(null)
 
 const resident = computed(() => site.residents.get(id))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
-const day = computed(() => round.dayOf(id))
+const day = computed(() => residents.dayOf(id))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
 const record = useRecord()
-const home = computed(() => round.homeOf(id))
+const home = computed(() => residents.homeOf(id))
 const ended = computed(() => record.stateOf(id).stay.ended)
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')
@@ -59,7 +63,7 @@ const about = computed(() => {
   const one = resident.value
   if (!one) return ''
   const arrived = facts.value.find(({ kind }) => kind === 'arrived')
-  const count = round.countOf(id)
+  const count = residents.countOf(id)
   const bits = [
     species.value?.common,
     species.value?.latin,
@@ -106,7 +110,7 @@ function showOnWalk(): void {
               fitSays
             }}</RouterLink>
             <RouterLink :to="{ name: 'plan', params: { id } }">Plan</RouterLink>
-            <RouterLink v-if="round.mayWrite && !ended" :to="{ name: 'move', params: { id } }"
+            <RouterLink v-if="people.mayWrite && !ended" :to="{ name: 'move', params: { id } }"
               >Move …</RouterLink
             >
           </p>
@@ -121,7 +125,7 @@ function showOnWalk(): void {
             :reasons="verdict.because"
             :label="sayVerdict(verdict, teller)"
           />
-          <MatterActions v-if="round.mayWrite && hasActions(verdict)" :verdict="verdict" :resident-id="id" />
+          <MatterActions v-if="people.mayWrite && hasActions(verdict)" :verdict="verdict" :resident-id="id" />
         </li>
         <li v-for="hold in day.holds" :key="hold.hold" class="hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>

@@ -7,7 +7,7 @@ import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { usePrimeVue } from '../app/usePrimeVue.ts'
 import { usePeople } from '../people/usePeople.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from './useResidents.ts'
 import { sayCell } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
@@ -17,7 +17,7 @@ import { useFindable } from './useFindable.ts'
 
 usePrimeVue()
 const router = useRouter()
-const round = useRound()
+const residents = useResidents()
 const teller = useTeller()
 const everyone = useFindable()
 const people = usePeople()
@@ -36,7 +36,7 @@ const rows = computed(() =>
 )
 
 function says(id: string): string {
-  return sayCell(round.dayOf(id), teller).text
+  return sayCell(residents.dayOf(id), teller).text
 }
 
 function open({ data }: DataTableRowClickEvent<{ id: string }>): void {

@@ -1,12 +1,12 @@
 import { computed } from 'vue'
 import { useSite } from '../site/useSite.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useResidents } from './useResidents.ts'
 import type { Findable } from './search.ts'
 
 /** Everyone who lives here, with the words they can be found by. */
 export function useFindable() {
   const site = useSite()
-  const round = useRound()
+  const residents = useResidents()
   return computed<Findable[]>(() =>
     [...site.residents.values()].map((resident) => {
       const species = site.species.get(resident.sheet)
@@ -14,7 +14,7 @@ export function useFindable() {
         resident,
         species: species?.common ?? resident.sheet,
         latin: species?.latin ?? '',
-        place: site.placeName(round.homeOf(resident.id)),
+        place: site.placeName(residents.homeOf(resident.id)),
       }
     }),
   )

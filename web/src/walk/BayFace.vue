@@ -5,7 +5,7 @@ import BayHeader from './BayHeader.vue'
 import EmptyBox from './EmptyBox.vue'
 import EnclosureCell from './EnclosureCell.vue'
 import ShelfPlank from './ShelfPlank.vue'
-import type { Box, Face } from './useRound.ts'
+import type { Box, Face } from './stops.ts'
 
 // What changes with every tap lives in the parts: this one draws the furniture.
 const { face } = defineProps<{ face: Face }>()

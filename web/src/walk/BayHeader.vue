@@ -4,17 +4,21 @@ import { isToDo } from '@kobrin/core'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import DutyMark from './DutyMark.vue'
-import type { Face } from './useRound.ts'
+import type { Face } from './stops.ts'
 import { useRound } from './useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { usePeople } from '../people/usePeople.ts'
 
 const { face } = defineProps<{ face: Face }>()
 const emit = defineEmits<{ all: [does: DutyKind | undefined] }>()
 const round = useRound()
+const residents = useResidents()
+const people = usePeople()
 
 const sums = useAfterPaint(() => {
   const due = new Map<DutyKind, number>()
   for (const id of face.residents) {
-    for (const task of round.dayOf(id).tasks) {
+    for (const task of residents.dayOf(id).tasks) {
       const { does } = task.duty
       if (does === 'weigh' || does === 'measure') continue
       if (isToDo(task)) due.set(does, (due.get(does) ?? 0) + 1)
@@ -29,7 +33,7 @@ const sums = useAfterPaint(() => {
   <header>
     <h2>{{ face.bay.name }}</h2>
     <p class="quiet">{{ face.residents.length }} residents · {{ sums.toDo }} to see to</p>
-    <p v-if="round.mayWrite && sums.due.length > 0" class="all">
+    <p v-if="people.mayWrite && sums.due.length > 0" class="all">
       <span class="quiet">All of:</span>
       <button
         v-for="[does, count] in sums.due"

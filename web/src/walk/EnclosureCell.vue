@@ -8,19 +8,21 @@ import { sayCell } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from './DutyMark.vue'
 import { useRound } from './useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
 
 const { residentId } = defineProps<{ residentId: string }>()
 
 const site = useSite()
 const record = useRecord()
 const round = useRound()
+const residents = useResidents()
 const today = useToday()
 const teller = useTeller()
 
 const selected = computed(() => round.isFocused(residentId))
 const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
-const day = computed(() => round.dayOf(residentId))
+const day = computed(() => residents.dayOf(residentId))
 const sentence = computed(() => sayCell(day.value, teller))
 const held = computed(() => day.value.holds.some(({ suppresses }) => suppresses.length > 0))
 const marks = computed<Task[]>(() => day.value.tasks.filter(({ status }) => status !== 'notYet'))

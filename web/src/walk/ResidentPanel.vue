@@ -18,7 +18,9 @@ import { hasActions } from '../matters/hasActions.ts'
 import { useMatters } from '../matters/useMatters.ts'
 import DutyMark from './DutyMark.vue'
 import ExceptionPanel from '../exceptions/ExceptionPanel.vue'
-import { useRound } from './useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useTouch } from './useTouch.ts'
 import { useException } from '../exceptions/useException.ts'
 
 const MatterActions = defineAsyncComponent(() => import('../matters/MatterActions.vue'))
@@ -29,7 +31,9 @@ const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: [];
 const site = useSite()
 const plans = usePlans()
 const record = useRecord()
-const round = useRound()
+const residents = useResidents()
+const people = usePeople()
+const { canTouch } = useTouch()
 const today = useToday()
 const teller = useTeller()
 const { mattersOf } = useMatters()
@@ -43,7 +47,7 @@ const saying = useException(
 
 /** Takes the key of an exception. False when nobody here answers to it. */
 function press(key: string): boolean {
-  if (!round.mayWrite || saying.ask.value) return false
+  if (!people.mayWrite || saying.ask.value) return false
   if (key === 'g') {
     void router.push({ name: 'move', params: { id: residentId } })
     return true
@@ -62,7 +66,7 @@ const PRESSING: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
 
 const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
-const day = computed(() => round.dayOf(residentId))
+const day = computed(() => residents.dayOf(residentId))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
 const shown = computed(() =>
   day.value.tasks
@@ -72,12 +76,12 @@ const shown = computed(() =>
 const coming = computed(() =>
   day.value.tasks.filter(({ status, dueOn }) => status === 'notYet' && dueOn !== null),
 )
-const canTouch = computed(() => round.mayWrite && round.canTouch(residentId))
+const touchable = computed(() => people.mayWrite && canTouch(residentId))
 const lately = computed(() => [...record.recent(residentId)].reverse().slice(0, LATELY))
 const about = computed(() => {
   const one = resident.value
   if (!one) return ''
-  const count = round.countOf(residentId)
+  const count = residents.countOf(residentId)
   const head =
     one.lives === 'colony' ? (count ? `about ${count}` : 'colony') : one.sex === 'unknown' ? '' : one.sex
   const weight = day.value.weight ? sayGrams(day.value.weight.grams) : ''
@@ -116,7 +120,7 @@ function under(task: Task): string {
         <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }"
           >Open the record</RouterLink
         >
-        <RouterLink v-if="round.mayWrite" class="open" :to="{ name: 'move', params: { id: residentId } }"
+        <RouterLink v-if="people.mayWrite" class="open" :to="{ name: 'move', params: { id: residentId } }"
           >Move …</RouterLink
         >
       </div>
@@ -132,7 +136,7 @@ function under(task: Task): string {
           :label="sayVerdict(verdict, teller)"
         />
         <MatterActions
-          v-if="round.mayWrite && hasActions(verdict)"
+          v-if="people.mayWrite && hasActions(verdict)"
           :verdict="verdict"
           :resident-id="residentId"
         />
@@ -164,7 +168,7 @@ function under(task: Task): string {
           </div>
         </div>
         <button
-          v-if="round.mayWrite && (task.status === 'done' || task.status === 'open') && canBeAsPlanned(task)"
+          v-if="people.mayWrite && (task.status === 'done' || task.status === 'open') && canBeAsPlanned(task)"
           type="button"
           class="plain again"
           @click="emit('again', task)"
@@ -175,10 +179,10 @@ function under(task: Task): string {
       <li v-if="shown.length === 0" class="quiet">Nothing due today.</li>
     </ul>
 
-    <button v-if="canTouch" type="button" class="primary planned" @click="emit('planned')">
+    <button v-if="touchable" type="button" class="primary planned" @click="emit('planned')">
       {{ words.asPlanned }} <kbd>Enter</kbd>
     </button>
-    <ExceptionPanel v-if="round.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
+    <ExceptionPanel v-if="people.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 
     <section v-if="plan && plan.cautions.length > 0" class="careful">
       <h3>Careful</h3>

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import { sayMinutes } from '../words/numbers.ts'
-import type { RoundStop } from './useRound.ts'
+import type { RoundStop } from './stops.ts'
 import { usePrep } from './usePrep.ts'
 import { useRound } from './useRound.ts'
 

@@ -1,16 +1,18 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
-import type { Box } from './useRound.ts'
-import { useRound } from './useRound.ts'
+import type { Box } from './stops.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useTouch } from './useTouch.ts'
 
 const { shelf, name } = defineProps<{ shelf: readonly Box[]; name: string }>()
 const emit = defineEmits<{ planned: [residents: string[]] }>()
-const round = useRound()
+const people = usePeople()
+const { canTouch } = useTouch()
 
 const residents = computed(() => shelf.flatMap((box) => box.residents))
 /** For how many of them one touch would do. */
-const count = useAfterPaint(() => (round.mayWrite ? residents.value.filter(round.canTouch).length : 0))
+const count = useAfterPaint(() => (people.mayWrite ? residents.value.filter(canTouch).length : 0))
 </script>
 
 <template>

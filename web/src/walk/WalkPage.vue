@@ -16,8 +16,11 @@ import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { afterNextPaint } from '../app/useAfterPaint.ts'
 import BayFace from './BayFace.vue'
-import type { RoundStop } from './useRound.ts'
+import type { RoundStop } from './stops.ts'
 import { useRound } from './useRound.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useTouch } from './useTouch.ts'
 import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
 import { usePress } from './usePress.ts'
 
@@ -30,31 +33,34 @@ const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const PrepDialog = defineAsyncComponent(() => import('./PrepDialog.vue'))
 
 const round = useRound()
+const residents = useResidents()
+const people = usePeople()
+const { touch, touchAll } = useTouch()
 const record = useRecord()
 const router = useRouter()
 const board = useTemplateRef<HTMLElement>('board')
 const face = useFaceFocus(board)
 const dialog = shallowRef<'keys' | 'prep' | null>(null)
-/** On a narrow screen the sheet covers the board, so it opens only when asked for. */
-const sheetOpen = shallowRef(false)
+/** On a narrow screen the panel covers the board, so it opens only when asked for. */
+const panelOpen = shallowRef(false)
 
-/** Whom the sheet beside the board speaks of. After a touch it follows a frame later: the cell comes first. */
-const inSheet = shallowRef(round.focused)
+/** Whom the panel beside the board speaks of. After a touch it follows a frame later: the cell comes first. */
+const inPanel = shallowRef(round.focused)
 
-function settle(): Promise<void> {
-  inSheet.value = round.focused
+function panelCaughtUp(): Promise<void> {
+  inPanel.value = round.focused
   return nextTick()
 }
 
 watch(
   () => round.focused,
-  () => afterNextPaint(() => (inSheet.value = round.focused)),
+  () => afterNextPaint(() => (inPanel.value = round.focused)),
 )
 
-const sheet = useTemplateRef<{ press: (key: string) => boolean }>('sheet')
+const panel = useTemplateRef<{ press: (key: string) => boolean }>('panel')
 
 function said(): void {
-  sheetOpen.value = false
+  panelOpen.value = false
   face.focus(round.focused)
 }
 
@@ -67,7 +73,7 @@ const gate = computed<{ barrier: Barrier; back: boolean } | null>(() => {
 function go(stop: RoundStop): void {
   round.stopKey = stop.key
   round.focused = stop.residents[0] ?? null
-  sheetOpen.value = false
+  panelOpen.value = false
   board.value?.scrollTo({ top: 0 })
 }
 
@@ -81,14 +87,14 @@ function select(residentId: string): void {
   round.focused = residentId
 }
 
-function openSheet(): void {
-  inSheet.value = round.focused
-  sheetOpen.value = true
+function openPanel(): void {
+  inPanel.value = round.focused
+  panelOpen.value = true
 }
 
 /** The Tab key came to a bay: on to the cell that was last looked at there, or the first. */
-function enter(residents: readonly string[]): void {
-  const at = round.focused !== null && residents.includes(round.focused) ? round.focused : residents[0]
+function enter(ids: readonly string[]): void {
+  const at = round.focused !== null && ids.includes(round.focused) ? round.focused : ids[0]
   if (at === undefined) return
   select(at)
   void nextTick(() => face.focus(at))
@@ -97,25 +103,26 @@ function enter(residents: readonly string[]): void {
 function planned(residentId: string): void {
   face.steady(residentId)
   select(residentId)
-  if (round.mayWrite && round.touch(residentId)) sheetOpen.value = false
-  else afterNextPaint(openSheet)
+  if (people.mayWrite && touch(residentId)) panelOpen.value = false
+  else afterNextPaint(openPanel)
 }
 
 function exceptions(residentId: string): void {
   select(residentId)
-  openSheet()
+  openPanel()
 }
 
 function again(task: Task): void {
   const draft = round.focused && asPlanned(round.focused, task)
-  if (draft) record.keep([draft], `${round.nameOf(round.focused ?? '')}: ${words.done[task.duty.does]} again`)
+  if (draft)
+    record.keep([draft], `${residents.nameOf(round.focused ?? '')}: ${words.done[task.duty.does]} again`)
 }
 
 function shelfOf(residentId: string | null): string[] {
   for (const { shelves } of round.stop?.faces ?? []) {
     for (const shelf of shelves) {
-      const residents = shelf.flatMap((box) => box.residents)
-      if (residentId !== null && residents.includes(residentId)) return residents
+      const ids = shelf.flatMap((box) => box.residents)
+      if (residentId !== null && ids.includes(residentId)) return ids
     }
   }
   return []
@@ -132,11 +139,11 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
       void nextTick(() => face.focus(next))
     } else step(1)
   },
-  f: () => void round.touchAll(shelfOf(round.focused), 'Shelf'),
+  f: () => void touchAll(shelfOf(round.focused), 'Shelf'),
   u: () => record.takeBack(),
   i: () => round.focused && void router.push({ name: 'record', params: { id: round.focused } }),
   b: () => {
-    openSheet()
+    openPanel()
     void nextTick(() => {
       for (const one of document.querySelectorAll<HTMLDetailsElement>('.side details')) one.open = true
     })
@@ -144,7 +151,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
   '[': () => step(-1),
   ']': () => step(1),
   '?': () => (dialog.value = 'keys'),
-  Escape: () => (sheetOpen.value = false),
+  Escape: () => (panelOpen.value = false),
 }
 
 function isTyping(target: EventTarget | null): boolean {
@@ -173,7 +180,7 @@ function onKey(event: KeyboardEvent): void {
     return
   const action = ACTIONS[event.key]
   if (action) action()
-  else if (event.key.length === 1) void settle().then(() => sheet.value?.press(event.key))
+  else if (event.key.length === 1) void panelCaughtUp().then(() => panel.value?.press(event.key))
   else return
   // A letter that opens a field is not to be typed into it.
   event.preventDefault()
@@ -192,7 +199,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <div class="walk" :class="{ sheetOpen }">
+  <div class="walk" :class="{ panelOpen }">
     <RouteRail class="way" @go="go" />
     <main
       ref="board"
@@ -216,23 +223,23 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
           v-for="one in round.stop.faces"
           :key="one.bay.id"
           :face="one"
-          @all="(does) => round.touchAll(one.residents, one.bay.name, does)"
+          @all="(does) => touchAll(one.residents, one.bay.name, does)"
           @enter="enter(one.residents)"
-          @shelf="(residents) => round.touchAll(residents, 'Shelf')"
+          @shelf="(ids) => touchAll(ids, 'Shelf')"
         />
       </template>
       <p v-else class="quiet">Nobody lives here yet.</p>
     </main>
     <ResidentPanel
-      v-if="inSheet && !gate"
-      ref="sheet"
-      class="sheet"
-      :resident-id="inSheet"
-      @planned="planned(inSheet)"
+      v-if="inPanel && !gate"
+      ref="panel"
+      class="panel"
+      :resident-id="inPanel"
+      @planned="planned(inPanel)"
       @again="again"
       @said="said"
-      @asks="sheetOpen = true"
-      @close="sheetOpen = false"
+      @asks="panelOpen = true"
+      @close="panelOpen = false"
     />
     <FootStrip class="strip" @keys="dialog = 'keys'" @prep="dialog = 'prep'" />
     <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
@@ -244,7 +251,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 .walk {
   display: grid;
   grid-template:
-    'way board sheet' minmax(0, 1fr)
+    'way board panel' minmax(0, 1fr)
     'strip strip strip' auto / 216px minmax(0, 1fr) 296px;
   height: 100%;
 }
@@ -259,8 +266,8 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
   overflow-y: auto;
 }
 
-.sheet {
-  grid-area: sheet;
+.panel {
+  grid-area: panel;
 }
 
 .strip {
@@ -285,7 +292,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
     padding: 10px;
   }
 
-  .walk:not(.sheetOpen) .sheet {
+  .walk:not(.panelOpen) .panel {
     display: none;
   }
 }

@@ -1,0 +1,76 @@
+import type { ResidentDay, Verdict } from '@kobrin/core'
+import { countOf as countIn, mayRecord, residentDay } from '@kobrin/core'
+import { defineStore } from 'pinia'
+import { computed } from 'vue'
+import { useRecord } from '../entries/useRecord.ts'
+import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { usePlans } from '../plans/usePlans.ts'
+import type { Resident } from '../site/useSite.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import { perResident } from './perResident.ts'
+
+/** Whatever is wrong with one resident is shown at that resident. */
+const NO_PLAN: Verdict = { severity: 'act', what: { code: 'noPlan' }, because: [] }
+
+/** Everyone who lives here: their day, their box, how many they are. */
+export const useResidents = defineStore('residents', () => {
+  const site = useSite()
+  const plans = usePlans()
+  const record = useRecord()
+  const keptFloors = useKeptFloors()
+  const people = usePeople()
+  const today = useToday()
+
+  const dayOf = perResident((residentId): ResidentDay => {
+    const resident = site.residents.get(residentId)
+    if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
+    const told = residentDay({
+      day: today.day,
+      minute: today.minute,
+      plan: plans.planOf(resident),
+      state: record.stateOf(residentId),
+      floors: keptFloors.of(residentId),
+    })
+    return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
+  })
+
+  // A box changes far less often than a state: the building is drawn anew only when somebody moves.
+  const homeOf = perResident((residentId) => record.stateOf(residentId).stay.place?.enclosure)
+
+  const byHome = computed(() => {
+    const living = new Map<string, Resident[]>()
+    for (const resident of site.residents.values()) {
+      const home = homeOf(resident.id)
+      if (home !== undefined) living.set(home, [...(living.get(home) ?? []), resident])
+    }
+    return living
+  })
+
+  function livingIn(enclosureId: string | undefined): readonly Resident[] {
+    return (enclosureId !== undefined && byHome.value.get(enclosureId)) || []
+  }
+
+  function isTaken(enclosureId: string): boolean {
+    return byHome.value.has(enclosureId)
+  }
+
+  /** The box that would stand empty without them, where whoever is at work here may say so. */
+  function boxLeftBy(residentId: string): string | null {
+    const home = homeOf(residentId)
+    if (home === undefined || !mayRecord(people.role, 'vacated')) return null
+    return livingIn(home).length === 1 ? home : null
+  }
+
+  function nameOf(residentId: string): string {
+    return site.residents.get(residentId)?.name ?? ''
+  }
+
+  /** Animals in a colony: as last counted, else as it was put on record. */
+  function countOf(residentId: string): number | null {
+    return countIn(record.stateOf(residentId))
+  }
+
+  return { dayOf, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
+})

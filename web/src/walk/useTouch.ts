@@ -1,0 +1,54 @@
+import type { Draft, Task } from '@kobrin/core'
+import { asPlanned, canBeAsPlanned, isToDo } from '@kobrin/core'
+import { useRecord } from '../entries/useRecord.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { dutyName } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+
+/** What one touch says: everything that is due and needs no number, as planned. */
+export function useTouch() {
+  const residents = useResidents()
+  const record = useRecord()
+  const people = usePeople()
+
+  function plannedDrafts(
+    residentId: string,
+    only?: (task: Task) => boolean,
+  ): { drafts: Draft[]; says: string[] } {
+    const drafts: Draft[] = []
+    const says: string[] = []
+    for (const task of residents.dayOf(residentId).tasks) {
+      if (!isToDo(task) || !canBeAsPlanned(task) || (only && !only(task))) continue
+      const draft = asPlanned(residentId, task)
+      if (!draft || !people.maySay(draft)) continue
+      drafts.push(draft)
+      says.push(task.duty.label ? dutyName(task).toLowerCase() : words.done[task.duty.does])
+    }
+    return { drafts, says }
+  }
+
+  function canTouch(residentId: string): boolean {
+    return residents.dayOf(residentId).tasks.some((task) => isToDo(task) && canBeAsPlanned(task))
+  }
+
+  /** Logs one resident as planned. False when nothing could be logged that way. */
+  function touch(residentId: string): boolean {
+    const { drafts, says } = plannedDrafts(residentId)
+    if (drafts.length === 0) return false
+    record.keep(drafts, `${residents.nameOf(residentId)}: ${says.join(', ')}`)
+    return true
+  }
+
+  /** Logs many at once, every duty or one kind. Returns how many residents. */
+  function touchAll(residentIds: readonly string[], title: string, does?: Task['duty']['does']): number {
+    const each = residentIds.map(
+      (id) => plannedDrafts(id, does && ((task) => task.duty.does === does)).drafts,
+    )
+    const some = each.filter((drafts) => drafts.length > 0)
+    if (some.length > 0) record.keep(some.flat(), `${title}: ${some.length} as planned`)
+    return some.length
+  }
+
+  return { canTouch, touch, touchAll }
+}
