@@ -14,7 +14,7 @@ import { useRecord } from './useRecord.ts'
 import { createWaitingStore } from './waitingStore.ts'
 
 const server = vi.hoisted(() => ({
-  append: vi.fn<(entries: PostedEntry[]) => Promise<{ receipts: Receipt[] }>>(),
+  append: vi.fn<(entries: PostedEntry[], proofs?: object) => Promise<{ receipts: Receipt[] }>>(),
   states: vi.fn<(of: string | undefined) => { head: string; states: Record<string, object> }>(),
   me: vi.fn<() => object | null>(),
 }))
@@ -22,7 +22,7 @@ vi.mock('../wire/call.ts', async (original) => ({
   ...(await original<object>()),
   call: async (
     route: { url: string; method: string },
-    asked: { body?: { entries: PostedEntry[] }; querystring?: { of?: string } } = {},
+    asked: { body?: { entries: PostedEntry[]; proofs?: object }; querystring?: { of?: string } } = {},
   ) => {
     switch (`${route.method} ${route.url}`) {
       case `GET ${ROUTES.site.url}`:
@@ -34,7 +34,7 @@ vi.mock('../wire/call.ts', async (original) => ({
       case `GET ${ROUTES.presence.url}`:
         return { me: server.me(), people: [] }
       default:
-        return server.append(asked.body?.entries ?? [])
+        return server.append(asked.body?.entries ?? [], asked.body?.proofs)
     }
   },
 }))
@@ -115,6 +115,15 @@ describe('the record on this device', () => {
     expect(server.append.mock.lastCall?.[0]).toMatchObject([
       { subject: 'tamsin', author: 'lotte', occurredAt: new Date(NOON).toISOString() },
     ])
+  })
+
+  it('stamps what was said with the shift it was said in, whoever takes the tablet over', async () => {
+    const record = await opened()
+    record.keep([weighing], 'Tamsin weighed')
+    usePeople().me = { ...ME, shift: { id: 'the next', key: 'another key' } }
+    await vi.waitFor(() => expect(record.waitingCount).toBe(0))
+    const [[entry] = [], proofs] = server.append.mock.lastCall ?? []
+    expect(proofs).toMatchObject({ [entry?.uid ?? '']: { shift: 'shift' } })
   })
 
   it('keeps what is said before it can write, with the moment it was said', async () => {

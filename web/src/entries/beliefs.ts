@@ -1,0 +1,51 @@
+import type { Entry, FamilyName, LotState, PlaceState, Register, ResidentState } from '@kobrin/core'
+import { emptyLot, emptyPlace, emptyResident } from '@kobrin/core'
+import { shallowReactive } from 'vue'
+import type { AnyState } from './ledger.ts'
+import { createLedger } from './ledger.ts'
+import type * as Writing from './writing.ts'
+
+const NOBODY = emptyResident()
+const NOWHERE = emptyPlace()
+const NOTHING = emptyLot()
+const EMPTY: Record<FamilyName, AnyState> = { resident: NOBODY, place: NOWHERE, lot: NOTHING }
+
+interface BeliefsOptions {
+  /** What folds entries; only there once something was written or heard. */
+  folding: () => Pick<typeof Writing, 'continueFrom' | 'isAmendment' | 'familyOf'>
+  onRegister: (residentId: string, register: Register | null) => void
+}
+
+/** What this device believes about every resident, place and lot: the server's folds, and what was made
+ * or heard since. */
+export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
+  /** Old floors that are kept, by lot. */
+  const lots = shallowReactive(new Map<string, LotState>())
+  /** Places that wait for something, by enclosure. */
+  const waitingPlaces = shallowReactive(new Map<string, NonNullable<PlaceState['waits']>>())
+
+  function putPlace(place: string, { waits }: PlaceState): void {
+    if (waits) waitingPlaces.set(place, waits)
+    else waitingPlaces.delete(place)
+  }
+
+  const ledger = createLedger({
+    carryOn: (base, since) => folding().continueFrom(base, since),
+    emptyOf: (family) => EMPTY[family],
+    familyOf: (entry) => (folding().isAmendment(entry) ? null : folding().familyOf(entry.kind)),
+    onBelieved(subject, family, state) {
+      if (family === 'resident') onRegister(subject, (state as ResidentState).register)
+      if (family === 'lot') lots.set(subject, state as LotState)
+      if (family === 'place') putPlace(subject, state as PlaceState)
+    },
+  })
+
+  return {
+    ledger,
+    lots,
+    waitingPlaces,
+    stateOf: (residentId: string) => (ledger.stateOf(residentId) ?? NOBODY) as ResidentState,
+    placeState: (placeId: string) => (ledger.stateOf(placeId) ?? NOWHERE) as PlaceState,
+    recent: (subject: string): readonly Entry[] => ledger.recent(subject),
+  }
+}

@@ -1,0 +1,68 @@
+import { ROUTES } from '@kobrin/contract'
+import type { Draft, Entry } from '@kobrin/core'
+import { shallowRef } from 'vue'
+import { call } from '../wire/call.ts'
+
+/** The last thing done here, for the strip that takes it back. */
+export interface LastAct {
+  entries: Entry[]
+  says: string
+}
+
+interface DoingsOptions {
+  /** Who is at work here; nobody, and nothing is kept. */
+  author: () => string | undefined
+  moment: () => { at: string; day: number }
+  /** Does something as soon as there is something to write with. */
+  whenReady: (act: (newUid: () => string) => void) => void
+  put: (entries: readonly Entry[]) => void
+}
+
+interface Keeping {
+  /** They are one doing: kept together and taken back together. */
+  together?: boolean
+}
+
+function retractions(entries: readonly Pick<Entry, 'uid' | 'subject'>[], why: string): Draft[] {
+  return entries.map(({ subject, uid }) => ({ subject, kind: 'retracted', payload: { target: uid, why } }))
+}
+
+/** What somebody says here becomes entries, and is taken back by entries. */
+export function createDoings({ author, moment, whenReady, put }: DoingsOptions) {
+  const lastAct = shallowRef<LastAct | null>(null)
+
+  /** Keeps what somebody just said: on the screen at once, on this device before anything else,
+   * on the server as soon as it can be reached. */
+  function keep(drafts: readonly Draft[], says: string, { together = false }: Keeping = {}): void {
+    const by = author()
+    if (!by || drafts.length === 0) return
+    const said = drafts.map((draft) => {
+      const { at, day } = moment()
+      return { ...draft, occurredAt: at, day, author: by }
+    })
+    whenReady((newUid) => {
+      const act = together && said.length > 1 ? { act: newUid() } : {}
+      const entries = said.map((one) => ({ ...one, ...act, uid: newUid() }))
+      lastAct.value = { entries, says }
+      put(entries)
+    })
+  }
+
+  function takeBack(): void {
+    const act = lastAct.value
+    if (!act) return
+    const together = act.entries.some((entry) => entry.act !== undefined)
+    keep(retractions(act.entries, 'Taken back.'), `Taken back: ${act.says}`, { together })
+    lastAct.value = null
+  }
+
+  /** Takes back one entry of the past, with everything that was done together with it. */
+  async function takeBackEntry(entry: Entry, why: string, says: string): Promise<void> {
+    if (entry.act === undefined) return keep(retractions([entry], why), says)
+    const { entries } = await call(ROUTES.act, { params: { act: entry.act } })
+    const facts = entries.filter(({ kind }) => kind !== 'retracted' && kind !== 'corrected')
+    keep(retractions(facts, why), says, { together: true })
+  }
+
+  return { lastAct, keep, takeBack, takeBackEntry }
+}

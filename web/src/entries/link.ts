@@ -1,0 +1,68 @@
+import type { Bookmark, KeptEntry } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import { shallowRef } from 'vue'
+import { ApiProblem, call } from '../wire/call.ts'
+import { followFeed } from './feed.ts'
+import { hopeFor } from './hopeFor.ts'
+import type { Line } from './line.ts'
+
+interface Leading {
+  tell: Line['tell']
+  /** How far the feed was read in this tab. */
+  after: () => Bookmark
+  hear: (entry: KeptEntry) => void
+  onChange: () => void
+  /** Sends what waits. */
+  send: () => void
+}
+
+/** Whether there is a line to the server, and whether it still knows who is here. */
+export function createLink() {
+  const linked = shallowRef(true)
+  const needsSignIn = shallowRef(false)
+
+  function askToSignIn(tell: Line['tell'] = () => undefined): void {
+    needsSignIn.value = true
+    tell({ type: 'signInNeeded' })
+  }
+
+  function onTrouble(error: unknown, tell?: Line['tell']): void {
+    if (error instanceof ApiProblem && error.status === 401) askToSignIn(tell)
+    if (hopeFor(error) !== 'later') console.error(error)
+  }
+
+  /** Whether the server closed the line because nobody is signed in here any more. */
+  async function onClosed(tell: Line['tell']): Promise<void> {
+    const presence = await call(ROUTES.presence).catch(() => null)
+    if (presence && !presence.me) askToSignIn(tell)
+  }
+
+  /** Holds feed and outbox for all tabs of this browser. Answers how to let go of them. */
+  function lead({ tell, after, hear, onChange, send }: Leading): () => void {
+    const stop = followFeed({
+      after,
+      onEntry: (entry) => {
+        hear(entry)
+        tell({ type: 'heard', entry })
+      },
+      onChange: () => {
+        onChange()
+        tell({ type: 'changed' })
+      },
+      onLink: (is) => {
+        linked.value = is
+        tell({ type: 'link', linked: is })
+        if (is) send()
+      },
+      onClosed: () => void onClosed(tell),
+    })
+    globalThis.addEventListener('online', send)
+    send()
+    return () => {
+      stop()
+      globalThis.removeEventListener('online', send)
+    }
+  }
+
+  return { linked, needsSignIn, askToSignIn, onTrouble, lead }
+}

@@ -1,0 +1,94 @@
+import type { Receipt, Shift } from '@kobrin/contract'
+import { ROUTES } from '@kobrin/contract'
+import type { Entry } from '@kobrin/core'
+import { call } from '../wire/call.ts'
+import { hopeFor } from './hopeFor.ts'
+import type { Line, LineMessage } from './line.ts'
+import type { Waiting } from './waitingStore.ts'
+
+interface Leading {
+  tell: Line['tell']
+  send: () => void
+}
+
+export interface WriterOptions {
+  /** The key of this sign-in, with which what is made here is stamped. */
+  shift: () => Shift | undefined
+  onMessage: (message: LineMessage) => void
+  onReceipt: (receipt: Receipt, entry: Entry) => void
+  onTrouble: (error: unknown, tell: Line['tell']) => void
+  onUnstored: (count: number) => void
+  /** This tab holds feed and outbox from now on. Answers how to let go of them. */
+  lead: (leading: Leading) => () => void
+}
+
+/** What is needed to write and to hear others; it comes while the walk is already drawn. */
+export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: WriterOptions) {
+  const { createOutbox, createWaitingStore, openLine, newUid, posted, stamped, ...folding } =
+    await import('./writing.ts')
+  const store = createWaitingStore()
+  let line: Line | null = null
+  let putting = Promise.resolve()
+
+  function tell(message: LineMessage): void {
+    line?.tell(message)
+  }
+
+  const isLeading = () => line?.isLeading() ?? false
+  const outbox = createOutbox({
+    store,
+    post: (entries, proofs) => call(ROUTES.append, { body: { entries: [...entries], proofs } }),
+    hopeFor,
+    onReceipt(receipt, entry) {
+      onReceipt(receipt, entry)
+      tell({ type: 'receipt', receipt, entry })
+    },
+    onTrouble: (error) => on.onTrouble(error, tell),
+    onUnstored: on.onUnstored,
+    mayEmpty: isLeading,
+  })
+
+  async function withProof(entry: Entry, by: Shift | undefined): Promise<Waiting> {
+    const proof = by ? await stamped(posted(entry), by).catch(() => null) : null
+    return proof ? { entry, proof } : { entry }
+  }
+
+  /** On this device before anything else, stamped with the key of this sign-in, and on its way. */
+  async function putNow(entries: readonly Entry[], by: Shift | undefined): Promise<void> {
+    tell({ type: 'made', entries: [...entries] })
+    await outbox.add(await Promise.all(entries.map((entry) => withProof(entry, by))))
+    // Another tab may hold the line; what lies in the store is sent from there.
+    tell({ type: 'made', entries: [] })
+  }
+
+  return {
+    ...folding,
+    newUid,
+    tell,
+    isLeading,
+    /** What lay in the store when the page was opened. */
+    left: () => store.all().catch((): Waiting[] => []),
+    // Stamping takes a moment: what was said first is sent first all the same.
+    put(entries: readonly Entry[]): void {
+      const by = shift()
+      putting = putting.then(() => putNow(entries, by))
+    },
+    sendIfLeading(): void {
+      if (isLeading()) void outbox.send()
+    },
+    openLine(): void {
+      line?.close()
+      line = openLine({ onMessage, onLead: () => lead({ tell, send: () => void outbox.send() }) })
+      void outbox.send()
+    },
+    forget: (uid: string) => store.remove(uid).catch(() => undefined),
+    async retry(uid: string): Promise<void> {
+      await store.retry(uid)
+      void outbox.send()
+    },
+    close(): void {
+      line?.close()
+      outbox.stop()
+    },
+  }
+}
