@@ -1,5 +1,5 @@
 import { ApiProblem, Unreachable } from '../wire/call.ts'
-import type { Hope } from './outbox.ts'
+import type { Hope } from './deliver.ts'
 
 const RETRY_LATER = new Set([401, 408, 429, 502, 503, 504])
 

@@ -2,7 +2,7 @@ import { createHmac } from 'node:crypto'
 import { provenText } from '@kobrin/contract'
 import { expect, it } from 'vitest'
 import { entryOn, TODAY } from '../testing/residents.ts'
-import { posted } from './outbox.ts'
+import { posted } from './deliver.ts'
 import { stamped } from './stamp.ts'
 
 it('is what the server makes of the same entry with the same key', async () => {

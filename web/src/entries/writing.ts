@@ -2,6 +2,7 @@
 export { continueFrom, emptyState, familyOf, isAmendment } from '@kobrin/core'
 export { v7 as newUid } from 'uuid'
 export { openLine } from './line.ts'
-export { createOutbox, posted } from './outbox.ts'
+export { posted } from './deliver.ts'
+export { createOutbox } from './outbox.ts'
 export { stamped } from './stamp.ts'
 export { createWaitingStore } from './waitingStore.ts'
