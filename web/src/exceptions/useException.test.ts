@@ -13,8 +13,8 @@ vi.mock('vue-router', () => ({ useRouter: () => ({ push: () => undefined }) }))
 const weighed = (grams: number, daysAgo: number) =>
   entryOn(TODAY - daysAgo, { kind: 'weighed', payload: { grams } })
 
-/** Somebody at the sheet of a resident, as a keeper. */
-function atSheetOf(first: string) {
+/** Somebody at the panel of a resident, as a keeper. */
+function atPanelOf(first: string) {
   const looking = shallowRef(first)
   const onSaid = vi.fn()
   const saying = effectScope().run(() => useException(looking, onSaid))
@@ -36,8 +36,8 @@ beforeEach(() => {
 })
 
 describe('a number', () => {
-  it('is kept as it was typed, and the sheet is done with', () => {
-    const { saying, choose, onSaid } = atSheetOf('ada')
+  it('is kept as it was typed, and the panel is done with', () => {
+    const { saying, choose, onSaid } = atPanelOf('ada')
     choose('weigh')
     saying.typed.value = '62,5'
     saying.submit()
@@ -48,7 +48,7 @@ describe('a number', () => {
   })
 
   it('that is none is asked for again in words, and stays as typed', () => {
-    const { saying, choose } = atSheetOf('ada')
+    const { saying, choose } = atPanelOf('ada')
     choose('weigh')
     saying.typed.value = '6o'
     saying.submit()
@@ -57,7 +57,7 @@ describe('a number', () => {
   })
 
   it('with a slipped decimal is questioned; what it was meant to be is one touch away', () => {
-    const { saying, choose } = atSheetOf('ada')
+    const { saying, choose } = atPanelOf('ada')
     choose('weigh')
     saying.typed.value = '6.1'
     saying.submit()
@@ -69,7 +69,7 @@ describe('a number', () => {
   })
 
   it('that somebody insists on is kept and says that it was looked at again', () => {
-    const { saying, choose } = atSheetOf('ada')
+    const { saying, choose } = atPanelOf('ada')
     choose('weigh')
     saying.typed.value = '200'
     saying.submit()
@@ -84,7 +84,7 @@ describe('a number', () => {
 
 describe('what was typed and not yet said', () => {
   it('is there again after looking at another animal, and only there', async () => {
-    const { saying, choose, looking } = atSheetOf('ada')
+    const { saying, choose, looking } = atPanelOf('ada')
     choose('weigh')
     saying.typed.value = '58'
     looking.value = 'ben'
@@ -99,7 +99,7 @@ describe('what was typed and not yet said', () => {
   })
 
   it('is gone once it was said', () => {
-    const { saying, choose } = atSheetOf('ada')
+    const { saying, choose } = atPanelOf('ada')
     choose('weigh')
     saying.typed.value = '61'
     saying.reset()
@@ -113,7 +113,7 @@ describe('what was typed and not yet said', () => {
 
 describe('a choice', () => {
   it('leads on by its key; a key that is none leads nowhere', () => {
-    const { saying, choose } = atSheetOf('ada')
+    const { saying, choose } = atPanelOf('ada')
     choose('hold')
     expect(saying.option('99')).toBe(false)
     expect(saying.option('1')).toBe(true)
@@ -135,7 +135,7 @@ describe('a choice', () => {
 
 describe('words', () => {
   it('need a word or two, and a severity where one is asked for', () => {
-    const { saying, choose } = atSheetOf('ada')
+    const { saying, choose } = atPanelOf('ada')
     const graded = saying.exceptions.value.find(({ ask }) => ask.type === 'graded')
     choose(graded?.id ?? '')
     saying.typed.value = '  '
@@ -155,7 +155,7 @@ describe('who may say what', () => {
   it('a reader nothing, a volunteer less than a keeper', () => {
     const offered = (role: 'reader' | 'volunteer' | 'keeper') => {
       usePeople().me = { ...ME, person: { ...LOTTE, role } }
-      return atSheetOf('ada').saying.exceptions.value.map(({ id }) => id)
+      return atPanelOf('ada').saying.exceptions.value.map(({ id }) => id)
     }
     const [reader, volunteer, keeper] = [offered('reader'), offered('volunteer'), offered('keeper')]
     expect(reader).toEqual([])

@@ -1,23 +1,19 @@
 import type { Doubt, Draft, Severity } from '@kobrin/core'
 import { doubtAbout } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
-import { computed, shallowRef, toValue, watch } from 'vue'
+import { shallowRef, toValue, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
-import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
+import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useResidents } from '../residents/useResidents.ts'
-import { usePeople } from '../people/usePeople.ts'
 import { sayDraft } from '../words/entry.ts'
 import type { Ask, Exception } from './ask.ts'
-import { draftsOf, sampleOf } from './ask.ts'
-import { exceptionsFor } from './exceptions.ts'
-import { readAnswers, readNumber } from './readAnswers.ts'
-import { useUnsaid } from './useUnsaid.ts'
-
-type Said = readonly [Draft, ...Draft[]]
+import type { Said } from './readAsk.ts'
+import { readAsk } from './readAsk.ts'
+import { useAsked } from './useAsked.ts'
+import { useOffered } from './useOffered.ts'
 
 export interface Question {
   doubt: Doubt
@@ -33,91 +29,43 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   const site = useSite()
   const plans = usePlans()
   const record = useRecord()
-  const keptFloors = useKeptFloors()
   const residents = useResidents()
-  const people = usePeople()
   const today = useToday()
-  const unsaid = useUnsaid()
   const router = useRouter()
+  const exceptions = useOffered(residentId)
   const open = shallowRef<Exception | null>(null)
   /** Whom the question is about: the eye may have moved on before it is answered. */
   let about = ''
-  /** What is asked now: the exception's own question, or the one its chosen option leads to. */
-  const ask = shallowRef<Ask | null>(null)
-  const typed = shallowRef('')
-  const answers = shallowRef<Readonly<Record<string, string>>>({})
-  const complaint = shallowRef('')
   const question = shallowRef<Question | null>(null)
-
-  const resident = computed(() => site.residents.get(toValue(residentId)))
-  const exceptions = computed<Exception[]>(() => {
-    const one = resident.value
-    if (!one) return []
-    const all = exceptionsFor({
-      residentId: one.id,
-      group: site.species.get(one.sheet)?.group ?? 'lizard',
-      day: residents.dayOf(one.id),
-      today: today.day,
-      state: record.stateOf(one.id),
-      floors: keptFloors.of(one.id),
-      lives: one.lives,
-      boxLeft: residents.boxLeftBy(one.id),
-    })
-    return all.filter((exception) => people.maySay(sampleOf(exception.ask)))
-  })
-
-  function keyOf(now: Ask): string {
-    const which = now.type === 'number' ? now.label : now.type
-    return `${about} ${open.value?.id ?? ''} ${which}`
-  }
-
-  function put(next: Ask | null): void {
-    const before = next && unsaid.recall(keyOf(next))
-    ask.value = next
-    typed.value = before?.typed ?? ''
-    complaint.value = ''
-    question.value = null
-    const fresh = next?.type === 'form' ? next.fields.map(({ name, value }) => [name, value] as const) : []
-    answers.value = { ...Object.fromEntries(fresh), ...before?.answers }
-  }
+  const { put, stash, drop, answer, ...asked } = useAsked()
+  const { ask, typed, answers, complaint } = asked
 
   function leave(): void {
     open.value = null
+    question.value = null
     put(null)
   }
 
   /** Turns away without saying anything; what was typed is there again on coming back. */
   function reset(): void {
-    const now = ask.value
-    const changed =
-      typed.value !== '' ||
-      (now?.type === 'form' && now.fields.some(({ name, value }) => answers.value[name] !== value))
-    if (now && changed) unsaid.stash(keyOf(now), { typed: typed.value, answers: answers.value })
+    stash()
     leave()
   }
 
   function say(drafts: Said): void {
     const [first] = drafts
     record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, today.day)}`, { together: true })
-    if (ask.value) unsaid.drop(keyOf(ask.value))
+    drop()
     leave()
     onSaid()
     if (first.kind === 'floorChecked' && first.payload.became === 'resident')
       void router.push({ name: 'newResident', query: { of: about, count: first.payload.count } })
   }
 
-  /** Says it, unless it does not fit what came before: then asks first. */
-  function sayUnlessDoubtful(drafts: Said): void {
-    const one = site.residents.get(about)
-    const doubt = one ? doubtAbout(drafts[0], record.stateOf(one.id), plans.planOf(one)) : null
-    complaint.value = ''
-    if (doubt) question.value = { doubt, keep: withConfirmed(drafts) }
-    else say(drafts)
-  }
-
   function goTo(next: Ask): void {
+    question.value = null
     if (next.type === 'nothing') say([next.draft])
-    else put(next)
+    else put(next, `${about} ${open.value?.id ?? ''}`)
   }
 
   function choose(exception: Exception): void {
@@ -135,36 +83,16 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
     return true
   }
 
+  /** Says what was typed, unless it does not fit what came before: then asks first. */
   function submit(severity?: Severity): void {
-    const now = ask.value
-    switch (now?.type) {
-      case 'number': {
-        const value = readNumber(typed.value)
-        if (value !== null) return sayUnlessDoubtful([now.draft(value)])
-        complaint.value = `"${typed.value}" is not a number of ${now.unit}. Digits only, for example 42.5.`
-        return
-      }
-      case 'text':
-      case 'graded': {
-        const text = typed.value.trim()
-        if (text === '') complaint.value = 'Write a word or two first.'
-        else if (now.type === 'text') say([now.draft(text)])
-        else if (severity) say([now.draft(text, severity)])
-        return
-      }
-      case 'form': {
-        const read = readAnswers(now.fields, answers.value)
-        if ('complaint' in read) complaint.value = read.complaint
-        else sayUnlessDoubtful(draftsOf(now.draft(read)))
-        return
-      }
-      default:
-        return
-    }
-  }
-
-  function answer(name: string, value: string): void {
-    answers.value = { ...answers.value, [name]: value }
+    const read = ask.value && readAsk(ask.value, typed.value, answers.value, severity)
+    if (!read) return
+    complaint.value = 'complaint' in read ? read.complaint : ''
+    if ('complaint' in read) return
+    const one = site.residents.get(about)
+    const doubt = one ? doubtAbout(read.said[0], record.stateOf(one.id), plans.planOf(one)) : null
+    if (doubt) question.value = { doubt, keep: withConfirmed(read.said) }
+    else say(read.said)
   }
 
   /** The keeper looked again and it is so. */
@@ -183,11 +111,8 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   watch(() => toValue(residentId), reset)
 
   return {
+    ...asked,
     open,
-    ask,
-    typed,
-    answers,
-    complaint,
     question,
     exceptions,
     choose,
