@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import AppDialog from '../app/AppDialog.vue'
-import { useToday } from '../time/useToday.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { sayEntry } from '../words/entry.ts'
+import { useTeller } from '../words/useTeller.ts'
 import { useRecord } from './useRecord.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const record = useRecord()
 const residents = useResidents()
-const today = useToday()
+const teller = useTeller()
 </script>
 
 <template>
@@ -30,7 +30,7 @@ const today = useToday()
       <h3>Could not be kept</h3>
       <ul>
         <li v-for="{ entry, why } in record.refused" :key="entry.uid">
-          <strong>{{ residents.nameOf(entry.subject) }}</strong>: {{ sayEntry(entry, today.day) }}
+          <strong>{{ residents.nameOf(entry.subject) }}</strong>: {{ sayEntry(entry, teller) }}
           <p class="why">{{ why }}</p>
           <button type="button" class="plain" @click="record.retryRefused(entry.uid)">Try again</button>
           <button type="button" class="plain" @click="record.forgetRefused(entry.uid)">

@@ -7,8 +7,8 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
-import { useToday } from '../time/useToday.ts'
 import { sayDraft } from '../words/entry.ts'
+import { useTeller } from '../words/useTeller.ts'
 import type { Ask, Exception } from './ask.ts'
 import type { Said } from './readAsk.ts'
 import { readAsk } from './readAsk.ts'
@@ -30,7 +30,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   const plans = usePlans()
   const record = useRecord()
   const residents = useResidents()
-  const today = useToday()
+  const teller = useTeller()
   const router = useRouter()
   const exceptions = useOffered(residentId)
   const open = shallowRef<Exception | null>(null)
@@ -54,7 +54,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
 
   function say(drafts: Said): void {
     const [first] = drafts
-    record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, today.day)}`, { together: true })
+    record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, teller)}`, { together: true })
     drop()
     leave()
     onSaid()

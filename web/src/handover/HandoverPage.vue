@@ -85,7 +85,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
     by,
     whom: residents.nameOf(subject),
     to,
-    says: sayEntry(entry, today.day),
+    says: sayEntry(entry, teller),
     reason: '',
   }
 }

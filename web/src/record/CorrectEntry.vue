@@ -7,18 +7,18 @@ import { sayError } from '../app/sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
-import { useToday } from '../time/useToday.ts'
 import { readNumber } from '../exceptions/readAnswers.ts'
 import { sayDoubt } from '../words/doubts.ts'
 import { words } from '../words/en.ts'
 import { sayEntry } from '../words/entry.ts'
+import { useTeller } from '../words/useTeller.ts'
 
 const { fact } = defineProps<{ fact: Fact }>()
 const emit = defineEmits<{ close: [] }>()
 const record = useRecord()
 const site = useSite()
 const plans = usePlans()
-const today = useToday()
+const teller = useTeller()
 
 const OUTCOMES = Object.keys(words.outcome) as FeedOutcome[]
 
@@ -93,7 +93,7 @@ function correct(): void {
     kind: 'corrected',
     payload: { target: fact.uid, to, why: because },
   }
-  record.keep([draft], `Corrected: ${sayEntry({ ...fact, ...to }, today.day)}`)
+  record.keep([draft], `Corrected: ${sayEntry({ ...fact, ...to }, teller)}`)
   emit('close')
 }
 
@@ -101,7 +101,7 @@ async function takeBack(): Promise<void> {
   const because = reason()
   if (because === null) return
   try {
-    await record.takeBackEntry(fact, because, `Taken back: ${sayEntry(fact, today.day)}`)
+    await record.takeBackEntry(fact, because, `Taken back: ${sayEntry(fact, teller)}`)
     emit('close')
   } catch (error) {
     complaint.value = sayError(error)
@@ -111,7 +111,7 @@ async function takeBack(): Promise<void> {
 
 <template>
   <AppDialog title="Correct an entry" @close="emit('close')">
-    <p><span class="quiet">It says:</span> {{ sayEntry(fact, today.day) }}</p>
+    <p><span class="quiet">It says:</span> {{ sayEntry(fact, teller) }}</p>
     <p v-if="fact.act" class="quiet">
       It is part of something done together: taken back, all of it is taken back.
     </p>

@@ -7,6 +7,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayEntry } from '../words/entry.ts'
+import { useTeller } from '../words/useTeller.ts'
 import { sayDate } from '../words/numbers.ts'
 import type { HistoryLine } from './history.ts'
 import { historyLines } from './history.ts'
@@ -15,6 +16,7 @@ const { entries, opened } = defineProps<{ entries: readonly Entry[]; opened: str
 const emit = defineEmits<{ correct: [fact: Fact] }>()
 const site = useSite()
 const today = useToday()
+const teller = useTeller()
 const people = usePeople()
 const record = useRecord()
 
@@ -91,11 +93,11 @@ watch(
         }}</span>
         <div>
           <p :class="{ struck: line.counts !== line.entry && line.amendments.length > 0 }">
-            {{ sayEntry(line.entry, today.day) }}
+            {{ sayEntry(line.entry, teller) }}
             <em v-if="record.waiting.has(line.entry.uid)">waiting to send</em>
           </p>
           <p v-for="amendment in line.amendments" :key="amendment.uid" class="amendment">
-            {{ sayEntry(amendment, today.day) }}
+            {{ sayEntry(amendment, teller) }}
             <span class="quiet"
               >{{ site.nameOf(amendment.author) }}, {{ sayDate(amendment.day, today.day) }}
               {{ today.clock(amendment.occurredAt) }}</span

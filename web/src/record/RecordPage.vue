@@ -84,7 +84,7 @@ const about = computed(() => {
 function say(uid: string): string {
   const fact = facts.value.find((one) => one.uid === uid)
   return fact
-    ? `${sayDate(fact.day, today.day)} ${today.clock(fact.occurredAt)} ${site.initialsOf(fact.author)}\n${sayEntry(fact, today.day)}`
+    ? `${sayDate(fact.day, today.day)} ${today.clock(fact.occurredAt)} ${site.initialsOf(fact.author)}\n${sayEntry(fact, teller)}`
     : ''
 }
 

@@ -10,6 +10,8 @@ export const teller = {
   clock: (iso: string) => iso.slice(11, 16),
   stage: (sheet: string, stage: string) => `${sheet}, ${stage}`,
   school: (sheet: string, school: string, option: string) => `${sheet}: ${option} (${school})`,
+  stageOf: (_residentId: string, stage: string) => (stage === 'adult' ? 'Adult' : stage),
+  schoolOf: (_residentId: string, school: string, option: string) => `${option} (${school})`,
 }
 
 const source = { from: 'sheet', sheet: 'gecko', stage: 'adult' } as const

@@ -193,7 +193,7 @@ function under(task: Task): string {
       <ul class="small">
         <li v-for="entry in lately" :key="entry.uid">
           {{ today.clock(entry.occurredAt) }} {{ site.initialsOf(entry.author) }} ·
-          {{ sayEntry(entry, today.day) }}
+          {{ sayEntry(entry, teller) }}
         </li>
       </ul>
     </section>

@@ -1,7 +1,7 @@
 import type { Draft } from '@kobrin/core'
 import { FACT_KINDS } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { registerOf, TODAY } from '../testing/residents.ts'
+import { registerOf, teller, TODAY } from '../testing/residents.ts'
 import { sayDraft } from './entry.ts'
 
 const uid = '01900000-0000-7000-8000-0000000000ff'
@@ -17,8 +17,8 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Died: Found in the morning', of('died', { why: 'Found in the morning' })],
   ['30 died', of('died', { count: 30 })],
   ['Left, to Another house: Exchange', of('left', { to: 'Another house', why: 'Exchange' })],
-  ['Stage: adult. Grown', of('staged', { stage: 'adult', why: 'Grown' })],
-  ['School: d3, always. No tube', of('schooled', { school: 'd3', option: 'always', why: 'No tube' })],
+  ['Stage: Adult. Grown', of('staged', { stage: 'adult', why: 'Grown' })],
+  ['School: always (d3). No tube', of('schooled', { school: 'd3', option: 'always', why: 'No tube' })],
   ['Expected from a school', of('expected', { enclosure: uid, from: 'a school' })],
   [
     'Moved, 118 of 120 found: Floor worn out',
@@ -87,7 +87,7 @@ const SAID: readonly (readonly [string, Draft])[] = [
 
 describe('an entry in one line', () => {
   it.each(SAID)('%s', (line, draft) => {
-    expect(sayDraft(draft, TODAY)).toBe(line)
+    expect(sayDraft(draft, teller)).toBe(line)
   })
 
   it('is known for every kind there is', () => {

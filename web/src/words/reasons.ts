@@ -12,6 +12,10 @@ export interface Teller {
   stage: (sheet: string, stage: string) => string
   /** "Damp hide (Moist floor, or dry floor with a damp hide?)" */
   school: (sheet: string, school: string, option: string) => string
+  /** "Adult", in the sheet of a resident. */
+  stageOf: (residentId: string, stage: string) => string
+  /** "Damp hide (Moist floor, or dry floor with a damp hide?)", in the sheet of a resident. */
+  schoolOf: (residentId: string, school: string, option: string) => string
 }
 
 /** Where a line of a plan comes from. */
@@ -49,114 +53,90 @@ function saySupplement({ name, everyMeals, everyDays }: SupplementRule): string 
   return `${name} every ${everyDays ?? 0} days.`
 }
 
-function sayRule(reason: Extract<Reason, { rule: string }>): string {
-  switch (reason.rule) {
-    case 'cadence':
-      return `The plan: ${terms.cadence(reason.cadence)}.`
-    case 'offerAgain':
-      return `After a refusal it is offered again in ${reason.days} days.`
-    case 'window':
-      return `Best between ${sayMinuteOfDay(reason.from)} and ${sayMinuteOfDay(reason.until)}.`
-    case 'amount':
-      return sayAmount(reason.amount)
-    case 'supplement':
-      return saySupplement(reason.supplement)
-    case 'weeklyCap':
-      return `${reason.item}: at most ${reason.cap} in 7 days, offered ${reason.offers}.`
-    case 'minGap':
-      return `${reason.item}: not again within ${reason.days} days.`
-    case 'hold': {
-      const usual = reason.days === undefined ? '' : ` usually ${reason.days} days;`
-      const worry = reason.worryAfter === undefined ? '' : ` somebody should look after ${reason.worryAfter}.`
-      return `${words.hold[reason.hold]}:${usual}${worry || ' over when they are.'}`
-    }
-    case 'refusals':
-      return `${reason.toWorry} refusals in a row are a worry here.`
-    case 'unseen':
-      return `Not seen for ${reason.days} days is a worry for this kind.`
-    case 'retainedSkin':
-      return reason.days === 0
-        ? 'Skin that stays on is acted on at once in this kind.'
-        : `Skin still on after ${reason.days} days has to be acted on.`
-    case 'condition':
-      return `3 is right. From 4 up and 2 down the interval or the portion changes by ${reason.step * 100} %; a senior decides.`
-    case 'heldFloor':
-      return `Kept ${reason.days} days, looked into every ${reason.checkEvery}: it may hide ${reason.hides}.`
-  }
+type RuleReason = Extract<Reason, { rule: string }>
+type FactReason = Extract<Reason, { fact: string }>
+
+const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R }>) => string } = {
+  cadence: (reason) => `The plan: ${terms.cadence(reason.cadence)}.`,
+  offerAgain: (reason) => `After a refusal it is offered again in ${reason.days} days.`,
+  window: (reason) => `Best between ${sayMinuteOfDay(reason.from)} and ${sayMinuteOfDay(reason.until)}.`,
+  amount: (reason) => sayAmount(reason.amount),
+  supplement: (reason) => saySupplement(reason.supplement),
+  weeklyCap: (reason) => `${reason.item}: at most ${reason.cap} in 7 days, offered ${reason.offers}.`,
+  minGap: (reason) => `${reason.item}: not again within ${reason.days} days.`,
+  hold(reason) {
+    const usual = reason.days === undefined ? '' : ` usually ${reason.days} days;`
+    const worry = reason.worryAfter === undefined ? '' : ` somebody should look after ${reason.worryAfter}.`
+    return `${words.hold[reason.hold]}:${usual}${worry || ' over when they are.'}`
+  },
+  refusals: (reason) => `${reason.toWorry} refusals in a row are a worry here.`,
+  unseen: (reason) => `Not seen for ${reason.days} days is a worry for this kind.`,
+  retainedSkin: (reason) =>
+    reason.days === 0
+      ? 'Skin that stays on is acted on at once in this kind.'
+      : `Skin still on after ${reason.days} days has to be acted on.`,
+  condition: (reason) =>
+    `3 is right. From 4 up and 2 down the interval or the portion changes by ${reason.step * 100} %; a senior decides.`,
+  heldFloor: (reason) =>
+    `Kept ${reason.days} days, looked into every ${reason.checkEvery}: it may hide ${reason.hides}.`,
 }
 
-function sayFact(reason: Extract<Reason, { fact: string }>, teller: Teller): string {
-  const { today, who, clock } = teller
-  const on = (day: number) => sayDay(day, today)
-  switch (reason.fact) {
-    case 'lastDone':
-      return `Last ${on(reason.day)}, ${who(reason.by)}.`
-    case 'gone':
-      return `${reason.how === 'died' ? 'Died' : 'Left'} ${on(reason.day)}, recorded by ${who(reason.by)}.`
-    case 'neverDone':
-      return `Not done yet since ${sayDate(reason.since, today)}.`
-    case 'refused':
-      return `Refused ${on(reason.day)}, ${reason.inRow} in a row${reason.why ? `: ${reason.why}` : ''}.`
-    case 'notOffered':
-      return `Not offered ${on(reason.day)}, ${who(reason.by)}${reason.why ? `: ${reason.why}` : ''}.`
-    case 'bowl':
-      return `Bowl ${reason.found} ${on(reason.day)}.`
-    case 'event':
-      return `${reason.event === 'meal' ? 'Fed' : reason.event === 'shed' ? 'Shed' : reason.event} ${on(reason.day)}.`
-    case 'noEvent':
-      return `No ${reason.event} on record.`
-    case 'sign':
-      return `${terms.stage[reason.stage]} seen ${on(reason.day)}, ${who(reason.by)}.`
-    case 'arrived':
-      return `Arrived ${on(reason.day)}.`
-    case 'moved':
-      return `Moved ${on(reason.day)}.`
-    case 'setBy': {
-      const until = reason.until === null ? '' : ` Until ${sayDate(reason.until, today)}.`
-      return `${who(reason.by)}, ${on(reason.day)}: ${reason.reason}${until}`
-    }
-    case 'weight': {
-      const aside = reason.suspects > 0 ? `, ${reason.suspects} set aside as suspect` : ''
-      return `${sayGrams(reason.grams)} on ${sayDate(reason.day, today)}, smoothed over ${reason.readings} weighings${aside}.`
-    }
-    case 'noWeight':
-      return 'No weight on record yet.'
-    case 'size':
-      return `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`
-    case 'noSize':
-      return `No ${terms.part[reason.part]} on record: the smallest size.`
-    case 'leftovers':
-      return `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`
-    case 'cleared':
-      return `${reason.inRow} portions of ${sayGrams(reason.grams)} in a row were cleared.`
-    case 'sameItem':
-      return `${reason.item} longest ago: ${on(reason.lastDay)}.`
-    case 'itemRefused':
-      return `${reason.item} refused ${reason.inRow} times in a row.`
-    case 'seen':
-      return reason.day === null
-        ? 'Never seen on record.'
-        : `Last seen ${on(reason.day)}; ${reason.searches} looks since.`
-    case 'fedBy':
-      return `${who(reason.by)} fed at ${clock(reason.at)}.`
-    case 'observed':
-      return `${who(reason.by)}, ${on(reason.day)}.`
-    case 'count':
-      return `${who(reason.by)} found ${reason.found} of ${reason.expected} ${on(reason.day)}.`
-    case 'vacated':
-      return `Left empty ${on(reason.day)}, recorded by ${who(reason.by)}.`
-    case 'floorKept':
-      return `Put aside ${on(reason.day)} by ${who(reason.by)}: ${reason.where}.`
-    case 'reached':
-      return `${spaced(Math.round(reason.has))} ${terms.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`
-    case 'condition':
-      return `Scored ${reason.score} by ${who(reason.by)} ${on(reason.day)}.`
-  }
+const FACTS: {
+  [F in FactReason['fact']]: (reason: Extract<FactReason, { fact: F }>, teller: Teller) => string
+} = {
+  lastDone: (reason, { today, who }) => `Last ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
+  gone: (reason, { today, who }) =>
+    `${reason.how === 'died' ? 'Died' : 'Left'} ${sayDay(reason.day, today)}, recorded by ${who(reason.by)}.`,
+  neverDone: (reason, { today }) => `Not done yet since ${sayDate(reason.since, today)}.`,
+  refused: (reason, { today }) =>
+    `Refused ${sayDay(reason.day, today)}, ${reason.inRow} in a row${reason.why ? `: ${reason.why}` : ''}.`,
+  notOffered: (reason, { today, who }) =>
+    `Not offered ${sayDay(reason.day, today)}, ${who(reason.by)}${reason.why ? `: ${reason.why}` : ''}.`,
+  bowl: (reason, { today }) => `Bowl ${reason.found} ${sayDay(reason.day, today)}.`,
+  event: (reason, { today }) =>
+    `${reason.event === 'meal' ? 'Fed' : reason.event === 'shed' ? 'Shed' : reason.event} ${sayDay(reason.day, today)}.`,
+  noEvent: (reason) => `No ${reason.event} on record.`,
+  sign: (reason, { today, who }) =>
+    `${terms.stage[reason.stage]} seen ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
+  arrived: (reason, { today }) => `Arrived ${sayDay(reason.day, today)}.`,
+  moved: (reason, { today }) => `Moved ${sayDay(reason.day, today)}.`,
+  setBy(reason, { today, who }) {
+    const until = reason.until === null ? '' : ` Until ${sayDate(reason.until, today)}.`
+    return `${who(reason.by)}, ${sayDay(reason.day, today)}: ${reason.reason}${until}`
+  },
+  weight(reason, { today }) {
+    const aside = reason.suspects > 0 ? `, ${reason.suspects} set aside as suspect` : ''
+    return `${sayGrams(reason.grams)} on ${sayDate(reason.day, today)}, smoothed over ${reason.readings} weighings${aside}.`
+  },
+  noWeight: () => 'No weight on record yet.',
+  size: (reason, { today }) => `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`,
+  noSize: (reason) => `No ${terms.part[reason.part]} on record: the smallest size.`,
+  leftovers: (reason) => `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`,
+  cleared: (reason) => `${reason.inRow} portions of ${sayGrams(reason.grams)} in a row were cleared.`,
+  sameItem: (reason, { today }) => `${reason.item} longest ago: ${sayDay(reason.lastDay, today)}.`,
+  itemRefused: (reason) => `${reason.item} refused ${reason.inRow} times in a row.`,
+  seen: (reason, { today }) =>
+    reason.day === null
+      ? 'Never seen on record.'
+      : `Last seen ${sayDay(reason.day, today)}; ${reason.searches} looks since.`,
+  fedBy: (reason, { who, clock }) => `${who(reason.by)} fed at ${clock(reason.at)}.`,
+  observed: (reason, { today, who }) => `${who(reason.by)}, ${sayDay(reason.day, today)}.`,
+  count: (reason, { today, who }) =>
+    `${who(reason.by)} found ${reason.found} of ${reason.expected} ${sayDay(reason.day, today)}.`,
+  vacated: (reason, { today, who }) =>
+    `Left empty ${sayDay(reason.day, today)}, recorded by ${who(reason.by)}.`,
+  floorKept: (reason, { today, who }) =>
+    `Put aside ${sayDay(reason.day, today)} by ${who(reason.by)}: ${reason.where}.`,
+  reached: (reason) =>
+    `${spaced(Math.round(reason.has))} ${terms.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`,
+  condition: (reason, { today, who }) =>
+    `Scored ${reason.score} by ${who(reason.by)} ${sayDay(reason.day, today)}.`,
 }
 
 /** One reason as a sentence. */
 export function sayReason(reason: Reason, teller: Teller): string {
-  if ('fact' in reason) return sayFact(reason, teller)
-  if ('rule' in reason) return sayRule(reason)
+  if ('fact' in reason)
+    return (FACTS[reason.fact] as (reason: FactReason, teller: Teller) => string)(reason, teller)
+  if ('rule' in reason) return (RULES[reason.rule] as (reason: RuleReason) => string)(reason)
   return saySource(reason.source, teller)
 }

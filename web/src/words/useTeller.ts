@@ -6,21 +6,30 @@ import type { Teller } from './reasons.ts'
 export function useTeller(): Teller {
   const site = useSite()
   const today = useToday()
+
+  function stageName(sheet: string, stage: string): string {
+    return site.species.get(sheet)?.stages.find(({ id }) => id === stage)?.name ?? stage
+  }
+
+  function school(sheet: string, id: string, option: string): string {
+    const known = site.species.get(sheet)?.schools.find((one) => one.id === id)
+    const side = known?.options.find((one) => one.id === option)
+    return `${side?.name ?? option} (${known?.question ?? id})`
+  }
+
+  function sheetOf(residentId: string): string {
+    return site.residents.get(residentId)?.sheet ?? ''
+  }
+
   return {
     get today() {
       return today.day
     },
     who: (personId) => site.nameOf(personId),
     clock: (iso) => today.clock(iso),
-    stage(sheet, stage) {
-      const species = site.species.get(sheet)
-      const named = species?.stages.find(({ id }) => id === stage)
-      return `${species?.common ?? sheet}, ${named?.name ?? stage}`
-    },
-    school(sheet, school, option) {
-      const known = site.species.get(sheet)?.schools.find(({ id }) => id === school)
-      const side = known?.options.find(({ id }) => id === option)
-      return `${side?.name ?? option} (${known?.question ?? school})`
-    },
+    stage: (sheet, stage) => `${site.species.get(sheet)?.common ?? sheet}, ${stageName(sheet, stage)}`,
+    school,
+    stageOf: (residentId, stage) => stageName(sheetOf(residentId), stage),
+    schoolOf: (residentId, id, option) => school(sheetOf(residentId), id, option),
   }
 }
