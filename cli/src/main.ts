@@ -17,11 +17,7 @@ function fail(error: unknown): void {
 }
 
 // Each command loads only what it needs: a computation answers without waking the server's parts.
-function program(): Command {
-  const kobrin = new Command('kobrin').description(
-    'The shared daily record for people who keep many small animals.',
-  )
-
+function addServing(kobrin: Command): void {
   kobrin
     .command('demo')
     .description('serve the Ropewalk, an invented house with a history, loading it when the record is empty')
@@ -31,7 +27,6 @@ function program(): Command {
       const [{ demo }, { settingsFrom }] = await Promise.all([import('./demo.ts'), import('./settings.ts')])
       await demo({ settings: settingsFrom(process.env), days, seed })
     })
-
   kobrin
     .command('start')
     .description('serve the record that is there')
@@ -39,7 +34,9 @@ function program(): Command {
       const [{ serve }, { settingsFrom }] = await Promise.all([import('./serve.ts'), import('./settings.ts')])
       await serve({ settings: settingsFrom(process.env), greet: (url) => console.log(`Kobrin is at ${url}`) })
     })
+}
 
+function addUpkeep(kobrin: Command): void {
   kobrin
     .command('migrate')
     .description('bring the tables of the database up to date')
@@ -52,7 +49,6 @@ function program(): Command {
       await opened.close()
       console.log('The tables are up to date.')
     })
-
   kobrin
     .command('rebuild')
     .description('replay every entry and report where the stored folds differ')
@@ -64,7 +60,9 @@ function program(): Command {
       ])
       process.exitCode = await reportRebuild(settingsFrom(process.env), write)
     })
+}
 
+function addCompute(kobrin: Command): void {
   kobrin
     .command('compute')
     .description('answer JSON on standard input with JSON on standard output')
@@ -78,7 +76,13 @@ function program(): Command {
         await compute(name, options)
       },
     )
+}
 
+function program(): Command {
+  const kobrin = new Command('kobrin').description(
+    'The shared daily record for people who keep many small animals.',
+  )
+  for (const add of [addServing, addUpkeep, addCompute]) add(kobrin)
   return kobrin
 }
 

@@ -6,7 +6,7 @@ import type { House } from './ropewalk/ropewalk.ts'
 import type { RoomPlan } from './ropewalk/building.ts'
 import { NAMES } from './ropewalk/names.ts'
 import { demoPassphrase } from './ropewalk/staff.ts'
-import { settle } from './settle.ts'
+import { moveIn } from './moveIn.ts'
 
 export interface CollectionOptions {
   sheets: readonly Sheet[]
@@ -53,9 +53,9 @@ export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: Co
   const start = { day: today - days, ms: nowMs - days * 86_400_000, today }
   const bySheet = new Map(sheets.map((sheet) => [sheet.id, sheet]))
   const keeper = chance.uid(start.ms)
-  const { homes, ...settled } = settle(racks(residents, sheets), bySheet, NAMES, start, chance)
+  const { homes, ...housed } = moveIn(racks(residents, sheets), bySheet, NAMES, start, chance)
   const entries = live({
-    residents: settled.residents,
+    residents: housed.residents,
     homes,
     sheets: bySheet,
     overrides: [],
@@ -81,7 +81,7 @@ export function collection({ sheets, residents, days, nowMs, seed = 10_000 }: Co
     name: 'Large collection',
     zone: ZONE,
     schools: {},
-    ...settled,
+    ...housed,
     people: [person],
     sheets: [...sheets],
     overrides: [],

@@ -10,6 +10,7 @@ import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import type { Connection } from './database/connect.ts'
 import { createAppender } from './entries/appender.ts'
+import { readingRoutes } from './entries/readingRoutes.ts'
 import { entryRoutes } from './entries/routes.ts'
 import { answerProblems } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
@@ -19,6 +20,7 @@ import { checkOrigin } from './interface/origin.ts'
 import { servePages } from './interface/pages.ts'
 import { libraryRoutes } from './library/routes.ts'
 import { createGuard, signedInOn } from './people/guard.ts'
+import { createDevices } from './people/devices.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { createSessions } from './people/sessions.ts'
 import { planRoutes } from './plans/routes.ts'
@@ -79,22 +81,11 @@ async function documented(app: FastifyInstance): Promise<void> {
   app.get(OPENAPI_URL, { schema: { hide: true } }, () => app.swagger())
 }
 
-/** The whole server over an open database connection; closing it closes what it opened, not the connection. */
-export async function buildApp({
-  connection,
-  pages,
-  logger = false,
-  now = () => new Date(),
-  heartbeatMs = 15_000,
-}: AppOptions): Promise<FastifyInstance> {
-  const app = fastify({ logger, bodyLimit: BODY_LIMIT, forceCloseConnections: true })
-  app.setValidatorCompiler(validatorCompiler)
-  app.setSerializerCompiler(serializerCompiler)
-  app.decorateRequest('signedIn', null)
-  answerProblems(app)
-  await protect(app)
-  await app.register(compress, { global: false })
-  await documented(app)
+/** What the features stand on, put together; `close` ends what was begun here. */
+async function servicesOf(
+  app: FastifyInstance,
+  { connection, now, heartbeatMs }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs'>>,
+): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
     app.log.warn({ err: error }, 'the feed could not be read'),
@@ -123,6 +114,7 @@ export async function buildApp({
     appender,
     hub,
     sessions,
+    devices: createDevices(db, now),
     book,
     guard: createGuard(sessions),
     log: app.log,
@@ -132,21 +124,44 @@ export async function buildApp({
     changingOn: async (request) => ({ db, stream, author: await authorOn(request), onChanged: hub.wake }),
     heartbeatMs,
   }
-  for (const routes of [
-    healthRoutes,
-    peopleRoutes,
-    siteRoutes,
-    libraryRoutes,
-    planRoutes,
-    entryRoutes,
-    feedRoutes,
-  ])
-    await app.register(routes(services))
-  if (pages) await servePages(app, pages)
-  app.addHook('onClose', async () => {
+  const close = async () => {
     await appender.drained()
     await hub.close()
     await stream.close()
-  })
+  }
+  return { services, close }
+}
+
+const FEATURES = [
+  healthRoutes,
+  peopleRoutes,
+  siteRoutes,
+  libraryRoutes,
+  planRoutes,
+  entryRoutes,
+  readingRoutes,
+  feedRoutes,
+]
+
+/** The whole server over an open database connection; closing it closes what it opened, not the connection. */
+export async function buildApp({
+  connection,
+  pages,
+  logger = false,
+  now = () => new Date(),
+  heartbeatMs = 15_000,
+}: AppOptions): Promise<FastifyInstance> {
+  const app = fastify({ logger, bodyLimit: BODY_LIMIT, forceCloseConnections: true })
+  app.setValidatorCompiler(validatorCompiler)
+  app.setSerializerCompiler(serializerCompiler)
+  app.decorateRequest('signedIn', null)
+  answerProblems(app)
+  await protect(app)
+  await app.register(compress, { global: false })
+  await documented(app)
+  const { services, close } = await servicesOf(app, { connection, now, heartbeatMs })
+  for (const routes of FEATURES) await app.register(routes(services))
+  if (pages) await servePages(app, pages)
+  app.addHook('onClose', close)
   return app
 }

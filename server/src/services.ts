@@ -5,6 +5,7 @@ import type { Changing } from './changes/changing.ts'
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
+import type { Devices } from './people/devices.ts'
 import type { Sessions } from './people/sessions.ts'
 import type { SiteBook } from './site/siteBook.ts'
 
@@ -14,6 +15,7 @@ export interface Services {
   appender: Appender
   hub: Hub
   sessions: Sessions
+  devices: Devices
   book: SiteBook
   /** The checks a route of the table asks for. */
   guard: (route: Route) => Pick<RouteShorthandOptions, 'preHandler'>

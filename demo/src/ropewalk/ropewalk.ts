@@ -4,7 +4,7 @@ import { civil, mayRecord } from '@kobrin/core'
 import type { HouseResident } from '../resident.ts'
 import { createChance } from '../chance.ts'
 import { live } from '../live.ts'
-import { settle } from '../settle.ts'
+import { moveIn } from '../moveIn.ts'
 import { BUILDING } from './building.ts'
 import { NAMES } from './names.ts'
 import { demoPassphrase, STAFF } from './staff.ts'
@@ -38,22 +38,19 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
   }))
   const roleOf = new Map(people.map(({ id, role }) => [id, role]))
   const idOf = Object.fromEntries(people.map(({ login, id }) => [login, id]))
-  const { homes, ...settled } = settle(BUILDING, bySheet, NAMES, start, chance)
+  const { homes, ...housed } = moveIn(BUILDING, bySheet, NAMES, start, chance)
   const schools = { 'crested-gecko': { misting: 'mist' }, 'royal-python': { humidity: 'dampHide' } }
-  const overrides = signedChanges(settled.residents, idOf, today)
-  const { moves, formerHomes } = movesOf(settled, homes, idOf)
+  const overrides = signedChanges(housed.residents, idOf, today)
+  const { moves, formerHomes } = movesOf(housed, homes, idOf)
   const rota = {
     morning: ['lotte', 'priya', 'kelechi', 'tomas', 'lotte', 'sam', 'priya'].map(
       (login) => idOf[login] ?? '',
     ),
     evening: ['tomas', 'kelechi', 'priya'].map((login) => idOf[login] ?? ''),
   }
-  const stories = new Map([
-    ...storiesOf(settled.residents, today, idOf, () => chance.uid(start.ms)),
-    ...moves,
-  ])
+  const stories = new Map([...storiesOf(housed.residents, today, idOf, () => chance.uid(start.ms)), ...moves])
   const entries = live({
-    residents: settled.residents,
+    residents: housed.residents,
     homes: new Map([...homes, ...formerHomes]),
     sheets: bySheet,
     overrides,
@@ -70,7 +67,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     name: 'The Ropewalk',
     zone: ROPEWALK_ZONE,
     schools,
-    ...settled,
+    ...housed,
     people,
     sheets: [...sheets],
     overrides,

@@ -41,27 +41,19 @@ function scored(daysAgo: number, who: string, score: number): Beat {
   return { daysAgo, who, say: { kind: 'condition', payload: { score } } }
 }
 
-/** A handful of matters that a real house has on any day: a rescue brought in thin, mites that came
- * with one untreated handful of leaves, a course at the vet's word, winter rest, a gravid snake. */
-export function storiesOf(
-  residents: readonly HouseResident[],
-  today: number,
-  people: People,
-  newLot: () => string,
-): Stories {
-  const { maren = '', kelechi = '', tomas = '', lotte = '', ines = '', priya = '' } = people
-  const of = (sheet: string, stage?: string) =>
-    residents.filter(
-      (resident) => resident.sheet === sheet && (stage === undefined || resident.stage === stage),
-    )
-  const stories = new Map<string, Beat[]>()
-  const tell = (resident: HouseResident | undefined, ...beats: Beat[]) => {
-    if (resident) stories.set(resident.id, [...(stories.get(resident.id) ?? []), ...beats])
-  }
+/** What a story is told with. */
+interface Telling {
+  of: (sheet: string, stage?: string) => HouseResident[]
+  tell: (resident: HouseResident | undefined, ...beats: Beat[]) => void
+  today: number
+  people: People
+}
 
-  const rescue = of('royal-python', 'adult').at(-1)
+/** A rescue brought in thin, a course at the vet's word, a limp, two scores. */
+function inCare({ of, tell, today, people }: Telling): void {
+  const { kelechi = '', tomas = '', ines = '', priya = '' } = people
   tell(
-    rescue,
+    of('royal-python', 'adult').at(-1),
     observed(
       19,
       tomas,
@@ -78,7 +70,18 @@ export function storiesOf(
     },
     noted(4, kelechi, 'Left eye cap still on. Damp hide refreshed; look again at each visit, do not pull.'),
   )
+  tell(
+    of('western-hognose').at(-1),
+    held(6, ines, 'vetOrder', 'No food until the recheck.', today + 1),
+    observed(6, ines, 'watch', 'Mouth looked at. Recheck in a week.'),
+  )
+  tell(of('leopard-gecko').at(-3), observed(2, priya, 'watch', 'Favours the left hind foot when it turns.'))
+  tell(of('royal-python', 'adult')[2], scored(6, kelechi, 4.5))
+  tell(of('hermanns-tortoise')[2], scored(4, ines, 3))
+}
 
+/** Winter rest, queens that found a colony, a gravid snake. */
+function resting({ of, tell, today, people: { maren = '', lotte = '', kelechi = '' } }: Telling): void {
   const [oldestTortoise, secondTortoise] = of('hermanns-tortoise')
   tell(
     oldestTortoise,
@@ -88,13 +91,14 @@ export function storiesOf(
     secondTortoise,
     held(40, maren, 'winterRest', 'Short rest, to be weighed and looked at after six weeks.', today - 2),
   )
-
-  for (const founding of of('harvester-ant', 'founding').slice(0, 4)) {
+  for (const founding of of('harvester-ant', 'founding').slice(0, 4))
     tell(founding, held(30, lotte, 'founding', 'Queen alone in the dark until the first workers.'))
-  }
+  tell(of('western-hognose')[1], held(9, kelechi, 'gravid', 'Follicles felt. Nest box in.'))
+}
 
-  const tent = of('powder-isopod').slice(-2)
-  for (const culture of tent) {
+/** Mites that came with one untreated handful of leaves; a frog in its bowl; new eggs. */
+function lookedAt({ of, tell, people: { lotte = '', priya = '' } }: Telling): void {
+  for (const culture of of('powder-isopod').slice(-2)) {
     tell(
       culture,
       observed(
@@ -106,14 +110,6 @@ export function storiesOf(
       noted(3, lotte, 'Third pass: 40 caught, fewer than last time. Keep dry at the lid end.'),
     )
   }
-
-  tell(
-    of('western-hognose').at(-1),
-    held(6, ines, 'vetOrder', 'No food until the recheck.', today + 1),
-    observed(6, ines, 'watch', 'Mouth looked at. Recheck in a week.'),
-  )
-  tell(of('western-hognose')[1], held(9, kelechi, 'gravid', 'Follicles felt. Nest box in.'))
-  tell(of('leopard-gecko').at(-3), observed(2, priya, 'watch', 'Favours the left hind foot when it turns.'))
   tell(
     of('green-tree-frog')[3],
     noted(
@@ -123,34 +119,60 @@ export function storiesOf(
     ),
   )
   tell(of('leaf-insect')[0], noted(1, lotte, 'Two new eggs on the paper, put by with the date.'))
-  tell(of('royal-python', 'adult')[2], scored(6, kelechi, 4.5))
-  tell(of('hermanns-tortoise')[2], scored(4, ines, 3))
-  const cleanedOut = (of: HouseResident | undefined, daysAgo: number, place: string) =>
-    tell(of, {
+}
+
+/** A culture counted before its floor was put aside, a nymph that is missing, a meal by two people. */
+function countedAndKept(
+  { of, tell, people: { lotte = '', priya = '' } }: Telling,
+  newLot: () => string,
+): void {
+  const cleanedOut = (whose: HouseResident | undefined, daysAgo: number, place: string) =>
+    tell(whose, {
       daysAgo,
       who: lotte,
       subject: newLot(),
-      say: { kind: 'floorKept', payload: { of: of?.id ?? '', at: place, litres: 6 } },
+      say: { kind: 'floorKept', payload: { of: whose?.id ?? '', at: place, litres: 6 } },
     })
-  tell(of('zebra-isopod')[2], {
-    daysAgo: 60,
-    who: lotte,
-    say: { kind: 'counted', payload: { count: 210, expected: 205 } },
+  const counted = (daysAgo: number, who: string, count: number, expected: number): Beat => ({
+    daysAgo,
+    who,
+    say: { kind: 'counted', payload: { count, expected } },
   })
+  tell(of('zebra-isopod')[2], counted(60, lotte, 210, 205))
   cleanedOut(of('zebra-isopod')[2], 60, 'Culture rack, lowest shelf')
   cleanedOut(of('giant-millipede')[0], 21, 'Under the floor tanks')
-  tell(of('jungle-nymph')[0], {
-    daysAgo: 5,
-    who: priya,
-    say: { kind: 'counted', payload: { count: 10, expected: 11 } },
-  })
-  const twice = of('owl-butterfly', 'caterpillars')[0]
-  tell(twice, {
+  tell(of('jungle-nymph')[0], counted(5, priya, 10, 11))
+  tell(of('owl-butterfly', 'caterpillars')[0], {
     daysAgo: 0,
     after: 14,
     who: priya,
     say: { kind: 'fed', payload: { item: 'banana leaf', count: 2, outcome: 'taken' } },
   })
+}
+
+/** A handful of matters that a real house has on any day. */
+export function storiesOf(
+  residents: readonly HouseResident[],
+  today: number,
+  people: People,
+  newLot: () => string,
+): Stories {
+  const stories = new Map<string, Beat[]>()
+  const telling: Telling = {
+    of: (sheet, stage) =>
+      residents.filter(
+        (resident) => resident.sheet === sheet && (stage === undefined || resident.stage === stage),
+      ),
+    tell(resident, ...beats) {
+      if (resident) stories.set(resident.id, [...(stories.get(resident.id) ?? []), ...beats])
+    },
+    today,
+    people,
+  }
+  inCare(telling)
+  resting(telling)
+  lookedAt(telling)
+  countedAndKept(telling, newLot)
   return stories
 }
 

@@ -4,7 +4,7 @@ import type { Database, Transaction } from '../database/connect.ts'
 import { untilAlone } from '../database/contended.ts'
 import { site } from '../site/tables.ts'
 import type { OwnStream } from '../streams/ownStream.ts'
-import { takePlaces } from '../streams/ownStream.ts'
+import { StreamLost, takePlaces } from '../streams/ownStream.ts'
 import type { Author } from './author.ts'
 import { change } from './tables.ts'
 
@@ -37,11 +37,10 @@ export async function changing<T>(
       const written = await write(tx)
       if (written.changes.length === 0) return written
       const lease = await stream.lease()
-      const base = await takePlaces(tx, lease, written.changes.length)
-      if (base === null) {
-        stream.lost(lease)
-        throw new Error('The stream is held by another server.')
-      }
+      const base = await takePlaces(tx, lease, written.changes.length).catch((error: unknown) => {
+        if (error instanceof StreamLost) stream.lost(lease)
+        throw error
+      })
       await tx.insert(change).values(
         written.changes.map(({ what, reason }, index) => ({
           ...author,

@@ -1,8 +1,11 @@
 import { setTimeout as sleep } from 'node:timers/promises'
 import { errnoOf } from './connect.ts'
 
-/** Deadlock, lock wait, and a key that another is writing. */
-export const CONTENDED = new Set([1213, 1205, 1062])
+/** A signal of our own: the stream this server appends to was taken over by another. */
+export const STREAM_LOST = 1644
+
+/** Deadlock, lock wait, a key that another is writing, and a stream that another has taken over. */
+export const CONTENDED: ReadonlySet<number> = new Set([1213, 1205, 1062, STREAM_LOST])
 
 const TRIES = 8
 

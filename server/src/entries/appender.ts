@@ -2,11 +2,10 @@ import type { Receipt } from '@kobrin/contract'
 import type { Entry, Sheet } from '@kobrin/core'
 import type { Connection } from '../database/connect.ts'
 import { errnoOf } from '../database/connect.ts'
-import { CONTENDED } from '../database/contended.ts'
+import { CONTENDED, STREAM_LOST } from '../database/contended.ts'
 import type { OwnStream } from '../streams/ownStream.ts'
 import { appendTogether } from './appendTogether.ts'
 import { createFoldMemory } from './foldMemory.ts'
-import { STREAM_LOST } from './writeTogether.ts'
 
 /** Entries appended in one transaction at most. */
 const BATCH_MAX = 400
@@ -33,38 +32,36 @@ interface Waiting {
   fail: (error: unknown) => void
 }
 
+/** Appends in one transaction, again for as long as others get in its way. */
+function retrying(connection: Connection, { stream, sheets, now }: Omit<AppenderOptions, 'onAppended'>) {
+  const memory = createFoldMemory()
+  return async (entries: readonly Entry[]): Promise<Receipt[]> => {
+    for (let tries = 1; ; tries += 1) {
+      const lease = await stream.lease()
+      try {
+        const careful = tries > 1
+        return await appendTogether(connection, entries, { now: now(), lease, memory, sheets, careful })
+      } catch (error) {
+        memory.forget(entries.map(({ subject }) => subject))
+        const errno = errnoOf(error) ?? 0
+        if (errno === STREAM_LOST) stream.lost(lease)
+        if (tries >= TRIES || !CONTENDED.has(errno)) throw error
+      }
+    }
+  }
+}
+
 /** Gathers what arrives while a transaction is on its way and appends it in the next: one durable
  * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot, its
  * posts are tried one by one, so that only whoever posted what cannot be kept hears of it, and nobody is
  * told that something was kept when it was not. */
 export function createAppender(
   connection: Connection,
-  { stream, sheets, onAppended, now }: AppenderOptions,
+  { onAppended, ...options }: AppenderOptions,
 ): Appender {
   const waiting: Waiting[] = []
   let running: Promise<void> | null = null
-  const memory = createFoldMemory()
-
-  async function attempt(entries: readonly Entry[]): Promise<Receipt[]> {
-    for (let tries = 1; ; tries += 1) {
-      const lease = await stream.lease()
-      try {
-        return await appendTogether(connection, entries, {
-          now: now(),
-          lease,
-          memory,
-          sheets,
-          careful: tries > 1,
-        })
-      } catch (error) {
-        memory.forget(entries.map(({ subject }) => subject))
-        const errno = errnoOf(error) ?? 0
-        if (errno === STREAM_LOST) stream.lost(lease)
-        else if (!CONTENDED.has(errno)) throw error
-        if (tries >= TRIES) throw error
-      }
-    }
-  }
+  const attempt = retrying(connection, options)
 
   /** The posts at the head of the queue that fit one transaction; a post is never torn apart. */
   function nextBatch(): Waiting[] {

@@ -50,9 +50,6 @@ function when(count: number, statement: string): string {
   return count > 0 ? `${statement};` : ''
 }
 
-/** What MariaDB answers when the stream is held by another. */
-export const STREAM_LOST = 1644
-
 /** The whole transaction as one statement, so that it is one way there and back. The locks are taken in
  * the order: folds, which keeps one subject's entries apart; then the stream, held until the commit, so
  * that commits are in the order of the places and nobody reading the stream can pass over a row that
@@ -137,26 +134,29 @@ function openUpTo(upTo: string, stream: number): string {
   return others === '' ? `${stream}:#` : `${others},${stream}:#`
 }
 
-/** Writes entries and what follows from them in one durable transaction and says the place before the
- * first; null, and nothing is written, when a fold is no longer what it was. */
-export async function writeTogether(pool: Pool, writing: Writing): Promise<number | null> {
-  const { lease, now, entries, folds, touches, retouched, registrations } = writing
-  const { stream, holder } = lease
+type Foldings = Writing['folds']
+
+/** A writing in the parts the statement has. */
+function partsOf({ folds, registrations, ...rest }: Writing) {
+  return {
+    ...rest,
+    begun: folds.filter(({ was }) => was === null),
+    turned: folds.filter(({ was }) => was !== null),
+    registered: registrations.filter(({ isNew }) => isNew),
+    renewed: registrations.filter(({ isNew, register }) => !isNew && register !== null),
+    struck: registrations.filter(({ register }) => register === null),
+  }
+}
+type Parts = ReturnType<typeof partsOf>
+
+function entryValues({ entries, lease, now }: Parts): Value[] {
   const recordedAt = sqlInstant(now)
-  const begun = folds.filter(({ was }) => was === null)
-  const turned = folds.filter(({ was }) => was !== null)
-  const fresh = registrations.filter(({ isNew }) => isNew)
-  const renewed = registrations.filter(({ isNew, register }) => !isNew && register !== null)
-  const struck = registrations.filter(({ register }) => register === null)
-  const values: Value[] = [
-    ...turned.flatMap(({ subject, was }) => [subject, was]),
-    stream,
-    holder,
-    ...entries.flatMap(({ entry: { subject, occurredAt, uid, kind, day, author, act, payload }, family }) => [
+  return entries.flatMap(
+    ({ entry: { subject, occurredAt, uid, kind, day, author, act, payload }, family }) => [
       subject,
       sqlInstant(occurredAt),
       uid,
-      stream,
+      lease.stream,
       family,
       kind,
       isoDay(day),
@@ -164,7 +164,12 @@ export async function writeTogether(pool: Pool, writing: Writing): Promise<numbe
       author,
       act ?? null,
       JSON.stringify(payload),
-    ]),
+    ],
+  )
+}
+
+function foldValues(begun: Foldings, turned: Foldings, stream: number): Value[] {
+  return [
     ...begun.flatMap(({ subject, family, upTo, text }) => [subject, family, openUpTo(upTo, stream), text]),
     ...turned.flatMap(({ subject, family, was, upTo, text }) => [
       subject,
@@ -173,6 +178,18 @@ export async function writeTogether(pool: Pool, writing: Writing): Promise<numbe
       openUpTo(upTo, stream),
       text,
     ]),
+  ]
+}
+
+/** In the order in which the statement asks for them. */
+function valuesOf(parts: Parts): Value[] {
+  const { lease, begun, turned, touches, retouched, registered, renewed, struck } = parts
+  return [
+    ...turned.flatMap(({ subject, was }) => [subject, was]),
+    lease.stream,
+    lease.holder,
+    ...entryValues(parts),
+    ...foldValues(begun, turned, lease.stream),
     ...retouched,
     ...touches.flatMap(({ subject, day, uid, how, other, amount }) => [
       subject,
@@ -182,22 +199,29 @@ export async function writeTogether(pool: Pool, writing: Writing): Promise<numbe
       other,
       amount,
     ]),
-    ...fresh.flatMap(({ subject, register }) => (register ? [subject, ...lineOf(register)] : [])),
+    ...registered.flatMap(({ subject, register }) => (register ? [subject, ...lineOf(register)] : [])),
     ...renewed.flatMap(({ subject, register }) => (register ? [...lineOf(register), subject] : [])),
     ...struck.map(({ subject }) => subject),
   ]
+}
+
+/** Writes entries and what follows from them in one durable transaction and says the place before the
+ * first; null, and nothing is written, when a fold is no longer what it was. */
+export async function writeTogether(pool: Pool, writing: Writing): Promise<number | null> {
+  const parts = partsOf(writing)
+  const values = valuesOf(parts)
   const size: Size = {
-    entries: entries.length,
-    begun: begun.length,
-    turned: turned.length,
-    touches: touches.length,
-    retouched: retouched.length,
-    registered: fresh.length,
-    renewed: renewed.length,
-    struck: struck.length,
+    entries: parts.entries.length,
+    begun: parts.begun.length,
+    turned: parts.turned.length,
+    touches: parts.touches.length,
+    retouched: parts.retouched.length,
+    registered: parts.registered.length,
+    renewed: parts.renewed.length,
+    struck: parts.struck.length,
   }
-  const routine = retouched.length + touches.length + registrations.length + begun.length === 0
-  const [[rows]] = await (routine && entries.length <= PREPARED_ROWS
+  const routine = size.retouched + size.touches + writing.registrations.length + size.begun === 0
+  const [[rows]] = await (routine && size.entries <= PREPARED_ROWS
     ? pool.execute<RowDataPacket[][]>(preparedTransaction(size), values)
     : pool.query<RowDataPacket[][]>(transaction(size), values))
   const [row] = rows as { base: number | null }[]

@@ -7,7 +7,7 @@ import type { Services } from '../services.ts'
 import { DEVICE_COOKIE, SESSION_COOKIE, signedInOn } from './guard.ts'
 import { decoyHash, matches } from './passphrase.ts'
 import { byId, byLogin, withPin } from './queries.ts'
-import type { Device } from './sessions.ts'
+import type { Device } from './devices.ts'
 
 const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
 const DEVICE_COOKIE_SECONDS = 400 * 86_400
@@ -31,16 +31,16 @@ function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>, s
 }
 
 /** Who is at a screen: signing in and out, and changing hands. */
-function createDoor({ sessions }: Services) {
+function createDoor({ sessions, devices }: Services) {
   async function deviceOf(request: FastifyRequest): Promise<Device | null> {
     const token = request.cookies[DEVICE_COOKIE]
-    return token ? sessions.findDevice(token) : null
+    return token ? devices.find(token) : null
   }
 
   async function deviceFor(request: FastifyRequest, reply: FastifyReply): Promise<Device> {
     const known = await deviceOf(request)
     if (known) return known
-    const { id, token } = await sessions.newDevice()
+    const { id, token } = await devices.begin()
     reply.setCookie(DEVICE_COOKIE, token, { ...COOKIE, maxAge: DEVICE_COOKIE_SECONDS })
     return { id, name: null, enrolled: false }
   }
@@ -64,6 +64,7 @@ function createDoor({ sessions }: Services) {
 export function peopleRoutes(services: Services): FastifyPluginAsync {
   const {
     connection: { db },
+    devices,
     sessions,
   } = services
   const { deviceOf, deviceFor, takeOver } = createDoor(services)
@@ -112,7 +113,8 @@ export function peopleRoutes(services: Services): FastifyPluginAsync {
 
     serve(app, services, ROUTES.enrolDevice, async ({ body: { name }, request }) => {
       const { person, device, shift } = signedInOn(request)
-      await sessions.enrol(device.id, name, person.id)
+      await devices.enrol(device.id, name, person.id)
+      sessions.doubt()
       return meOf(person, { name, enrolled: true }, shift)
     })
   }

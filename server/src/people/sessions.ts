@@ -1,4 +1,3 @@
-import { createHash, randomBytes } from 'node:crypto'
 import type { Person, Shift } from '@kobrin/contract'
 import type { Role } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
@@ -6,16 +5,12 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Database } from '../database/connect.ts'
 import { isoInstant, sqlInstant } from '../database/columns.ts'
 import { rowsOf } from '../database/rowsOf.ts'
+import type { Device } from './devices.ts'
+import { hashed, newToken } from './token.ts'
 
 const SESSION_HOURS = 14
 /** How long a session is believed without asking the database again. */
 const BELIEVED_MS = 5_000
-
-export interface Device {
-  id: string
-  name: string | null
-  enrolled: boolean
-}
 
 export interface SignedIn {
   person: Person
@@ -36,9 +31,8 @@ export interface Sessions {
   find: (token: string) => Promise<SignedIn | null>
   open: (personId: string, deviceId: string) => Promise<{ token: string; shift: Shift }>
   end: (token: string) => Promise<void>
-  findDevice: (token: string) => Promise<Device | null>
-  newDevice: () => Promise<{ id: string; token: string }>
-  enrol: (deviceId: string, name: string, by: string) => Promise<void>
+  /** What is believed about sessions is asked anew: something about a person or a device has changed. */
+  doubt: () => void
   /** A sign-in by its name, over or not. */
   shift: (id: string) => Promise<WorkedShift | null>
 }
@@ -56,47 +50,39 @@ interface SessionRow {
   work_key: string
 }
 
-function hashed(token: string): string {
-  return createHash('sha256').update(token).digest('hex')
+async function lookUp(db: Database, token: string, at: string): Promise<SignedIn | null> {
+  const [row] = await rowsOf<SessionRow>(
+    db,
+    sql`select staff.id, staff.name, staff.initials, staff.role, staff.competences, device.id as device_id,
+          device.name as device_name, device.enrolled_by, session.shift, session.work_key
+        from session join staff on staff.id = session.staff_id join device on device.id = session.device_id
+        where session.token_hash = ${hashed(token)} and session.ended_at is null
+          and session.expires_at > ${at} and staff.active`,
+  )
+  if (!row) return null
+  const { id, name, initials, role } = row
+  return {
+    person: { id, name, initials, role, competences: JSON.parse(row.competences) as string[] },
+    device: { id: row.device_id, name: row.device_name, enrolled: row.enrolled_by !== null },
+    token,
+    shift: { id: row.shift, key: row.work_key },
+  }
 }
 
-function newToken(): string {
-  return randomBytes(32).toString('base64url')
-}
-
-/** Only hashes of tokens are stored: reading the database gives nobody a session. */
 export function createSessions(db: Database, now: () => Date = () => new Date()): Sessions {
   const believed = new Map<string, { until: number; signedIn: SignedIn }>()
   const at = (hoursAhead = 0) => sqlInstant(new Date(now().getTime() + hoursAhead * 3_600_000).toISOString())
-
-  async function lookUp(token: string): Promise<SignedIn | null> {
-    const [row] = await rowsOf<SessionRow>(
-      db,
-      sql`select staff.id, staff.name, staff.initials, staff.role, staff.competences, device.id as device_id,
-            device.name as device_name, device.enrolled_by, session.shift, session.work_key
-          from session join staff on staff.id = session.staff_id join device on device.id = session.device_id
-          where session.token_hash = ${hashed(token)} and session.ended_at is null
-            and session.expires_at > ${at()} and staff.active`,
-    )
-    if (!row) return null
-    const { id, name, initials, role } = row
-    return {
-      person: { id, name, initials, role, competences: JSON.parse(row.competences) as string[] },
-      device: { id: row.device_id, name: row.device_name, enrolled: row.enrolled_by !== null },
-      token,
-      shift: { id: row.shift, key: row.work_key },
-    }
-  }
 
   return {
     async find(token) {
       const known = believed.get(token)
       if (known && known.until > now().getTime()) return known.signedIn
-      const signedIn = await lookUp(token)
+      const signedIn = await lookUp(db, token, at())
       if (signedIn) believed.set(token, { until: now().getTime() + BELIEVED_MS, signedIn })
       else believed.delete(token)
       return signedIn
     },
+    doubt: () => believed.clear(),
     async open(personId, deviceId) {
       const token = newToken()
       const shift = { id: uuidv7(), key: newToken() }
@@ -111,25 +97,6 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
       await db.execute(
         sql`update session set ended_at = ${at()} where token_hash = ${hashed(token)} and ended_at is null`,
       )
-    },
-    async findDevice(token) {
-      const [row] = await rowsOf<{ id: string; name: string | null; enrolled_by: string | null }>(
-        db,
-        sql`select id, name, enrolled_by from device where token_hash = ${hashed(token)}`,
-      )
-      return row ? { id: row.id, name: row.name, enrolled: row.enrolled_by !== null } : null
-    },
-    async newDevice() {
-      const token = newToken()
-      const id = uuidv7()
-      await db.execute(
-        sql`insert into device (id, token_hash, created_at) values (${id}, ${hashed(token)}, ${at()})`,
-      )
-      return { id, token }
-    },
-    async enrol(deviceId, name, by) {
-      believed.clear()
-      await db.execute(sql`update device set name = ${name}, enrolled_by = ${by} where id = ${deviceId}`)
     },
     async shift(id) {
       const [row] = await rowsOf<{ staff_id: string; work_key: string; created_at: string; until: string }>(

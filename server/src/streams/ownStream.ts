@@ -2,6 +2,7 @@ import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Bookmark } from '@kobrin/contract'
 import type { Database, Transaction } from '../database/connect.ts'
+import { STREAM_LOST } from '../database/contended.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 
 /** A stream and the name under which it is held. */
@@ -43,6 +44,15 @@ async function claimed(db: Database): Promise<Lease> {
   })
 }
 
+/** The stream is held by another server: this one has to claim a new one. */
+export class StreamLost extends Error {
+  readonly errno = STREAM_LOST
+
+  constructor() {
+    super('The stream is held by another server.')
+  }
+}
+
 /** Claims a stream of its own for a server that appends. */
 export function createOwnStream(db: Database): OwnStream {
   let held: Promise<Lease> | null = null
@@ -81,13 +91,8 @@ export function createOwnStream(db: Database): OwnStream {
 }
 
 /** Takes so many places in a stream and says the one before the first. The row stays locked until the
- * commit, so that whoever reads a stream cannot pass over what appears later. Null when the stream is held
- * by somebody else. */
-export async function takePlaces(
-  tx: Transaction,
-  { stream, holder }: Lease,
-  count: number,
-): Promise<number | null> {
+ * commit, so that whoever reads a stream cannot pass over what appears later. Throws `StreamLost`. */
+export async function takePlaces(tx: Transaction, { stream, holder }: Lease, count: number): Promise<number> {
   await tx.execute(
     sql`update stream set seq = seq + ${count}, held_until = ${HELD_UNTIL} where id = ${stream} and holder = ${holder}`,
   )
@@ -95,7 +100,8 @@ export async function takePlaces(
     tx,
     sql`select seq from stream where id = ${stream} and holder = ${holder}`,
   )
-  return row ? row.seq - count : null
+  if (!row) throw new StreamLost()
+  return row.seq - count
 }
 
 /** How far every stream has come. */

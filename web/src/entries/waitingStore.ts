@@ -27,10 +27,12 @@ export interface WaitingStore {
 }
 
 type Db = IDBPDatabase<WaitingSchema>
+/** Does something with the store. */
+type WithDb = <T>(act: (db: Db) => Promise<T>) => Promise<T>
 
 /** Opens the store when it is first needed, and again when the browser has closed it: it does so when the
  * disk is full, when its data is cleared, or when another tab brings a newer version. */
-export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB): WaitingStore {
+function reopening(name: string, open: typeof openDB): WithDb {
   let opened: Promise<Db> | null = null
 
   function connect(): Promise<Db> {
@@ -54,19 +56,23 @@ export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB
     if (opened === closed) opened = null
   }
 
-  /** Does something with the store; once more on a store that turns out to be closed. */
-  async function withDb<T>(act: (db: Db) => Promise<T>): Promise<T> {
+  return async (act) => {
     opened ??= connect()
     const mine = opened
     try {
       return await act(await mine)
     } catch (error) {
       if (!(error instanceof DOMException) || error.name !== 'InvalidStateError') throw error
+      // It turned out to be closed: once more.
       forget(mine)
       opened ??= connect()
       return act(await opened)
     }
   }
+}
+
+export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB): WaitingStore {
+  const withDb = reopening(name, open)
 
   async function change(uid: string, changed: (row: Waiting) => Waiting): Promise<void> {
     await withDb(async (db) => {

@@ -1,0 +1,56 @@
+import { readBookmark, ROUTES, sayBookmark } from '@kobrin/contract'
+import type { FamilyName } from '@kobrin/core'
+import { readableBy } from '@kobrin/core'
+import type { FastifyPluginAsync, FastifyRequest } from 'fastify'
+import { KobrinProblem } from '../errors/problem.ts'
+import { feedAfter } from '../feed/rows.ts'
+import { serveText } from '../interface/serve.ts'
+import { signedInOn } from '../people/guard.ts'
+import type { Services } from '../services.ts'
+import { headOf } from '../streams/ownStream.ts'
+import { familyOfSubject, statesJson, toldOf, toldOfAct, toldSubjects } from './queries.ts'
+import { entriesJson } from './rows.ts'
+
+const PAGE = 1000
+const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
+
+function familiesFor(request: FastifyRequest): FamilyName[] {
+  return readableBy(signedInOn(request).person.role)
+}
+
+/** Reading the record: entries and what they add up to, of the families whoever asks may read. */
+export function readingRoutes(services: Services): FastifyPluginAsync {
+  const {
+    connection: { db, pool },
+    now,
+  } = services
+  return async (app) => {
+    serveText(app, services, ROUTES.since, async ({ query, request }) => {
+      const families = familiesFor(request)
+      const rows = await feedAfter(db, readBookmark(query.after) ?? {}, PAGE)
+      const told = rows
+        .filter(({ of }) => of !== 'change' && families.includes(of))
+        .map((row) => Buffer.from(row.told))
+      return entriesJson(told)
+    })
+    serveText(app, services, ROUTES.record, async ({ params, request }) => {
+      const told = await toldOf(pool, params.subject, familiesFor(request))
+      if (told.length === 0) {
+        const family = await familyOfSubject(db, params.subject)
+        if (family === null || !familiesFor(request).includes(family))
+          throw new KobrinProblem('unknown_subject')
+      }
+      return entriesJson(told)
+    })
+    serveText(app, services, ROUTES.act, async ({ params, request }) =>
+      entriesJson(await toldOfAct(pool, params.act, familiesFor(request))),
+    )
+    serveText(app, services, ROUTES.states, async ({ query, request }) => {
+      const of = query.of?.split(',').filter((id) => UUID.test(id))
+      // The head first: states may then be ahead of it, never behind, and each says how far it is.
+      const head = sayBookmark(await headOf(db))
+      const rows = of?.length === 0 ? [] : await toldSubjects(db, familiesFor(request), of)
+      return statesJson(head, now().getTime(), rows)
+    })
+  }
+}
