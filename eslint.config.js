@@ -51,6 +51,17 @@ export default tseslint.config(
       'vue/require-default-prop': 'off',
     },
   },
+  {
+    files: ['**/*.ts'],
+    ignores: ['**/*.test.ts', 'e2e/**', '**/testing/**'],
+    rules: { 'max-lines-per-function': ['error', { max: 65, skipComments: true, skipBlankLines: true }] },
+  },
+  {
+    // What sets up a screen or a store is a list of small functions; it may be longer than any of them.
+    files: ['web/src/**/use*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: { 'max-lines-per-function': ['error', { max: 120, skipComments: true, skipBlankLines: true }] },
+  },
   { files: ['**/*.vue'], languageOptions: { parserOptions: { parser: tseslint.parser } } },
   {
     // vue-tsc checks the types of components; to the linter an imported .vue file has none.

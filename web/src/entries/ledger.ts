@@ -52,6 +52,16 @@ function isKept(entry: Entry): entry is KeptEntry {
   return 'seq' in entry
 }
 
+function isLong({ since }: Page): boolean {
+  return since.filter(isKept).length > SINCE_MOST
+}
+
+/** A page on a newer fold: what the fold already holds goes; what waits or came later stays. */
+function pageOn({ state, upTo }: ToldFold, since: readonly Entry[]): Page {
+  const later = since.filter((entry) => !isKept(entry) || !isPast(upTo, entry))
+  return { base: state, upTo, since: later, complete: true }
+}
+
 /** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
 export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerOptions): Ledger {
   const pages = new Map<string, Page>()
@@ -78,20 +88,14 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
     return page
   }
 
-  function isLong({ since }: Page): boolean {
-    return since.filter(isKept).length > SINCE_MOST
-  }
-
   return {
     stateOf: (subject) => believed.get(subject),
-    load(subject, { family, state, upTo }) {
+    load(subject, fold) {
       const before = pages.get(subject)
       // Answers overtake each other: what was known does not become unknown again.
-      if (before?.base && !isBehind(before.upTo, upTo)) return
-      // What the fold already holds goes; what waits or came later stays.
-      const since = (before?.since ?? []).filter((entry) => !isKept(entry) || !isPast(upTo, entry))
-      const page = { base: state, upTo, since, complete: true }
-      families.set(subject, family)
+      if (before?.base && !isBehind(before.upTo, fold.upTo)) return
+      const page = pageOn(fold, before?.since ?? [])
+      families.set(subject, fold.family)
       pages.set(subject, page)
       refold(subject, page)
     },

@@ -1,18 +1,16 @@
-import type { Bookmark, KeptEntry, Receipt } from '@kobrin/contract'
-import { advanced, readBookmark, ROUTES } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
+import type { Bookmark } from '@kobrin/contract'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { call } from '../wire/call.ts'
 import { createBeliefs } from './beliefs.ts'
 import { createDoings } from './doings.ts'
+import { fetchFolds } from './fetchFolds.ts'
 import { gatherReloads } from './gatherReloads.ts'
-import type { AnyState } from './ledger.ts'
 import type { LineMessage } from './line.ts'
+import { createIntake } from './intake.ts'
 import { createLink } from './link.ts'
 import { createUndelivered } from './undelivered.ts'
 import type { WriterOptions } from './writer.ts'
@@ -28,15 +26,14 @@ export const useRecord = defineStore('record', () => {
   const today = useToday()
   let writer: Writer | null = null
   let opening: Promise<Writer> | null = null
-  /** How far the feed was read in this tab, here or by the tab that holds the line. */
-  let read: Bookmark = {}
   const ready = shallowRef(false)
 
   const link = createLink()
   const undelivered = createUndelivered()
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
   const reload = gatherReloads(loadStates)
-  const reloadSite = gatherReloads(() => site.load())
+  const gatherSite = gatherReloads(() => site.load())
+  const reloadSite = () => gatherSite('site')
 
   function needWriter(): Writer {
     if (!writer) throw new Error('Nothing can have been written or heard yet.')
@@ -45,40 +42,18 @@ export const useRecord = defineStore('record', () => {
 
   async function loadStates(of?: readonly string[]): Promise<Bookmark> {
     const asked = Date.now()
-    const querystring = of ? { of: of.join(',') } : {}
-    const { head, now, states } = await call(ROUTES.states, { querystring })
+    const { head, folds, now } = await fetchFolds(of)
     site.setClock(now, asked, Date.now())
-    for (const [subject, { family, upTo, state }] of Object.entries(states))
-      ledger.load(subject, {
-        family,
-        upTo: readBookmark(upTo) ?? {},
-        state: state as unknown as AnyState,
-      })
-    return readBookmark(head) ?? {}
+    for (const [subject, fold] of folds) ledger.load(subject, fold)
+    return head
   }
 
-  function hear(entry: KeptEntry): void {
-    read = advanced(read, entry)
-    undelivered.waiting.delete(entry.uid)
-    if (ledger.heard(entry)) reload(entry.subject)
-    // The number of a newcomer is given out by the server.
-    if (entry.kind === 'registered') reloadSite('site')
-  }
-
-  function receive(receipt: Receipt, entry: Entry): void {
-    undelivered.waiting.delete(entry.uid)
-    if (receipt.status === 'refused') {
-      ledger.drop(entry)
-      return undelivered.refuse(entry, receipt.message)
-    }
-    const { stream, seq } = receipt
-    if (ledger.heard({ ...entry, stream, seq, recordedAt: entry.occurredAt })) reload(entry.subject)
-  }
-
-  function added(entries: readonly Entry[]): void {
-    ledger.add(entries)
-    for (const { uid } of entries) undelivered.waiting.add(uid)
-  }
+  const { read, readFrom, added, hear, receive } = createIntake({
+    ledger,
+    undelivered,
+    reload: (subject) => reload(subject),
+    reloadSite,
+  })
 
   /** What another tab tells. */
   function onMessage(message: LineMessage): void {
@@ -91,7 +66,7 @@ export const useRecord = defineStore('record', () => {
       case 'heard':
         return hear(message.entry)
       case 'changed':
-        return reloadSite('site')
+        return reloadSite()
       case 'link':
         link.linked.value = message.linked
         return
@@ -108,8 +83,7 @@ export const useRecord = defineStore('record', () => {
     onReceipt: receive,
     onTrouble: link.onTrouble,
     onUnstored: (count) => (undelivered.unstored.value = count),
-    lead: ({ tell, send }) =>
-      link.lead({ tell, send, after: () => read, hear, onChange: () => reloadSite('site') }),
+    lead: ({ tell, send }) => link.lead({ tell, send, after: read, hear, onChange: reloadSite }),
   }
 
   async function prepareWriter(): Promise<Writer> {
@@ -123,7 +97,7 @@ export const useRecord = defineStore('record', () => {
     opening ??= prepareWriter()
     opening.catch(() => (opening = null))
     const [, head] = await Promise.all([site.load(), loadStates()])
-    read = head
+    readFrom(head)
     link.needsSignIn.value = false
     ready.value = true
     ;(await opening).openLine()

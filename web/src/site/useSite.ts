@@ -19,6 +19,36 @@ function byId<T extends { id: string }>(list: readonly T[] | undefined): Map<str
   return new Map((list ?? []).map((item) => [item.id, item]))
 }
 
+function residentsFrom(
+  register: ReadonlyMap<string, Register>,
+  numbers: Readonly<Record<string, string>>,
+  sheetOf: (id: string) => Sheet | undefined,
+): Map<string, Resident> {
+  const living = [...register].map(([id, line]): Resident => ({
+    ...line,
+    id,
+    accession: numbers[id] ?? '',
+    lives: sheetOf(line.sheet)?.lives ?? 'individual',
+  }))
+  living.sort((a, b) => (a.accession < b.accession ? -1 : a.accession > b.accession ? 1 : 0))
+  return byId(living)
+}
+
+interface NamedBuilding {
+  rooms: ReadonlyMap<string, Room>
+  bays: ReadonlyMap<string, Bay>
+  enclosures: ReadonlyMap<string, Enclosure>
+}
+
+/** "Tar Room · Bay 2, north wall · shelf 1, place 3" */
+function sayPlace({ rooms, bays, enclosures }: NamedBuilding, enclosureId: string | undefined): string {
+  const enclosure = enclosureId === undefined ? undefined : enclosures.get(enclosureId)
+  const bay = enclosure && bays.get(enclosure.bayId)
+  const room = bay && rooms.get(bay.roomId)
+  if (!enclosure || !bay || !room) return 'no place'
+  return `${room.name} · ${bay.name} · shelf ${enclosure.row + 1}, place ${enclosure.column + 1}`
+}
+
 /** The building, its residents and people, and what plans are made of. */
 export const useSite = defineStore('site', () => {
   const register = useRegister()
@@ -33,17 +63,9 @@ export const useSite = defineStore('site', () => {
   const species = computed(() => byId<Sheet>(book.value?.sheets))
   const people = computed(() => byId<Person>(site.value?.people))
   const building = computed(() => ({ rooms: rooms.value, bays: bays.value, enclosures: enclosures.value }))
-  const residents = computed(() => {
-    const numbers = site.value?.numbers ?? {}
-    const living = [...register.lines].map(([id, line]): Resident => ({
-      ...line,
-      id,
-      accession: numbers[id] ?? '',
-      lives: species.value.get(line.sheet)?.lives ?? 'individual',
-    }))
-    living.sort((a, b) => (a.accession < b.accession ? -1 : a.accession > b.accession ? 1 : 0))
-    return byId(living)
-  })
+  const residents = computed(() =>
+    residentsFrom(register.lines, site.value?.numbers ?? {}, (sheet) => species.value.get(sheet)),
+  )
 
   async function load(): Promise<void> {
     const [freshSite, freshBook] = await Promise.all([call(ROUTES.site), call(ROUTES.planBook)])
@@ -61,13 +83,8 @@ export const useSite = defineStore('site', () => {
     return placeIn(building.value, enclosureId, resident.barrier)
   }
 
-  /** "Tar Room · Bay 2, north wall · shelf 1" */
   function placeName(enclosureId: string | undefined): string {
-    const enclosure = enclosureId === undefined ? undefined : enclosures.value.get(enclosureId)
-    const bay = enclosure && bays.value.get(enclosure.bayId)
-    const room = bay && rooms.value.get(bay.roomId)
-    if (!enclosure || !bay || !room) return 'no place'
-    return `${room.name} · ${bay.name} · shelf ${enclosure.row + 1}, place ${enclosure.column + 1}`
+    return sayPlace(building.value, enclosureId)
   }
 
   function initialsOf(personId: string): string {
