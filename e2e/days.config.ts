@@ -3,5 +3,5 @@ import tests from './playwright.config.ts'
 
 const { globalSetup: _oneHouse, ...shared } = tests
 
-/** Drives the round over a spread of days, each in a house of its own. */
+/** Drives the walk over a spread of days, each in a house of its own. */
 export default defineConfig({ ...shared, testMatch: 'days.ts' })

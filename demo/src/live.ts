@@ -9,7 +9,7 @@ import { keepADay, newKept, record } from './husbandry/keeping.ts'
 import { instantOf } from './siteDays.ts'
 
 export interface Rota {
-  /** Authors of the morning round by weekday, and of the evening. */
+  /** Authors of the morning walk by weekday, and of the evening. */
   morning: readonly string[]
   evening: readonly string[]
 }
@@ -27,13 +27,13 @@ export interface LifeOptions {
   /** Who may record what; those who have the evening may record anything. */
   may: (author: string, kind: EntryKind) => boolean
   chance: Chance
-  /** Things that happen besides the round: called for each resident and day, before the round. */
+  /** Things that happen besides the walk: called for each resident and day, before the walk. */
   story?: (kept: Kept, today: KeeperDay) => void
 }
 
 const ROUND_STARTS = 7 * 60 + 30
 const MINUTES_PER_RESIDENT = 0.55
-/** How much of today's round is behind us when the story stops. */
+/** How much of today's walk is behind us when the story stops. */
 const DONE_TODAY = 0.4
 
 /** The plan a resident lives under: that of the last day, all along. */

@@ -70,7 +70,7 @@ function newcomers(names: readonly string[], start: Start, chance: Chance) {
     name: nameFor(sheet),
     sheet: sheet.id,
     stage: stand.stage,
-    count: stand.headcount ? chance.whole(...stand.headcount) : null,
+    count: stand.count ? chance.whole(...stand.count) : null,
     sex: sheet.lives === 'colony' ? 'unknown' : chance.pick(['male', 'female', 'unknown'] as const),
     hatchedOn: sheet.lives === 'colony' ? null : hatchDay(stand, start, chance),
     barrier: null,

@@ -43,7 +43,7 @@ for (const { day, minute, about, always } of [
   ...HOURS.map((one) => ({ always: false, ...one })),
 ]) {
   const tag = always ? ['@always'] : []
-  test(`the round on ${day}, minute ${minute}: ${about}`, { tag }, async ({ keeper }) => {
+  test(`the walk on ${day}, minute ${minute}: ${about}`, { tag }, async ({ keeper }) => {
     house = await houseOn(day, minute)
     const { page, walkTo, toDo, cell, cells, allSent, openRecord } = await keeper('lotte')
     await expect(page.locator('header .date')).toHaveText(said(day))
@@ -85,31 +85,27 @@ for (const { day, minute, about, always } of [
   })
 }
 
-test(
-  'a round that goes on past midnight: a new day, a new round',
-  { tag: ['@always'] },
-  async ({ keeper }) => {
-    house = await houseOn('2026-12-31', 23 * 60 + 59)
-    const { page, walkTo, toDo, cells, cell, allSent } = await keeper('lotte')
-    await walkTo('Spinning Hall')
-    // A weight has to be typed: one touch leaves it.
-    const left = page.locator('.mark:is(.due, .late):is([aria-label^="Weigh"], [aria-label^="Measure"])')
-    const typed = await cells.filter({ has: left }).locator('.tape').allTextContents()
-    const first = (await toDo()).find((name) => !typed.includes(name)) ?? ''
-    await cell(first).click()
-    await expect(cell(first).locator('.mark.due, .mark.late')).toHaveCount(0)
-    await allSent()
-    await expect(page.locator('header .date')).toHaveText('Thursday 31 December')
-    await expect(page.locator('header .date')).toHaveText('Friday 1 January', { timeout: 90_000 })
-    // Daily duties are due again.
-    await walkTo('Spinning Hall')
-    await expect.poll(toDo).not.toEqual([])
-    const again = (await toDo()).find((name) => !typed.includes(name)) ?? ''
-    await cell(again).click()
-    await expect(cell(again).locator('.mark.due, .mark.late')).toHaveCount(0)
-    await allSent()
-    await page.reload()
-    await walkTo('Spinning Hall')
-    await expect(cell(again).locator('.mark.due, .mark.late')).toHaveCount(0)
-  },
-)
+test('a walk that goes on past midnight: a new day, a new walk', { tag: ['@always'] }, async ({ keeper }) => {
+  house = await houseOn('2026-12-31', 23 * 60 + 59)
+  const { page, walkTo, toDo, cells, cell, allSent } = await keeper('lotte')
+  await walkTo('Spinning Hall')
+  // A weight has to be typed: one touch leaves it.
+  const left = page.locator('.mark:is(.due, .late):is([aria-label^="Weigh"], [aria-label^="Measure"])')
+  const typed = await cells.filter({ has: left }).locator('.tape').allTextContents()
+  const first = (await toDo()).find((name) => !typed.includes(name)) ?? ''
+  await cell(first).click()
+  await expect(cell(first).locator('.mark.due, .mark.late')).toHaveCount(0)
+  await allSent()
+  await expect(page.locator('header .date')).toHaveText('Thursday 31 December')
+  await expect(page.locator('header .date')).toHaveText('Friday 1 January', { timeout: 90_000 })
+  // Daily duties are due again.
+  await walkTo('Spinning Hall')
+  await expect.poll(toDo).not.toEqual([])
+  const again = (await toDo()).find((name) => !typed.includes(name)) ?? ''
+  await cell(again).click()
+  await expect(cell(again).locator('.mark.due, .mark.late')).toHaveCount(0)
+  await allSent()
+  await page.reload()
+  await walkTo('Spinning Hall')
+  await expect(cell(again).locator('.mark.due, .mark.late')).toHaveCount(0)
+})

@@ -32,7 +32,7 @@ for (const theme of ['day', 'dim'] as const) {
     await expectAccessible(page, 'carry')
     await page.keyboard.press('Escape')
     await page
-      .getByRole('navigation', { name: "Today's round" })
+      .getByRole('navigation', { name: "Today's walk" })
       .getByRole('button', { name: 'Gatehouse' })
       .last()
       .click()
@@ -78,7 +78,7 @@ const SCREENS = [
 ]
 
 for (const { name, viewport, hasTouch } of SCREENS) {
-  test(`the round works on ${name}`, async ({ keeper }) => {
+  test(`the walk works on ${name}`, async ({ keeper }) => {
     const { page, walkTo, cells, allSent } = await keeper('lotte', { viewport, hasTouch })
     await walkTo('Spinning Hall')
     const act = async (target: ReturnType<typeof page.locator>) => (hasTouch ? target.tap() : target.click())

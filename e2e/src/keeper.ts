@@ -6,7 +6,7 @@ export type Login = 'maren' | 'kelechi' | 'tomas' | 'lotte' | 'priya' | 'sam' | 
 
 export interface Keeper {
   page: Page
-  /** Goes to a stop of the round by its name, acknowledging whatever barrier lies before it. */
+  /** Goes to a stop of the walk by its name, acknowledging whatever barrier lies before it. */
   walkTo: (stop: string) => Promise<void>
   /** Waits for something of the walk, acknowledging whatever barrier lies before it. */
   passGate: (awaited: Locator) => Promise<void>
@@ -57,7 +57,7 @@ function keeperAt(page: Page): Keeper {
     cells,
     cell: (name) => cells.filter({ has: page.locator('.tape', { hasText: new RegExp(`^${name}$`) }) }),
     async walkTo(stop) {
-      const rail = page.getByRole('navigation', { name: "Today's round" })
+      const rail = page.getByRole('navigation', { name: "Today's walk" })
       const named = page.locator('.name', { hasText: new RegExp(`^${stop}$`) })
       await rail.getByRole('button').filter({ has: named }).click()
       await passGate(cells.first())

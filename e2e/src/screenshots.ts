@@ -40,7 +40,7 @@ test('the walk', async ({ keeper }) => {
   await cells.nth(2).locator('.tape').click()
   await picture(page, 'walk-dim')
   await dim(page)
-  const rail = page.getByRole('navigation', { name: "Today's round" })
+  const rail = page.getByRole('navigation', { name: "Today's walk" })
   await rail.getByRole('button', { name: 'Gatehouse' }).first().click()
   await picture(page, 'barrier')
 })

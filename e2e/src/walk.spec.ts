@@ -51,7 +51,7 @@ test('one touch is as planned; press and hold is an exception, then one choice',
   await allSent()
 })
 
-test('the round by keys alone', async ({ keeper }) => {
+test('the walk by keys alone', async ({ keeper }) => {
   const { page, walkTo, cells, allSent } = await keeper('priya')
   await walkTo('Tar Room')
   const focused = page.locator('[data-resident][aria-selected="true"]')
@@ -109,7 +109,7 @@ test('a stricter barrier is acknowledged before it is crossed, and there is no w
   keeper,
 }) => {
   const { page, cells } = await keeper('tomas')
-  const rail = page.getByRole('navigation', { name: "Today's round" })
+  const rail = page.getByRole('navigation', { name: "Today's walk" })
   await rail.getByRole('button', { name: 'Gatehouse' }).first().click()
   await expect(page.getByRole('heading', { name: /Before you cross: quarantine/ })).toBeVisible()
   await expect(cells).toHaveCount(0)
@@ -119,7 +119,7 @@ test('a stricter barrier is acknowledged before it is crossed, and there is no w
   await page.reload()
   await expect(cells.first()).toBeVisible()
   await rail.getByRole('button', { name: 'Spinning Hall' }).click()
-  await expect(page.getByRole('heading', { name: 'The round does not go back' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'The walk does not go back' })).toBeVisible()
   await expect(cells).toHaveCount(0)
 })
 

@@ -176,7 +176,7 @@ function run({ day, minute, residents }: z.output<typeof Input>): Out {
 
 export const walkComputation: Computation<typeof Input, typeof Output> = {
   name: 'walk',
-  about: 'The round of a day: what every resident needs, why, in the order to walk, and what to prepare.',
+  about: 'The walk of a day: what every resident needs, why, in the order to walk, and what to prepare.',
   input: Input,
   output: Output,
   run,

@@ -54,8 +54,8 @@ describe('meals', () => {
   })
 
   it('taken in view is being seen, left in place is not', () => {
-    expect(told([meal(3, 'taken')]).sight.seenOn).toBe(FIRST_DAY + 3)
-    expect(told([meal(3, 'left')]).sight.seenOn).toBeNull()
+    expect(told([meal(3, 'taken')]).looking.seenOn).toBe(FIRST_DAY + 3)
+    expect(told([meal(3, 'left')]).looking.seenOn).toBeNull()
   })
 })
 

@@ -5,6 +5,6 @@ export const EVERYONE: readonly Role[] = ROLES
 export const SENIORS: readonly Role[] = ['curator', 'seniorKeeper']
 export const KEEPERS: readonly Role[] = [...SENIORS, 'keeper']
 export const KEEPERS_AND_VET: readonly Role[] = [...KEEPERS, 'vet']
-/** Whoever does the round. */
+/** Whoever does the walk. */
 export const HANDS: readonly Role[] = [...KEEPERS, 'volunteer']
 export const WRITERS: readonly Role[] = [...HANDS, 'vet']

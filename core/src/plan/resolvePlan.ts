@@ -27,7 +27,7 @@ export type PlanRefusal =
   | { code: 'unknown_option'; school: string; option: string; known: string[] }
 
 /** A plan in the making. */
-interface Draft {
+interface UnfinishedPlan {
   duties: Duty[]
   targets: PlanTarget[]
   housing: Housing
@@ -64,7 +64,7 @@ function aimed(targets: readonly PlanTarget[], change: ZoneTarget, source: Sourc
     : targets.with(at, { ...targets[at], ...change, source })
 }
 
-function changed(draft: Draft, change: Change, source: Source): Draft {
+function changed(draft: UnfinishedPlan, change: Change, source: Source): UnfinishedPlan {
   const named = (fields: object = {}) => Object.keys(fields).map((field) => [field, source] as const)
   return {
     duties: (change.duties ?? []).reduce((duties, patch) => patched(duties, patch, source), draft.duties),
@@ -114,12 +114,12 @@ function phased(duty: Duty, phase: number): Duty {
   return { ...duty, cadence: { ...duty.cadence, phase } }
 }
 
-function begun(sheet: Sheet, stage: Stage, source: Source, day: number): Draft {
+function begun(sheet: Sheet, stage: Stage, source: Source, day: number): UnfinishedPlan {
   const duties = [
     ...stage.duties.map((duty) => dutyOf(duty, sheet, source)),
     ...setupDuties(sheet.setup, source, day),
   ]
-  const empty: Draft = { duties, targets: [], housing: {}, light: {}, sources: {} }
+  const empty: UnfinishedPlan = { duties, targets: [], housing: {}, light: {}, sources: {} }
   const { targets, housing, light } = sheet
   return changed(empty, { targets, housing: { ...housing, ...stage.housing }, light }, source)
 }

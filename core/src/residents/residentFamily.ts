@@ -13,7 +13,7 @@ import { held } from '../holds/held.ts'
 import { released } from '../holds/released.ts'
 import { checked } from '../looking/checked.ts'
 import { droppings } from '../looking/droppings.ts'
-import { sighted } from '../looking/sighted.ts'
+import { looked } from '../looking/looked.ts'
 import { EVERYONE } from '../people/role.ts'
 import { ecdysis } from '../skin/ecdysis.ts'
 import { skinCleared } from '../skin/skinCleared.ts'
@@ -52,7 +52,7 @@ export const residentFamily = {
     measured,
     ecdysis,
     skinCleared,
-    sighted,
+    looked,
     droppings,
     checked,
     condition,

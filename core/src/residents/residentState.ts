@@ -4,7 +4,7 @@ import { FeedingState, nothingFed } from '../feeding/feedingState.ts'
 import { GrowthState, nothingMeasured } from '../growth/growthState.ts'
 import { HealthState, nothingObserved } from '../health/healthState.ts'
 import { HoldsState, nothingHeld } from '../holds/holdsState.ts'
-import { nothingSeen, SightState } from '../looking/sightState.ts'
+import { nothingSeen, LookingState } from '../looking/lookingState.ts'
 import { nothingShed, SkinState } from '../skin/skinState.ts'
 import { folded, nothingFolded } from '../subjects/folded.ts'
 import { Mark } from '../subjects/mark.ts'
@@ -22,7 +22,7 @@ export const ResidentState = z.strictObject({
   feeding: FeedingState,
   skin: SkinState,
   growth: GrowthState,
-  sight: SightState,
+  looking: LookingState,
   holds: HoldsState,
   health: HealthState,
   count: CountState,
@@ -39,7 +39,7 @@ export function emptyResident(): ResidentState {
     feeding: nothingFed(),
     skin: nothingShed(),
     growth: nothingMeasured(),
-    sight: nothingSeen(),
+    looking: nothingSeen(),
     holds: nothingHeld(),
     health: nothingObserved(),
     count: nothingCounted(),

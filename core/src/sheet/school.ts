@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { DutyPatch } from '../plan/duty.ts'
 import { Housing, Light, ZoneTarget } from './housing.ts'
 
-/** One side of a matter on which keepers disagree, and what it changes. */
+/** One side of a question on which keepers disagree, and what it changes. */
 export const SchoolOption = z.strictObject({
   id: z.string().min(1),
   name: z.string().min(1),
@@ -16,7 +16,7 @@ export const SchoolOption = z.strictObject({
 })
 export type SchoolOption = z.infer<typeof SchoolOption>
 
-/** A matter on which keepers disagree, with every side's reason. */
+/** A question on which keepers disagree, with every side's reason. */
 export const School = z.strictObject({
   id: z.string().min(1),
   question: z.string().min(1),

@@ -32,7 +32,7 @@ describe('sheds and molts', () => {
   })
 
   it('sealing in is not a sighting', () => {
-    const { seenOn } = told([entryOn(0, 'sighted', { seen: true }), sign(4, 'sealedIn')]).sight
+    const { seenOn } = told([entryOn(0, 'looked', { seen: true }), sign(4, 'sealedIn')]).looking
     expect(seenOn).toBe(FIRST_DAY)
   })
 })

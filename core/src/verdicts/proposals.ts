@@ -8,7 +8,7 @@ import type { About } from '../stages/stageReached.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from './verdict.ts'
 
-interface Facts {
+interface DecisionEvidence {
   day: Day
   plan: Plan
   state: ResidentState
@@ -16,7 +16,7 @@ interface Facts {
   about?: About
 }
 
-function nextStage({ day, plan, state, about = {} }: Facts): Verdict[] {
+function nextStage({ day, plan, state, about = {} }: DecisionEvidence): Verdict[] {
   const weight = weightLevel(state.growth.weights, plan.weighing)
   const reached = plan.next && stageReached(day, plan, state, weight, about)
   if (!plan.next || !reached) return []
@@ -31,16 +31,16 @@ function nextStage({ day, plan, state, about = {} }: Facts): Verdict[] {
 }
 
 /** Whether the feeding was already changed after the score was taken. */
-function isAnswered(since: number, { plan }: Facts): boolean {
+function isAnswered(since: number, { plan }: DecisionEvidence): boolean {
   return plan.duties.some(
     ({ does, source }) => does === 'feed' && source.from === 'resident' && source.on >= since,
   )
 }
 
-function condition(facts: Facts): Verdict[] {
-  const { day, plan, state } = facts
+function condition(evidence: DecisionEvidence): Verdict[] {
+  const { day, plan, state } = evidence
   const scored = state.health.condition
-  if (!scored || day - scored.day > plan.standing.scoreDays || isAnswered(scored.day, facts)) return []
+  if (!scored || day - scored.day > plan.standing.scoreDays || isAnswered(scored.day, evidence)) return []
   const propose = conditionAdvice(scored.score, plan)
   if (propose.length === 0) return []
   const { score, by, day: on } = scored
@@ -58,7 +58,7 @@ function condition(facts: Facts): Verdict[] {
 
 /** What the facts propose and a person decides, at a desk rather than on the walk: the next stage, more or
  * less food. Nothing for somebody who is gone. */
-export function proposalsOn(facts: Facts): Verdict[] {
-  if (facts.state.stay.ended) return []
-  return [...nextStage(facts), ...condition(facts)]
+export function proposalsOn(evidence: DecisionEvidence): Verdict[] {
+  if (evidence.state.stay.ended) return []
+  return [...nextStage(evidence), ...condition(evidence)]
 }

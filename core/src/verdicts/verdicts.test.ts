@@ -13,8 +13,8 @@ function verdictsOn(day: number, entries: Parameters<typeof told>[0], plan = pla
 
 describe('not being seen', () => {
   const plan = planOf({ unseenToWorry: 4 })
-  const seen = entryOn(2, 'sighted', { seen: true })
-  const searched = [entryOn(4, 'sighted', { seen: false }), entryOn(6, 'sighted', { seen: false })]
+  const seen = entryOn(2, 'looked', { seen: true })
+  const searched = [entryOn(4, 'looked', { seen: false }), entryOn(6, 'looked', { seen: false })]
 
   it('is a worry after as many days as the sheet says, with the looks since', () => {
     expect(verdictsOn(6, [seen, ...searched], plan)).toEqual([])

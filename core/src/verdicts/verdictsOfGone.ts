@@ -1,8 +1,8 @@
 import type { Task } from '../walk/task.ts'
 import type { Verdict } from './verdict.ts'
 import { byGravity } from './byGravity.ts'
-import type { Facts } from './facts.ts'
-import { matters } from './matters.ts'
+import type { Evidence } from './evidence.ts'
+import { leftOpen } from './leftOpen.ts'
 import { lotOf } from '../keptFloor/floorTasks.ts'
 
 /** Nobody walks past somebody who is gone: a look into old floor that is due has to be said. */
@@ -16,8 +16,8 @@ function looksDue(floorTasks: readonly Task[]): Verdict[] {
 
 /** What is left to say of somebody whose stay has ended: that, who of them is still missing, and the old
  * floor in which young may hatch. Empty while somebody is here. */
-export function verdictsOfGone(facts: Facts, floorTasks: readonly Task[]): Verdict[] {
-  const { ended } = facts.state.stay
+export function verdictsOfGone(evidence: Evidence, floorTasks: readonly Task[]): Verdict[] {
+  const { ended } = evidence.state.stay
   if (!ended) return []
   const { how, day, by } = ended
   const gone: Verdict = {
@@ -25,5 +25,5 @@ export function verdictsOfGone(facts: Facts, floorTasks: readonly Task[]): Verdi
     what: { code: 'gone', how, day },
     because: [{ fact: 'gone', how, by, day }],
   }
-  return [...looksDue(floorTasks), ...matters(facts), gone].sort(byGravity)
+  return [...looksDue(floorTasks), ...leftOpen(evidence), gone].sort(byGravity)
 }

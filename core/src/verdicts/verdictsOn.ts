@@ -4,8 +4,8 @@ import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
-import type { Facts } from './facts.ts'
-import { matters } from './matters.ts'
+import type { Evidence } from './evidence.ts'
+import { leftOpen } from './leftOpen.ts'
 import type { Verdict } from './verdict.ts'
 
 function overdueHold(hold: Hold, day: Day): Verdict {
@@ -17,7 +17,7 @@ function overdueHold(hold: Hold, day: Day): Verdict {
   }
 }
 
-function refusing({ plan, state, holds }: Facts): Verdict[] {
+function refusing({ plan, state, holds }: Evidence): Verdict[] {
   const verdicts: Verdict[] = []
   for (const [duty, line] of Object.entries(state.feeding.lines)) {
     if (line.refusals < plan.refusalsToWorry || !line.lastOffer) continue
@@ -37,7 +37,7 @@ function refusing({ plan, state, holds }: Facts): Verdict[] {
   return verdicts
 }
 
-function fedTwice({ day, state }: Facts): Verdict[] {
+function fedTwice({ day, state }: Evidence): Verdict[] {
   const byDuty = new Map<string, ResidentState['feeding']['today']>()
   for (const fed of state.feeding.today) {
     if (fed.day === day) byDuty.set(fed.duty, [...(byDuty.get(fed.duty) ?? []), fed])
@@ -54,10 +54,10 @@ function fedTwice({ day, state }: Facts): Verdict[] {
   return verdicts
 }
 
-function unseen({ day, plan, state, holds }: Facts): Verdict[] {
+function unseen({ day, plan, state, holds }: Evidence): Verdict[] {
   const { unseenToWorry } = plan
   if (unseenToWorry === undefined || holds.some(({ suppresses }) => suppresses.includes('look'))) return []
-  const { seenOn, searches } = state.sight
+  const { seenOn, searches } = state.looking
   const from = seenOn ?? state.stay.arrivedOn
   if (from === null || day - from <= unseenToWorry) return []
   return [
@@ -72,7 +72,7 @@ function unseen({ day, plan, state, holds }: Facts): Verdict[] {
   ]
 }
 
-function suspectWeight({ state, weight }: Facts): Verdict[] {
+function suspectWeight({ state, weight }: Evidence): Verdict[] {
   const last = state.growth.weights.at(-1)
   if (!weight || !last || !weight.suspects.includes(last.uid)) return []
   return [
@@ -92,7 +92,7 @@ function suspectWeight({ state, weight }: Facts): Verdict[] {
   ]
 }
 
-function observations({ day, plan, state }: Facts): Verdict[] {
+function observations({ day, plan, state }: Evidence): Verdict[] {
   return state.health.observations
     .filter((seen) => day - seen.day < plan.standing.observationDays[seen.severity])
     .map(({ severity, text, uid, by, day: on }) => ({
@@ -102,7 +102,7 @@ function observations({ day, plan, state }: Facts): Verdict[] {
     }))
 }
 
-function retainedSkin({ day, plan, state }: Facts): Verdict[] {
+function retainedSkin({ day, plan, state }: Evidence): Verdict[] {
   const { retained, sheds } = state.skin
   const { retainedToAct } = plan.standing
   if (retained.length === 0) return []
@@ -122,16 +122,16 @@ function retainedSkin({ day, plan, state }: Facts): Verdict[] {
 }
 
 /** What the record says is wrong or worth knowing today, gravest first. */
-export function verdictsOn(facts: Facts): Verdict[] {
+export function verdictsOn(evidence: Evidence): Verdict[] {
   const verdicts = [
-    ...facts.holds.filter(({ overdue }) => overdue).map((hold) => overdueHold(hold, facts.day)),
-    ...refusing(facts),
-    ...fedTwice(facts),
-    ...unseen(facts),
-    ...suspectWeight(facts),
-    ...retainedSkin(facts),
-    ...observations(facts),
-    ...matters(facts),
+    ...evidence.holds.filter(({ overdue }) => overdue).map((hold) => overdueHold(hold, evidence.day)),
+    ...refusing(evidence),
+    ...fedTwice(evidence),
+    ...unseen(evidence),
+    ...suspectWeight(evidence),
+    ...retainedSkin(evidence),
+    ...observations(evidence),
+    ...leftOpen(evidence),
   ]
   return verdicts.sort(byGravity)
 }

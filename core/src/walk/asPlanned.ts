@@ -62,7 +62,7 @@ export function asPlanned(subject: string, task: Task): Draft | null {
     case 'clean':
       return { subject, kind: 'cleaned', payload: { duty, scope: duty === 'fullClean' ? 'full' : 'spot' } }
     case 'look':
-      return { subject, kind: 'sighted', payload: { duty, seen: true } }
+      return { subject, kind: 'looked', payload: { duty, seen: true } }
     case 'dampen': {
       const { litres } = task.duty
       return { subject, kind: 'dampened', payload: { duty, ...(litres !== undefined && { litres }) } }

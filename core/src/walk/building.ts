@@ -1,6 +1,6 @@
 import type { Barrier, Place } from './place.ts'
 
-/** A building as far as a round needs it: rooms in walking order, bays in them, boxes on their shelves. */
+/** A building as far as a walk needs it: rooms in walking order, bays in them, boxes on their shelves. */
 export interface Building {
   rooms: ReadonlyMap<string, { id: string; order: number; barrier: Barrier }>
   bays: ReadonlyMap<string, { id: string; roomId: string; order: number; barrier: Barrier | null }>

@@ -9,12 +9,12 @@ function compareText(a: string, b: string): number {
   return a < b ? -1 : a > b ? 1 : 0
 }
 
-/** Rooms in the order of the round: barrier first, so that nobody walks back down. */
+/** Rooms in the order of the walk: barrier first, so that nobody walks back down. */
 export function compareRooms(a: Place, b: Place): number {
   return a.barrier - b.barrier || a.roomOrder - b.roomOrder || compareText(a.room, b.room)
 }
 
-/** The order of the round: barrier, room, bay, shelf from the top, place from the left. */
+/** The order of the walk: barrier, room, bay, shelf from the top, place from the left. */
 export function comparePlaced(a: Placed, b: Placed): number {
   return (
     compareRooms(a.place, b.place) ||

@@ -90,7 +90,7 @@ function begun(list: Map<string, AheadItem>, task: Task, act: AheadItem['do']): 
   })
 }
 
-/** What the rest of a round needs: items by size summed over what is due or late, litres, dusting,
+/** What the rest of a walk needs: items by size summed over what is due or late, litres, dusting,
  * minutes, and what has to be taken out of the freezer or gut-loaded today for the days to come. */
 export function prepFor(day: Day, visits: readonly HasTasks[]): Prep {
   const carry = new Map<string, CarryItem>()

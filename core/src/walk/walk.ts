@@ -57,7 +57,7 @@ export function stopsOf(visits: readonly Visit[]): Stop[] {
   return stops
 }
 
-/** The round of a day: every resident's duties with their reasons, in the order to walk,
+/** The walk of a day: every resident's duties with their reasons, in the order to walk,
  * and what to prepare. Computed from plans and folds; nothing of it is stored. */
 export function walk({ day, minute, residents }: WalkInput): Walk {
   const visits = residents.map(({ id, place, plan, state, floors = [] }): Visit => ({

@@ -30,11 +30,11 @@ export interface KeeperDay {
   weekend: boolean
   /** UTC milliseconds of a wall-clock minute of this day. */
   at: (minute: number) => number
-  /** Who works, in the order of the round. */
+  /** Who works, in the order of the walk. */
   author: string
   evening: string
   may: (author: string, kind: EntryKind) => boolean
-  /** Minute at which the round reaches this resident. */
+  /** Minute at which the walk reaches this resident. */
   minute: number
   /** Nothing after this moment has happened yet, UTC milliseconds. */
   until: number
@@ -134,12 +134,12 @@ function leftovers(kept: Kept, task: Task, today: KeeperDay, author: string, ms:
   record(kept, draft, author, ms, today)
 }
 
-/** Whether a task waits for a later hour than the morning round. */
+/** Whether a task waits for a later hour than the morning walk. */
 function isLater(task: Task, today: KeeperDay): boolean {
   return task.duty.window !== undefined && task.duty.window.from > today.minute
 }
 
-/** When a task is seen to: on the round after a look at the animal, or once its window is open. */
+/** When a task is seen to: on the walk after a look at the animal, or once its window is open. */
 function momentOf(task: Task, today: KeeperDay, order: number): number {
   const { window } = task.duty
   const minute = window && isLater(task, today) ? Math.min(window.from + 20, window.until) : today.minute
@@ -156,7 +156,7 @@ function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void 
     return feeding(kept, task, today, author, ms + 1_000)
   }
   if (does === 'look' && !today.chance.happens(kept.animal.biology.seen)) {
-    const draft: Draft = { subject: kept.residentId, kind: 'sighted', payload: { seen: false } }
+    const draft: Draft = { subject: kept.residentId, kind: 'looked', payload: { seen: false } }
     record(kept, draft, author, ms, today)
     return
   }
@@ -213,7 +213,7 @@ function measure(kept: Kept, today: KeeperDay): void {
 export function keepADay(kept: Kept, today: KeeperDay): void {
   const floors = [...kept.lots].flatMap(([lot, state]) => keptFloor(lot, state) ?? [])
   const { tasks } = residentDay({ day: today.day, plan: kept.plan, state: kept.state, floors })
-  // In the order of the clock: the round first, what waits for its hour after it.
+  // In the order of the clock: the walk first, what waits for its hour after it.
   const todo = tasks
     .filter(({ status }) => status === 'due' || status === 'late')
     .sort(

@@ -7,7 +7,7 @@ export interface Stand {
   boxes: number
   widthMm: number
   /** Animals in each, for colonies. */
-  headcount?: readonly [number, number]
+  count?: readonly [number, number]
   /** More boxes of the same width beside them, empty and ready. */
   ready?: number
 }
@@ -34,9 +34,9 @@ function stand(
   stage: string,
   boxes: number,
   widthMm: number,
-  headcount?: readonly [number, number],
+  count?: readonly [number, number],
 ): Stand {
-  return { sheet, stage, boxes, widthMm, ...(headcount && { headcount }) }
+  return { sheet, stage, boxes, widthMm, ...(count && { count }) }
 }
 
 function andReady(one: Stand, ready: number): Stand {

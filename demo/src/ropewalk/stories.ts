@@ -11,7 +11,7 @@ interface Beat {
   say: Pick<Draft, 'kind' | 'payload'>
   /** What it is about, where that is not the resident itself. */
   subject?: string
-  /** Minutes after the resident's turn on the round. */
+  /** Minutes after the resident's turn on the walk. */
   after?: number
 }
 

@@ -48,7 +48,7 @@ describe('reading a sheet', () => {
 })
 
 describe('the shipped library', () => {
-  it('covers at least 12 species in at least 8 groups, and the dozen that a round must show', () => {
+  it('covers at least 12 species in at least 8 groups, and the dozen that a walk must show', () => {
     expect(sheets.length).toBeGreaterThanOrEqual(12)
     expect(new Set(sheets.map(({ group }) => group)).size).toBeGreaterThanOrEqual(8)
     const groups = sheets.map(({ group }) => group)

@@ -12,7 +12,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import PlaceMatters from '../places/PlaceMatters.vue'
+import PlaceVerdicts from '../places/PlaceVerdicts.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
 import { sayDate, spaced } from '../words/numbers.ts'
@@ -80,7 +80,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           >Move {{ resident.name }} …</RouterLink
         >
       </section>
-      <PlaceMatters :enclosure-id="id" />
+      <PlaceVerdicts :enclosure-id="id" />
       <p v-if="tenants.length === 0" class="good">It stands empty.</p>
       <section class="block">
         <h2>As it stands</h2>

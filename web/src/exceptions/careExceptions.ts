@@ -124,7 +124,7 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       label: 'Looked, not seen',
       ask: nothing({
         subject: residentId,
-        kind: 'sighted',
+        kind: 'looked',
         payload: { ...(look && { duty: look }), seen: false },
       }),
     },
@@ -138,7 +138,7 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
       ask: choice(
         DROPPINGS.map((kind) => ({
           label: terms.droppings[kind],
-          then: nothing({ subject: residentId, kind: 'droppings', payload: { look: kind } }),
+          then: nothing({ subject: residentId, kind: 'droppings', payload: { kind } }),
         })),
       ),
     },

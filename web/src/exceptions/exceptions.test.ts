@@ -34,7 +34,7 @@ const FLOORS: KeptFloor[] = [
 
 function exceptionsOf(
   group: SheetGroup = 'lizard',
-  entries = [entryOn(TODAY - 5, { kind: 'sighted', payload: { seen: true } })],
+  entries = [entryOn(TODAY - 5, { kind: 'looked', payload: { seen: true } })],
   boxLeft: string | null = null,
 ) {
   const state = stateOf(...entries)

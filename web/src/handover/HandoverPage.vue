@@ -7,7 +7,7 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
-import { useMatters } from '../matters/useMatters.ts'
+import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useSite } from '../site/useSite.ts'
@@ -28,7 +28,7 @@ const record = useRecord()
 const today = useToday()
 const teller = useTeller()
 const places = usePlacesLeft()
-const { mattersOf } = useMatters()
+const { verdictsOf } = useVerdicts()
 const YESTERDAY = 1
 
 function isProposal(code: Verdict['what']['code']): boolean {
@@ -41,17 +41,17 @@ const { answer, complaint } = useAnswer(
 )
 
 const everyone = computed(() => [...site.residents.values()])
-const matters = computed(() =>
-  everyone.value.flatMap((resident) => mattersOf(resident.id).map((verdict) => ({ resident, verdict }))),
+const verdicts = computed(() =>
+  everyone.value.flatMap((resident) => verdictsOf(resident.id).map((verdict) => ({ resident, verdict }))),
 )
 const open = computed(() =>
-  matters.value
+  verdicts.value
     .filter(({ verdict: { severity } }) => severity === 'urgent' || severity === 'act')
     .sort((a, b) => byGravity(a.verdict, b.verdict)),
 )
 const sections = computed(() => [
   { title: 'Open', list: open.value },
-  { title: 'To decide', list: matters.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
+  { title: 'To decide', list: verdicts.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
 ])
 const notes = computed(() =>
   everyone.value.flatMap((resident) => {

@@ -7,7 +7,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { words } from '../words/en.ts'
 
 /** What an enclosure waits for. */
-export interface PlaceMatter {
+export interface PlaceVerdict {
   enclosureId: string
   verdict: Verdict
 }
@@ -17,14 +17,14 @@ export const usePlacesLeft = defineStore('placesLeft', () => {
   const record = useRecord()
   const residents = useResidents()
 
-  function mattersOf(enclosureId: string): Verdict[] {
+  function verdictsOf(enclosureId: string): Verdict[] {
     return placeVerdicts(record.placeState(enclosureId), residents.isTaken(enclosureId))
   }
 
   const left = computed(() => record.waitingPlaces)
   const open = computed(() =>
     [...left.value.keys()].flatMap((enclosureId) =>
-      mattersOf(enclosureId).map((verdict): PlaceMatter => ({ enclosureId, verdict })),
+      verdictsOf(enclosureId).map((verdict): PlaceVerdict => ({ enclosureId, verdict })),
     ),
   )
   /** Whom a box was left by, and how: "Gaff died". */
@@ -37,5 +37,5 @@ export const usePlacesLeft = defineStore('placesLeft', () => {
     return `${residents.nameOf(waits.resident)} ${words.went[how]}`
   }
 
-  return { left, open, mattersOf, leftBy }
+  return { left, open, verdictsOf, leftBy }
 })

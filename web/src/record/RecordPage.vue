@@ -4,14 +4,14 @@ import { effectiveFacts } from '@kobrin/core'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
-import MatterActions from '../matters/MatterActions.vue'
-import { hasActions } from '../matters/hasActions.ts'
-import { useMatters } from '../matters/useMatters.ts'
+import VerdictActions from '../verdicts/VerdictActions.vue'
+import { hasActions } from '../verdicts/hasActions.ts'
+import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useRound } from '../walk/useRound.ts'
+import { useWalk } from '../walk/useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import Because from '../words/Because.vue'
@@ -31,14 +31,14 @@ const LifelineChart = defineAsyncComponent(() => import('./LifelineChart.vue'))
 
 const site = useSite()
 const plans = usePlans()
-const round = useRound()
+const walk = useWalk()
 const residents = useResidents()
 const people = usePeople()
 const today = useToday()
 const router = useRouter()
 const teller = useTeller()
-const { mattersOf } = useMatters()
-const matters = computed(() => mattersOf(id))
+const { verdictsOf } = useVerdicts()
+const verdicts = computed(() => verdictsOf(id))
 const { fitOf } = useFit()
 const { entries, complaint, loading } = useHistory(() => id)
 const opened = shallowRef<string | null>(null)
@@ -89,9 +89,9 @@ function say(uid: string): string {
 }
 
 function showOnWalk(): void {
-  const stop = round.stops.find(({ residents }) => residents.includes(id))
-  if (stop) round.stopKey = stop.key
-  round.focused = id
+  const stop = walk.stops.find(({ residents }) => residents.includes(id))
+  if (stop) walk.stopKey = stop.key
+  walk.focused = id
   void router.push({ name: 'walk' })
 }
 </script>
@@ -116,8 +116,8 @@ function showOnWalk(): void {
           </p>
         </div>
       </header>
-      <ul v-if="matters.length + day.holds.length > 0" class="says" aria-label="What the record says">
-        <li v-for="(verdict, index) in matters" :key="`v${index}`" :class="verdict.severity">
+      <ul v-if="verdicts.length + day.holds.length > 0" class="says" aria-label="What the record says">
+        <li v-for="(verdict, index) in verdicts" :key="`v${index}`" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
           <p class="quiet">{{ terms.severity[verdict.severity] }}</p>
           <Because
@@ -125,7 +125,11 @@ function showOnWalk(): void {
             :reasons="verdict.because"
             :label="sayVerdict(verdict, teller)"
           />
-          <MatterActions v-if="people.mayWrite && hasActions(verdict)" :verdict="verdict" :resident-id="id" />
+          <VerdictActions
+            v-if="people.mayWrite && hasActions(verdict)"
+            :verdict="verdict"
+            :resident-id="id"
+          />
         </li>
         <li v-for="hold in day.holds" :key="hold.hold" class="hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>

@@ -232,7 +232,7 @@ const NOTES: ReadonlySet<Fact['kind']> = new Set([
 
 function laneSeries(facts: readonly Fact[], markLine: object, { ink, held, soft }: Palette): object[] {
   const signs = lanePoints(facts, 'Sheds', (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact))
-  const seen = lanePoints(facts, 'Seen', (fact) => fact.kind === 'sighted' && fact.payload.seen)
+  const seen = lanePoints(facts, 'Seen', (fact) => fact.kind === 'looked' && fact.payload.seen)
   const notes = lanePoints(facts, 'Notes', ({ kind }) => NOTES.has(kind))
   return [
     marks(2, 'Skin signs', signs, {

@@ -33,7 +33,7 @@ function boxOf(id: string, bayId: string, row: number, column: number): Enclosur
 }
 
 /** Two rooms: the loft with two bays, one of them behind the quarantine barrier, and the nursery,
- * which comes last in the building and first on the round. The last box of the first shelf is free. */
+ * which comes last in the building and first on the walk. The last box of the first shelf is free. */
 export function smallHouse(numbers: Record<string, string> = {}): Site {
   return {
     name: 'Small house',

@@ -5,13 +5,13 @@ import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import DutyMark from './DutyMark.vue'
 import type { Face } from './stops.ts'
-import { useRound } from './useRound.ts'
+import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 
 const { face } = defineProps<{ face: Face }>()
 const emit = defineEmits<{ all: [does: DutyKind | undefined] }>()
-const round = useRound()
+const walk = useWalk()
 const residents = useResidents()
 const people = usePeople()
 
@@ -24,7 +24,7 @@ const sums = useAfterPaint(() => {
       if (isToDo(task)) due.set(does, (due.get(does) ?? 0) + 1)
     }
   }
-  const { all, done } = round.progress(face.residents)
+  const { all, done } = walk.progress(face.residents)
   return { due: [...due], toDo: all - done }
 })
 </script>

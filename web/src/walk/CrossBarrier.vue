@@ -9,7 +9,7 @@ const emit = defineEmits<{ crossed: [] }>()
 <template>
   <section class="gate" aria-labelledby="gate-title">
     <h2 id="gate-title">
-      {{ back ? 'The round does not go back' : `Before you cross: ${words.barrier[barrier].toLowerCase()}` }}
+      {{ back ? 'The walk does not go back' : `Before you cross: ${words.barrier[barrier].toLowerCase()}` }}
     </h2>
     <p v-if="back">
       You have been behind a stricter barrier today. Going back can carry mites, mold or worse to healthy

@@ -7,19 +7,19 @@ import { useToday } from '../time/useToday.ts'
 import { sayCell } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from './DutyMark.vue'
-import { useRound } from './useRound.ts'
+import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 
 const { residentId } = defineProps<{ residentId: string }>()
 
 const site = useSite()
 const record = useRecord()
-const round = useRound()
+const walk = useWalk()
 const residents = useResidents()
 const today = useToday()
 const teller = useTeller()
 
-const selected = computed(() => round.isFocused(residentId))
+const selected = computed(() => walk.isFocused(residentId))
 const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => residents.dayOf(residentId))

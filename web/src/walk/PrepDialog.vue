@@ -19,7 +19,7 @@ function grams(range: readonly [number, number]): string {
   <AppDialog title="Still to carry" @close="emit('close')">
     <div class="prep">
       <p class="quiet">
-        For the rest of today's round: about {{ sayMinutes(prep.minutes) }},
+        For the rest of today's walk: about {{ sayMinutes(prep.minutes) }},
         {{ spaced(Math.round(prep.litres * 10) / 10) }} l of water.
       </p>
       <h3>To carry</h3>

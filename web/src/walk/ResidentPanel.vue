@@ -14,8 +14,8 @@ import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
-import { hasActions } from '../matters/hasActions.ts'
-import { useMatters } from '../matters/useMatters.ts'
+import { hasActions } from '../verdicts/hasActions.ts'
+import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import DutyMark from './DutyMark.vue'
 import ExceptionPanel from '../exceptions/ExceptionPanel.vue'
 import { useResidents } from '../residents/useResidents.ts'
@@ -23,7 +23,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { useException } from '../exceptions/useException.ts'
 
-const MatterActions = defineAsyncComponent(() => import('../matters/MatterActions.vue'))
+const VerdictActions = defineAsyncComponent(() => import('../verdicts/VerdictActions.vue'))
 
 const { residentId } = defineProps<{ residentId: string }>()
 const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: []; close: [] }>()
@@ -36,8 +36,8 @@ const people = usePeople()
 const { canTouch } = useTouch()
 const today = useToday()
 const teller = useTeller()
-const { mattersOf } = useMatters()
-const matters = computed(() => mattersOf(residentId))
+const { verdictsOf } = useVerdicts()
+const verdicts = computed(() => verdictsOf(residentId))
 const router = useRouter()
 
 const saying = useException(
@@ -127,15 +127,15 @@ function under(task: Task): string {
       <button type="button" class="plain close" aria-label="Close" @click="emit('close')">✕</button>
     </header>
 
-    <ul v-if="matters.length > 0" class="verdicts">
-      <li v-for="(verdict, index) in matters" :key="index" :class="verdict.severity">
+    <ul v-if="verdicts.length > 0" class="verdicts">
+      <li v-for="(verdict, index) in verdicts" :key="index" :class="verdict.severity">
         <strong>{{ sayVerdict(verdict, teller) }}</strong>
         <Because
           v-if="verdict.because.length > 0"
           :reasons="verdict.because"
           :label="sayVerdict(verdict, teller)"
         />
-        <MatterActions
+        <VerdictActions
           v-if="people.mayWrite && hasActions(verdict)"
           :verdict="verdict"
           :resident-id="residentId"

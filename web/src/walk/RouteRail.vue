@@ -3,18 +3,18 @@ import { computed } from 'vue'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import { sayMinutes } from '../words/numbers.ts'
-import type { RoundStop } from './stops.ts'
+import type { WalkStop } from './stops.ts'
 import { usePrep } from './usePrep.ts'
-import { useRound } from './useRound.ts'
+import { useWalk } from './useWalk.ts'
 
-const emit = defineEmits<{ go: [stop: RoundStop] }>()
-const round = useRound()
+const emit = defineEmits<{ go: [stop: WalkStop] }>()
+const walk = useWalk()
 
 const prep = usePrep()
 const legs = useAfterPaint(() =>
-  round.stops.map((stop, index) => {
-    const before = round.stops[index - 1]
-    const tally = round.progress(stop.residents)
+  walk.stops.map((stop, index) => {
+    const before = walk.stops[index - 1]
+    const tally = walk.progress(stop.residents)
     return {
       stop,
       tally,
@@ -32,7 +32,7 @@ const overall = computed(() =>
 </script>
 
 <template>
-  <nav class="rail" aria-label="Today's round">
+  <nav class="rail" aria-label="Today's walk">
     <p class="total">
       {{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(prep.rest.minutes) }} left
     </p>
@@ -43,8 +43,8 @@ const overall = computed(() =>
           <button
             type="button"
             class="stop"
-            :class="[state, { here: round.stop?.key === stop.key }]"
-            :aria-current="round.stop?.key === stop.key ? 'step' : undefined"
+            :class="[state, { here: walk.stop?.key === stop.key }]"
+            :aria-current="walk.stop?.key === stop.key ? 'step' : undefined"
             @click="emit('go', stop)"
           >
             <span class="knot" aria-hidden="true" />

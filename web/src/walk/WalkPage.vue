@@ -16,8 +16,8 @@ import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { afterNextPaint } from '../app/useAfterPaint.ts'
 import BayFace from './BayFace.vue'
-import type { RoundStop } from './stops.ts'
-import { useRound } from './useRound.ts'
+import type { WalkStop } from './stops.ts'
+import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
@@ -32,7 +32,7 @@ const CrossBarrier = defineAsyncComponent(() => import('./CrossBarrier.vue'))
 const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
 const PrepDialog = defineAsyncComponent(() => import('./PrepDialog.vue'))
 
-const round = useRound()
+const walk = useWalk()
 const residents = useResidents()
 const people = usePeople()
 const { touch, touchAll } = useTouch()
@@ -45,56 +45,56 @@ const dialog = shallowRef<'keys' | 'prep' | null>(null)
 const panelOpen = shallowRef(false)
 
 /** Whom the panel beside the board speaks of. After a touch it follows a frame later: the cell comes first. */
-const inPanel = shallowRef(round.focused)
+const inPanel = shallowRef(walk.focused)
 
 function panelCaughtUp(): Promise<void> {
-  inPanel.value = round.focused
+  inPanel.value = walk.focused
   return nextTick()
 }
 
 watch(
-  () => round.focused,
-  () => afterNextPaint(() => (inPanel.value = round.focused)),
+  () => walk.focused,
+  () => afterNextPaint(() => (inPanel.value = walk.focused)),
 )
 
 const panel = useTemplateRef<{ press: (key: string) => boolean }>('panel')
 
 function said(): void {
   panelOpen.value = false
-  face.focus(round.focused)
+  face.focus(walk.focused)
 }
 
 const gate = computed<{ barrier: Barrier; back: boolean } | null>(() => {
-  const at = round.stop?.barrier
-  if (at === undefined || at === round.crossedTo) return null
-  return { barrier: at, back: at < round.crossedTo }
+  const at = walk.stop?.barrier
+  if (at === undefined || at === walk.crossedTo) return null
+  return { barrier: at, back: at < walk.crossedTo }
 })
 
-function go(stop: RoundStop): void {
-  round.stopKey = stop.key
-  round.focused = stop.residents[0] ?? null
+function go(stop: WalkStop): void {
+  walk.stopKey = stop.key
+  walk.focused = stop.residents[0] ?? null
   panelOpen.value = false
   board.value?.scrollTo({ top: 0 })
 }
 
 function step(by: number): void {
-  const at = round.stops.findIndex(({ key }) => key === round.stop?.key)
-  const next = round.stops[at + by]
+  const at = walk.stops.findIndex(({ key }) => key === walk.stop?.key)
+  const next = walk.stops[at + by]
   if (next) go(next)
 }
 
 function select(residentId: string): void {
-  round.focused = residentId
+  walk.focused = residentId
 }
 
 function openPanel(): void {
-  inPanel.value = round.focused
+  inPanel.value = walk.focused
   panelOpen.value = true
 }
 
 /** The Tab key came to a bay: on to the cell that was last looked at there, or the first. */
 function enter(ids: readonly string[]): void {
-  const at = round.focused !== null && ids.includes(round.focused) ? round.focused : ids[0]
+  const at = walk.focused !== null && ids.includes(walk.focused) ? walk.focused : ids[0]
   if (at === undefined) return
   select(at)
   void nextTick(() => face.focus(at))
@@ -113,13 +113,13 @@ function exceptions(residentId: string): void {
 }
 
 function again(task: Task): void {
-  const draft = round.focused && asPlanned(round.focused, task)
+  const draft = walk.focused && asPlanned(walk.focused, task)
   if (draft)
-    record.keep([draft], `${residents.nameOf(round.focused ?? '')}: ${words.done[task.duty.does]} again`)
+    record.keep([draft], `${residents.nameOf(walk.focused ?? '')}: ${words.done[task.duty.does]} again`)
 }
 
 function shelfOf(residentId: string | null): string[] {
-  for (const { shelves } of round.stop?.faces ?? []) {
+  for (const { shelves } of walk.stop?.faces ?? []) {
     for (const shelf of shelves) {
       const ids = shelf.flatMap((box) => box.residents)
       if (residentId !== null && ids.includes(residentId)) return ids
@@ -131,17 +131,17 @@ function shelfOf(residentId: string | null): string[] {
 const press = usePress({ onTap: planned, onLabel: exceptions, onHold: exceptions })
 
 const ACTIONS: Readonly<Record<string, () => void>> = {
-  Enter: () => round.focused && planned(round.focused),
+  Enter: () => walk.focused && planned(walk.focused),
   j: () => {
-    const next = round.toDoAfter(round.focused)
+    const next = walk.toDoAfter(walk.focused)
     if (next) {
       select(next)
       void nextTick(() => face.focus(next))
     } else step(1)
   },
-  f: () => void touchAll(shelfOf(round.focused), 'Shelf'),
+  f: () => void touchAll(shelfOf(walk.focused), 'Shelf'),
   u: () => record.takeBack(),
-  i: () => round.focused && void router.push({ name: 'record', params: { id: round.focused } }),
+  i: () => walk.focused && void router.push({ name: 'record', params: { id: walk.focused } }),
   b: () => {
     openPanel()
     void nextTick(() => {
@@ -164,7 +164,7 @@ function onKey(event: KeyboardEvent): void {
   const direction = ARROWS[event.key]
   if (direction) {
     event.preventDefault()
-    const next = neighbour(face.spots(), round.focused, direction)
+    const next = neighbour(face.spots(), walk.focused, direction)
     if (next) {
       select(next)
       void nextTick(() => face.focus(next))
@@ -187,10 +187,10 @@ function onKey(event: KeyboardEvent): void {
 }
 
 watch(
-  () => round.stop,
+  () => walk.stop,
   (stop) => {
-    if (stop && (round.focused === null || !stop.residents.includes(round.focused)))
-      round.focused = stop.residents[0] ?? null
+    if (stop && (walk.focused === null || !stop.residents.includes(walk.focused)))
+      walk.focused = stop.residents[0] ?? null
   },
   { immediate: true },
 )
@@ -211,16 +211,16 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       @contextmenu="press.menu"
       @click="press.click"
     >
-      <h1 class="hidden-text">{{ words.places.walk }}: {{ round.stop?.title }}</h1>
+      <h1 class="hidden-text">{{ words.places.walk }}: {{ walk.stop?.title }}</h1>
       <CrossBarrier
         v-if="gate"
         :barrier="gate.barrier"
         :back="gate.back"
-        @crossed="round.crossedTo = gate.barrier"
+        @crossed="walk.crossedTo = gate.barrier"
       />
-      <template v-else-if="round.stop">
+      <template v-else-if="walk.stop">
         <BayFace
-          v-for="one in round.stop.faces"
+          v-for="one in walk.stop.faces"
           :key="one.bay.id"
           :face="one"
           @all="(does) => touchAll(one.residents, one.bay.name, does)"

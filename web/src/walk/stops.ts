@@ -16,7 +16,7 @@ export interface Face {
 }
 
 /** One room at one barrier level. */
-export interface RoundStop {
+export interface WalkStop {
   key: string
   room: Room
   barrier: Barrier
@@ -72,7 +72,7 @@ function shelvesOf(bay: Bay, barrier: Barrier, here: readonly Placed[], standing
   return rows.filter(Boolean)
 }
 
-function stopOf(key: string, here: readonly Placed[], standing: Standing): RoundStop[] {
+function stopOf(key: string, here: readonly Placed[], standing: Standing): WalkStop[] {
   const [first] = here
   const room = first && standing.rooms.get(first.place.room)
   if (!first || !room) return []
@@ -91,7 +91,7 @@ function stopOf(key: string, here: readonly Placed[], standing: Standing): Round
 }
 
 /** One room at one level each, in the order in which `placed` comes to them. */
-export function stopsOf(placed: readonly Placed[], standing: Standing): RoundStop[] {
+export function stopsOf(placed: readonly Placed[], standing: Standing): WalkStop[] {
   const groups = grouped(placed, ({ place }) => `${place.barrier} ${place.room}`)
   return [...groups].flatMap(([key, here]) => stopOf(key, here, standing))
 }

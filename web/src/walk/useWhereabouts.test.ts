@@ -4,7 +4,7 @@ import { useWhereabouts } from './useWhereabouts.ts'
 
 beforeEach(() => localStorage.clear())
 
-describe('where somebody is on the round', () => {
+describe('where somebody is on the walk', () => {
   it('outlives a reload', async () => {
     const before = useWhereabouts('lotte 20585')
     before.stopKey.value = '2 gatehouse'

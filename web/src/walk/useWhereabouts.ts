@@ -28,7 +28,7 @@ function parsed(text: string | null): unknown {
   }
 }
 
-/** How far somebody has come on today's round, and the strictest barrier they went behind. It outlives
+/** How far somebody has come on today's walk, and the strictest barrier they went behind. It outlives
  * a reload: a tablet that ran flat in quarantine must not lead back into the nursery.
  * `whose` names the person and the day; another person or another day begins anew. */
 export function useWhereabouts(whose: MaybeRefOrGetter<string>, storage: Storage = globalThis.localStorage) {

@@ -69,8 +69,8 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ],
   ['Old skin off', of('skinCleared', {})],
   ['Old skin off: toes', of('skinCleared', { parts: ['toes'] })],
-  ['Looked, not seen', of('sighted', { seen: false })],
-  ['Droppings: with blood', of('droppings', { look: 'bloody' })],
+  ['Looked, not seen', of('looked', { seen: false })],
+  ['Droppings: with blood', of('droppings', { kind: 'bloody' })],
   ['Open mouth (call the vet now)', of('observed', { text: 'Open mouth', severity: 'urgent' })],
   ['Sat in the bowl', of('noted', { text: 'Sat in the bowl' })],
   [

@@ -73,8 +73,8 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
   },
   skinCleared: (payload) =>
     `Old skin off${payload.parts ? `: ${payload.parts.map((part) => words.retained[part]).join(', ')}` : ''}`,
-  sighted: (payload) => (payload.seen ? 'Seen' : 'Looked, not seen'),
-  droppings: (payload) => `Droppings: ${terms.droppings[payload.look]}`,
+  looked: (payload) => (payload.seen ? 'Seen' : 'Looked, not seen'),
+  droppings: (payload) => `Droppings: ${terms.droppings[payload.kind]}`,
   observed: (payload) => `${payload.text} (${terms.severity[payload.severity]})`,
   noted: (payload) => payload.text,
   held: (payload, { today }) =>

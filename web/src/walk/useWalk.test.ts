@@ -6,7 +6,7 @@ import { useSite } from '../site/useSite.ts'
 import { entryOn, TODAY } from '../testing/residents.ts'
 import { LOTTE, ME, smallBook, smallHouse } from '../testing/smallHouse.ts'
 import { beginShift, kept, lives as livesIn } from '../testing/standInRecord.ts'
-import { useRound } from './useRound.ts'
+import { useWalk } from './useWalk.ts'
 import { useTouch } from './useTouch.ts'
 
 vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))
@@ -26,7 +26,7 @@ function lives(id: string, enclosure: string, daysAgo: number, ...more: Entry[])
 function open(numbers: Record<string, string> = {}) {
   useSite().site = smallHouse(numbers)
   useSite().book = smallBook()
-  return { ...useTouch(), round: useRound(), residents: useResidents() }
+  return { ...useTouch(), walk: useWalk(), residents: useResidents() }
 }
 
 beforeEach(() => {
@@ -34,13 +34,13 @@ beforeEach(() => {
   registers.clear()
 })
 
-describe('the order of the round', () => {
+describe('the order of the walk', () => {
   it('goes from the youngest to the sick, room by room, whatever the building says', () => {
     lives('ada', 'a1', 3)
     lives('bea', 'b1', 3)
     lives('nan', 'n1', 3)
-    const { round } = open()
-    expect(round.stops.map(({ title, barrier }) => [title, barrier])).toEqual([
+    const { walk } = open()
+    expect(walk.stops.map(({ title, barrier }) => [title, barrier])).toEqual([
       ['Nursery', 0],
       ['Loft', 1],
       ['Loft, bay b', 2],
@@ -51,12 +51,12 @@ describe('the order of the round', () => {
     lives('ada', 'a1', 3)
     registers.set('ill', { barrier: 3 })
     lives('ill', 'a2', 3)
-    const { round } = open()
-    expect(round.stops.map(({ barrier, residents }) => [barrier, residents])).toEqual([
+    const { walk } = open()
+    expect(walk.stops.map(({ barrier, residents }) => [barrier, residents])).toEqual([
       [1, ['ada']],
       [3, ['ill']],
     ])
-    const shelf = round.stops[0]?.faces[0]?.shelves[0]?.map(({ enclosureId }) => enclosureId)
+    const shelf = walk.stops[0]?.faces[0]?.shelves[0]?.map(({ enclosureId }) => enclosureId)
     expect(shelf).toEqual(['a1', 'free'])
   })
 
@@ -64,8 +64,8 @@ describe('the order of the round', () => {
     lives('ada', 'a2', 3)
     lives('ben', 'a2', 3)
     lives('cas', 'a3', 3)
-    const { residents, round } = open()
-    const boxes = round.stop?.faces[0]?.shelves.map((shelf) => shelf.map(({ residents }) => residents))
+    const { residents, walk } = open()
+    const boxes = walk.stop?.faces[0]?.shelves.map((shelf) => shelf.map(({ residents }) => residents))
     expect(boxes).toEqual([[[], ['ada', 'ben'], []], [['cas']]])
     expect(['a1', 'a2', 'a3'].filter(residents.isTaken)).toEqual(['a2', 'a3'])
   })
@@ -86,17 +86,17 @@ describe('what there is to do', () => {
   it('counts who is done and who is to be seen to; who has nothing today counts for neither', () => {
     lives('done', 'a1', 0)
     lives('due', 'a2', 3)
-    const { round } = open()
-    expect(round.progress(['done', 'due'])).toEqual({ done: 1, all: 2 })
-    expect(round.progress([])).toEqual({ done: 0, all: 0 })
+    const { walk } = open()
+    expect(walk.progress(['done', 'due'])).toEqual({ done: 1, all: 2 })
+    expect(walk.progress([])).toEqual({ done: 0, all: 0 })
   })
 
   it('finds the next from where one stands, and begins again at the end', () => {
     lives('ada', 'a1', 3)
     lives('ben', 'a2', 0)
     lives('cas', 'a3', 3)
-    const { round } = open()
-    const next = ['ada', 'ben', 'cas', null].map((from) => round.toDoAfter(from))
+    const { walk } = open()
+    const next = ['ada', 'ben', 'cas', null].map((from) => walk.toDoAfter(from))
     expect(next).toEqual(['cas', 'cas', 'ada', 'ada'])
   })
 })

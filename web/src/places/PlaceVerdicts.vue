@@ -18,7 +18,7 @@ const places = usePlacesLeft()
 const teller = useTeller()
 const form = reactive({ at: '' })
 const complaint = shallowRef('')
-const verdicts = computed(() => places.mattersOf(enclosureId))
+const verdicts = computed(() => places.verdictsOf(enclosureId))
 const waits = computed(() => record.waitingPlaces.get(enclosureId))
 const name = computed(() => site.placeName(enclosureId))
 

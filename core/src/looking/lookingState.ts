@@ -1,12 +1,12 @@
 import { z } from 'zod'
 
-export const SightState = z.strictObject({
+export const LookingState = z.strictObject({
   seenOn: z.number().nullable(),
   /** Looks since then that did not find it. */
   searches: z.number(),
 })
-export type SightState = z.infer<typeof SightState>
+export type LookingState = z.infer<typeof LookingState>
 
-export function nothingSeen(): SightState {
+export function nothingSeen(): LookingState {
   return { seenOn: null, searches: 0 }
 }

@@ -1,9 +1,9 @@
 import { floorRule } from '../keptFloor/floorTasks.ts'
 import { releasedFrom } from '../keptFloor/keptFloor.ts'
-import type { Facts } from './facts.ts'
+import type { Evidence } from './evidence.ts'
 import type { Verdict } from './verdict.ts'
 
-function unaccounted({ state }: Facts): Verdict[] {
+function unaccounted({ state }: Evidence): Verdict[] {
   const { missing, shortfalls } = state.count
   const [first] = shortfalls
   if (missing === 0 || !first) return []
@@ -22,7 +22,7 @@ function unaccounted({ state }: Facts): Verdict[] {
   ]
 }
 
-function floorsReady({ day, plan, floors }: Facts): Verdict[] {
+function floorsReady({ day, plan, floors }: Evidence): Verdict[] {
   const rule = floorRule(plan)
   return floors
     .filter((kept) => releasedFrom(kept, rule.days) <= day)
@@ -37,6 +37,6 @@ function floorsReady({ day, plan, floors }: Facts): Verdict[] {
 }
 
 /** What stays on the walk until somebody closes it: who is missing after a count, old floor that may go. */
-export function matters(facts: Facts): Verdict[] {
-  return [...unaccounted(facts), ...floorsReady(facts)]
+export function leftOpen(evidence: Evidence): Verdict[] {
+  return [...unaccounted(evidence), ...floorsReady(evidence)]
 }

@@ -7,14 +7,14 @@ import { useToday } from '../time/useToday.ts'
 import { useResidents } from '../residents/useResidents.ts'
 
 /** What the record says of somebody, with what it proposes for a person to decide. */
-export function useMatters() {
+export function useVerdicts() {
   const site = useSite()
   const plans = usePlans()
   const record = useRecord()
   const residents = useResidents()
   const today = useToday()
 
-  function mattersOf(residentId: string): Verdict[] {
+  function verdictsOf(residentId: string): Verdict[] {
     const resident = site.residents.get(residentId)
     if (!resident) return []
     const box = site.enclosures.get(residents.homeOf(residentId) ?? '')
@@ -27,5 +27,5 @@ export function useMatters() {
     return [...residents.dayOf(residentId).verdicts, ...proposals]
   }
 
-  return { mattersOf }
+  return { verdictsOf }
 }

@@ -13,7 +13,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
 import { terms } from '../words/terms.ts'
 
-/** What closes a matter, where somebody can close it here. */
+/** What can be done about a verdict from here. */
 const { verdict, residentId } = defineProps<{ verdict: Verdict; residentId: string }>()
 const site = useSite()
 const residents = useResidents()

@@ -6,7 +6,7 @@ import type { Plan } from '../plan/plan.ts'
 import type { Day } from '../time/day.ts'
 
 /** What a verdict of the day may look at. */
-export interface Facts {
+export interface Evidence {
   day: Day
   plan: Plan
   state: ResidentState

@@ -5,12 +5,12 @@ import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import type { Placed, RoundStop } from './stops.ts'
+import type { Placed, WalkStop } from './stops.ts'
 import { boxesOfBays, stopsOf } from './stops.ts'
 import { useWhereabouts } from './useWhereabouts.ts'
 
-/** Today's round: the stops in walking order, how far it has come, and where the eye is. */
-export const useRound = defineStore('round', () => {
+/** Today's walk: the stops in walking order, how far it has come, and where the eye is. */
+export const useWalk = defineStore('walk', () => {
   const site = useSite()
   const residents = useResidents()
   const people = usePeople()
@@ -39,7 +39,7 @@ export const useRound = defineStore('round', () => {
       .sort(comparePlaced),
   )
   const boxes = computed(() => boxesOfBays(site.enclosures.values()))
-  const stops = computed<RoundStop[]>(() =>
+  const stops = computed<WalkStop[]>(() =>
     stopsOf(placed.value, {
       rooms: site.rooms,
       bays: site.bays,

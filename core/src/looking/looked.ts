@@ -4,12 +4,12 @@ import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import { duty } from '../subjects/values.ts'
 
 /** Somebody looked for it. */
-export const sighted = residentKind({
+export const looked = residentKind({
   payload: z.strictObject({ duty, seen: z.boolean() }),
   recordedBy: WRITERS,
   fold(state, fact) {
-    const looked = withDone(state, fact.payload.duty ?? 'look', fact)
-    if (fact.payload.seen) return seenBy(looked, fact)
-    return { ...looked, sight: { ...looked.sight, searches: looked.sight.searches + 1 } }
+    const after = withDone(state, fact.payload.duty ?? 'look', fact)
+    if (fact.payload.seen) return seenBy(after, fact)
+    return { ...after, looking: { ...after.looking, searches: after.looking.searches + 1 } }
   },
 })
