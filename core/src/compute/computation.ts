@@ -1,4 +1,6 @@
 import { z } from 'zod'
+import { BodyPart } from '../growth/growthState.ts'
+import { coded } from '../reasons/coded.ts'
 
 /** A computation that answers JSON with JSON. */
 export interface Computation<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
@@ -9,6 +11,25 @@ export interface Computation<I extends z.ZodType = z.ZodType, O extends z.ZodTyp
   run: (input: z.output<I>) => z.input<O>
 }
 
+/** Why a question that can be read has no answer. */
+export const RefusalCode = z.discriminatedUnion('code', [
+  coded('unmeasured', { part: BodyPart }),
+  coded('unweighed', {}),
+  coded('sheetFault', { path: z.string(), fault: z.string() }),
+  coded('unknown_stage', { stage: z.string(), known: z.array(z.string()) }),
+  coded('unknown_option', { school: z.string(), option: z.string(), known: z.array(z.string()) }),
+  /** Nothing to divide, or stronger than the stock. */
+  coded('noSuchDilution', {}),
+  coded('winterNotShorter', {}),
+  coded('materialUnknown', { material: z.string(), needs: z.array(z.string()) }),
+  coded('noDepth', {}),
+])
+export type RefusalCode = z.infer<typeof RefusalCode>
+
 /** An answer instead of a result, where the question has none. */
-export const Refusal = z.strictObject({ refused: z.literal(true), reason: z.string() })
-export type Refused = z.infer<typeof Refusal>
+export const Refusal = z.strictObject({ refused: z.literal(true), reason: RefusalCode })
+export type Refusal = z.infer<typeof Refusal>
+
+export function refusal(reason: RefusalCode): Refusal {
+  return { refused: true, reason }
+}

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { dayLengthPlan, hoursOn, switching } from '../calculators/dayLength/dayLength.ts'
 import type { Computation } from './computation.ts'
-import { Refusal } from './computation.ts'
+import { Refusal, refusal } from './computation.ts'
 
 const hours = z.number().min(0).max(24)
 
@@ -40,7 +40,7 @@ const Output = z.union([
 
 function run({ middleMinute, ask, ...input }: z.output<typeof Input>): z.input<typeof Output> {
   const plan = dayLengthPlan(input)
-  if (!plan) return { refused: true, reason: 'The winter day has to be shorter than the summer day.' }
+  if (!plan) return refusal({ code: 'winterNotShorter' })
   return {
     ...plan,
     on: ask.map((day) => {

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { dilution } from '../calculators/dilution/dilution.ts'
 import type { Computation } from './computation.ts'
-import { Refusal } from './computation.ts'
+import { Refusal, refusal } from './computation.ts'
 
 const percent = z.number().min(0).max(100)
 const amount = z.number().positive()
@@ -43,9 +43,5 @@ export const dilutionComputation: Computation<typeof Input, typeof Output> = {
   about: 'Parts to millilitres, a stock thinned to a percentage, or a solid dissolved to one.',
   input: Input,
   output: Output,
-  run: (input) =>
-    dilution(input) ?? {
-      refused: true,
-      reason: 'There is no such dilution: nothing to divide, or stronger than the stock.',
-    },
+  run: (input) => dilution(input) ?? refusal({ code: 'noSuchDilution' }),
 }

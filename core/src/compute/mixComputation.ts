@@ -3,7 +3,7 @@ import { withUsual } from '../calculators/mix/materials.ts'
 import type { MixPart } from '../calculators/mix/mix.ts'
 import { mix } from '../calculators/mix/mix.ts'
 import type { Computation } from './computation.ts'
-import { Refusal } from './computation.ts'
+import { Refusal, refusal } from './computation.ts'
 
 const size = z.number().positive()
 
@@ -55,12 +55,14 @@ function run({ parts, ...input }: z.output<typeof Input>): z.input<typeof Output
   const known: MixPart[] = []
   for (const part of parts) {
     const whole = withUsual(part)
-    if (!whole)
-      return { refused: true, reason: `${part.material}: its kgPerLitre and waterPerLitre are needed.` }
+    if (!whole) {
+      const needs = ['kgPerLitre', 'waterPerLitre']
+      return refusal({ code: 'materialUnknown', material: part.material, needs })
+    }
     known.push(whole)
   }
   const made = mix({ ...input, parts: known })
-  return made ?? { refused: true, reason: 'A floor of no depth needs nothing.' }
+  return made ?? refusal({ code: 'noDepth' })
 }
 
 export const mixComputation: Computation<typeof Input, typeof Output> = {

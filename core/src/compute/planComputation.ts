@@ -5,7 +5,7 @@ import { isPlan, resolvePlan } from '../plan/resolvePlan.ts'
 import { sheetFaults } from '../sheet/faults.ts'
 import { Sheet } from '../sheet/sheet.ts'
 import type { Computation } from './computation.ts'
-import { Refusal } from './computation.ts'
+import { Refusal, refusal } from './computation.ts'
 
 const Input = z.strictObject({
   sheet: Sheet,
@@ -21,11 +21,9 @@ const Output = z.union([Plan, Refusal])
 
 function run({ sheet, ...choices }: z.output<typeof Input>): z.input<typeof Output> {
   const [fault] = sheetFaults(sheet)
-  if (fault) return { refused: true, reason: `${fault.path.join('.')}: ${fault.what.code}` }
+  if (fault) return refusal({ code: 'sheetFault', path: fault.path.join('.'), fault: fault.what.code })
   const plan = resolvePlan(sheet, choices)
-  if (isPlan(plan)) return plan
-  const what = plan.code === 'unknown_stage' ? `stage "${plan.stage}"` : `option "${plan.option}"`
-  return { refused: true, reason: `There is no ${what}. Known: ${plan.known.join(', ')}.` }
+  return isPlan(plan) ? plan : refusal(plan)
 }
 
 export const planComputation: Computation<typeof Input, typeof Output> = {

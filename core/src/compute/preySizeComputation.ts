@@ -3,7 +3,7 @@ import { BodyPart } from '../growth/growthState.ts'
 import { AmountRule, FoodSize } from '../plan/duty.ts'
 import { preySize } from '../preySize/preySize.ts'
 import type { Computation } from './computation.ts'
-import { Refusal } from './computation.ts'
+import { Refusal, refusal } from './computation.ts'
 
 const Input = z.strictObject({
   amount: AmountRule,
@@ -26,10 +26,8 @@ const Output = z.union([
 
 function run({ amount, sizes, grams, measured }: z.output<typeof Input>): z.input<typeof Output> {
   const part = amount.by === 'width' ? amount.part : null
-  if (part && measured[part] === undefined)
-    return { refused: true, reason: `The ${part} of the animal has to be measured first.` }
-  if (amount.by === 'massShare' && grams === undefined)
-    return { refused: true, reason: 'The weight of the animal is needed.' }
+  if (part && measured[part] === undefined) return refusal({ code: 'unmeasured', part })
+  if (amount.by === 'massShare' && grams === undefined) return refusal({ code: 'unweighed' })
   const meal = preySize(amount, sizes, { grams, mm: measured })
   return {
     size: meal.size ?? null,

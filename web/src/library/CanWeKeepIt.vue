@@ -1,23 +1,25 @@
 <script setup lang="ts">
 import type { Condition, Sheet } from '@kobrin/core'
-import { acceptance, isPlan, resolvePlan } from '@kobrin/core'
+import { acceptance } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { useSite } from '../site/useSite.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useToday } from '../time/useToday.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
 import { care } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
 
-const { sheet, schools } = defineProps<{ sheet: Sheet; schools: Record<string, string> }>()
+const { sheet } = defineProps<{ sheet: Sheet }>()
 const site = useSite()
 const today = useToday()
+const plans = usePlans()
 const freePlaces = useFreePlaces()
 const stage = shallowRef(sheet.stages.at(-1)?.id ?? '')
 
 const conditions = computed<Condition[]>(() => {
-  const plan = resolvePlan(sheet, { stage: stage.value, schools, day: today.day })
-  if (!isPlan(plan)) return []
+  const plan = plans.planForNewcomer(sheet, stage.value)
+  if (!plan) return []
   const free = freePlaces.value.flatMap(({ id }) => {
     const box = site.enclosures.get(id)
     const room = box && site.bays.get(box.bayId)?.roomId

@@ -102,7 +102,7 @@ async function kept(): Promise<void> {
       </aside>
       <SheetBody class="full" :sheet="sheet" />
       <div class="columns full">
-        <CanWeKeepIt class="no-print" :sheet="sheet" :schools="answer.schools" />
+        <CanWeKeepIt class="no-print" :sheet="sheet" />
         <SchoolChoice
           v-for="school in sheet.schools"
           :key="school.id"

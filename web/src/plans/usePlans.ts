@@ -1,4 +1,4 @@
-import type { Override, PlanRows, PlanTold, Planned } from '@kobrin/core'
+import type { Override, PlanRows, PlanTold, Planned, Sheet } from '@kobrin/core'
 import { isPlan, Plan, planOf as planIn, plansOn, signedFor } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
@@ -52,5 +52,11 @@ export const usePlans = defineStore('plans', () => {
     return planIn({ sheets, schools: chosen, overrides: signed }, plannedOf(resident), today.day)
   }
 
-  return { rows, planOf, hasPlan, planWith }
+  /** The plan somebody of a sheet would have here who is not on record yet; null where there is none. */
+  function planForNewcomer({ id: sheet }: Pick<Sheet, 'id'>, stage: string): Plan | null {
+    const made = planIn(rows.value, { id: '', register: { sheet, stage, schools: {} } }, today.day)
+    return isPlan(made) ? made : null
+  }
+
+  return { rows, planOf, hasPlan, planWith, planForNewcomer }
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Draft } from '@kobrin/core'
-import { dayFromIso, isFit, isPlan, resolvePlan } from '@kobrin/core'
+import { dayFromIso, isFit } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
@@ -10,6 +10,7 @@ import { useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { readCount } from '../exceptions/readAnswers.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
@@ -17,6 +18,7 @@ import { useFreePlaces } from '../moving/useFreePlaces.ts'
 const site = useSite()
 const record = useRecord()
 const freePlaces = useFreePlaces()
+const plans = usePlans()
 const today = useToday()
 const router = useRouter()
 const { query } = useRoute()
@@ -50,16 +52,11 @@ const form = reactive<Newcomer>({
   from: parent ? `Old floor of ${parent.name}` : '',
 })
 const sheet = computed(() => site.species.get(form.sheet))
-const schools = computed(() => site.book?.schools[form.sheet] ?? {})
 const stage = computed(() => {
   const stages = sheet.value?.stages ?? []
   return stages.find((one) => one.id === form.stage)?.id ?? stages[0]?.id ?? ''
 })
-const plan = computed(() => {
-  if (!sheet.value) return null
-  const made = resolvePlan(sheet.value, { stage: stage.value, schools: schools.value, day: today.day })
-  return isPlan(made) ? made : null
-})
+const plan = computed(() => sheet.value && plans.planForNewcomer(sheet.value, stage.value))
 const isColony = computed(() => sheet.value?.lives === 'colony')
 const count = computed(() => readCount(form.count))
 
@@ -170,7 +167,7 @@ function keep(): void {
         <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
         <button type="submit" class="primary">Put on record</button>
       </form>
-      <CanWeKeepIt v-if="sheet" :key="sheet.id" :sheet="sheet" :schools="schools" />
+      <CanWeKeepIt v-if="sheet" :key="sheet.id" :sheet="sheet" />
     </div>
   </main>
 </template>
