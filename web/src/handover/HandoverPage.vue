@@ -5,6 +5,7 @@ import type { Verdict } from '@kobrin/core'
 import { byGravity } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
+import '../verdicts/verdict.css'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
@@ -118,7 +119,12 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
       <section v-for="{ title, list } in sections" :key="title" class="block">
         <h2>{{ title }}</h2>
         <ul>
-          <li v-for="({ resident, verdict }, index) in list" :key="index" :class="verdict.severity">
+          <li
+            v-for="({ resident, verdict }, index) in list"
+            :key="index"
+            class="verdict"
+            :class="verdict.severity"
+          >
             <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
             {{ sayVerdict(verdict, teller) }}
             <p class="quiet">
@@ -134,6 +140,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
           <li
             v-for="{ enclosureId, verdict } in places.open"
             :key="`${enclosureId} ${verdict.what.code}`"
+            class="verdict"
             :class="verdict.severity"
           >
             <RouterLink :to="{ name: 'enclosure', params: { id: enclosureId } }">{{
@@ -162,6 +169,10 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
 </template>
 
 <style scoped>
+.verdict {
+  margin-bottom: 6px;
+}
+
 a {
   display: inline-block;
   min-height: 24px;

@@ -3,6 +3,7 @@ import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import '../verdicts/verdict.css'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
 import VerdictActions from '../verdicts/VerdictActions.vue'
 import { hasActions } from '../verdicts/hasActions.ts'
@@ -117,7 +118,7 @@ function showOnWalk(): void {
         </div>
       </header>
       <ul v-if="verdicts.length + day.holds.length > 0" class="says" aria-label="What the record says">
-        <li v-for="(verdict, index) in verdicts" :key="`v${index}`" :class="verdict.severity">
+        <li v-for="(verdict, index) in verdicts" :key="`v${index}`" class="verdict" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
           <p class="quiet">{{ terms.severity[verdict.severity] }}</p>
           <Because
@@ -131,7 +132,7 @@ function showOnWalk(): void {
             :resident-id="id"
           />
         </li>
-        <li v-for="hold in day.holds" :key="hold.hold" class="hold">
+        <li v-for="hold in day.holds" :key="hold.hold" class="verdict hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>
           <p class="quiet">
             Leaves undone:
@@ -212,33 +213,6 @@ main > header {
   grid-template-columns: repeat(auto-fit, minmax(280px, 1fr));
   gap: 8px;
   margin-bottom: 10px;
-}
-
-.says li {
-  padding: 8px 14px;
-  border: 1px solid var(--line);
-  background: var(--glass);
-}
-
-.says .info {
-  border-left: 7px solid var(--done);
-}
-
-.says .watch {
-  border-left: 7px dotted var(--held);
-}
-
-.says .act {
-  border-left: 7px double var(--late);
-}
-
-.says .urgent {
-  border: 4px solid var(--late);
-}
-
-.says .hold {
-  border-left: 7px solid var(--held);
-  background-image: repeating-linear-gradient(45deg, var(--hatch) 0 2px, transparent 2px 9px);
 }
 
 .waiting {

@@ -3,6 +3,7 @@ import type { Task, TaskStatus } from '@kobrin/core'
 import { canBeAsPlanned } from '@kobrin/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import '../verdicts/verdict.css'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
@@ -128,7 +129,7 @@ function under(task: Task): string {
     </header>
 
     <ul v-if="verdicts.length > 0" class="verdicts">
-      <li v-for="(verdict, index) in verdicts" :key="index" :class="verdict.severity">
+      <li v-for="(verdict, index) in verdicts" :key="index" class="verdict" :class="verdict.severity">
         <strong>{{ sayVerdict(verdict, teller) }}</strong>
         <Because
           v-if="verdict.because.length > 0"
@@ -143,7 +144,7 @@ function under(task: Task): string {
       </li>
     </ul>
     <ul v-if="day.holds.length > 0" class="holds">
-      <li v-for="hold in day.holds" :key="hold.hold">
+      <li v-for="hold in day.holds" :key="hold.hold" class="verdict hold">
         <strong>{{ sayHold(hold, today.day) }}</strong>
         <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
       </li>
@@ -262,30 +263,6 @@ header {
 .verdicts li,
 .holds li {
   margin-bottom: 6px;
-  padding: 6px 10px;
-  border: 1px solid var(--line);
-  background: var(--glass);
-}
-
-.verdicts .info {
-  border-left: 6px solid var(--done);
-}
-
-.verdicts .watch {
-  border-left: 6px dotted var(--held);
-}
-
-.verdicts .act {
-  border-left: 7px double var(--late);
-}
-
-.verdicts .urgent {
-  border: 4px solid var(--late);
-}
-
-.holds li {
-  border-left: 6px solid var(--held);
-  background-image: repeating-linear-gradient(45deg, var(--hatch) 0 2px, transparent 2px 9px);
 }
 
 .tasks li {
