@@ -60,6 +60,8 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
     const app = await buildApp({
       connection: opened.connection,
       pages: PAGES,
+      hosts: settings.hosts,
+      trustProxy: settings.trustProxy,
       logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
     })
     await app.listen({ host: settings.host, port: settings.port })

@@ -20,11 +20,22 @@ describe('settings', () => {
     })
   })
 
+  it('take the names it is reached by, and whose word about addresses is believed', () => {
+    const env = { KOBRIN_HOSTS: 'kobrin.test, 10.1.2.3', KOBRIN_TRUST_PROXY: '127.0.0.1, 10.0.0.0/8' }
+    expect(settingsFrom(env)).toMatchObject({
+      hosts: ['kobrin.test', '10.1.2.3', '127.0.0.1'],
+      trustProxy: ['127.0.0.1', '10.0.0.0/8'],
+    })
+    expect(settingsFrom({ KOBRIN_HOST: '0.0.0.0' })).toMatchObject({ hosts: [], trustProxy: false })
+  })
+
   it.each([
     [{ KOBRIN_PORT: 'many' }, 'KOBRIN_PORT'],
     [{ KOBRIN_PORT: '70000' }, 'KOBRIN_PORT'],
     [{ KOBRIN_DATABASE_URL: 'postgres://db.test/kobrin' }, 'KOBRIN_DATABASE_URL'],
     [{ KOBRIN_DATABASE_URL: 'db.test' }, 'KOBRIN_DATABASE_URL'],
+    [{ KOBRIN_HOSTS: 'https://kobrin.test' }, 'KOBRIN_HOSTS'],
+    [{ KOBRIN_TRUST_PROXY: 'yes' }, 'KOBRIN_TRUST_PROXY'],
   ])('%o is refused in a sentence that names it', (env, name) => {
     expect(() => settingsFrom(env)).toThrow(KobrinFault)
     expect(() => settingsFrom(env)).toThrow(name)

@@ -10,6 +10,10 @@ export interface Settings {
   dataDir: string
   /** An existing server or cluster instead of our own database. */
   databaseUrl: string | null
+  /** Names it is reached by, besides that of this machine. */
+  hosts: string[]
+  /** Addresses or networks of proxies in front of it. */
+  trustProxy: string[] | false
 }
 
 const DEFAULT_PORT = 4620
@@ -31,11 +35,45 @@ function urlOf(text: string | undefined): string | null {
   )
 }
 
+function listOf(text: string | undefined): string[] {
+  return (text ?? '')
+    .split(',')
+    .map((item) => item.trim())
+    .filter((item) => item !== '')
+}
+
+function hostsOf(text: string | undefined, host: string): string[] {
+  const hosts = listOf(text)
+  const odd = hosts.find((name) => !/^[a-z0-9.-]+$|^\[[0-9a-f:]+\]$/i.test(name))
+  if (odd !== undefined)
+    throw new KobrinFault(
+      'bad_setting',
+      `KOBRIN_HOSTS has "${odd}"; it must be names as a browser shows them, without port, between commas.`,
+    )
+  return /^(0\.0\.0\.0|::)$/.test(host) ? hosts : [...hosts, host]
+}
+
+function proxiesOf(text: string | undefined): string[] | false {
+  const proxies = listOf(text)
+  const odd = proxies.find(
+    (one) => !/^[0-9a-f.:]+(\/\d{1,3})?$|^(loopback|linklocal|uniquelocal)$/i.test(one),
+  )
+  if (odd !== undefined)
+    throw new KobrinFault(
+      'bad_setting',
+      `KOBRIN_TRUST_PROXY has "${odd}"; it must be addresses or networks of your own proxies, like 127.0.0.1 or 10.0.0.0/8.`,
+    )
+  return proxies.length > 0 && proxies
+}
+
 export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
+  const host = env['KOBRIN_HOST'] || '127.0.0.1'
   return {
-    host: env['KOBRIN_HOST'] || '127.0.0.1',
+    host,
     port: portOf(env['KOBRIN_PORT']),
     dataDir: env['KOBRIN_DATA_DIR'] ? resolve(env['KOBRIN_DATA_DIR']) : resolve(ROOT, '.kobrin'),
     databaseUrl: urlOf(env['KOBRIN_DATABASE_URL']),
+    hosts: hostsOf(env['KOBRIN_HOSTS'], host),
+    trustProxy: proxiesOf(env['KOBRIN_TRUST_PROXY']),
   }
 }

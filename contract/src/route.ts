@@ -11,6 +11,8 @@ export interface Route {
   params?: z.ZodType
   querystring?: z.ZodType
   body?: z.ZodType
+  /** What a body may weigh at most, where it is more than a form. */
+  bodyBytes?: number
   /** The answer's shape; without one there is nothing to answer. */
   answer?: z.ZodType
 }

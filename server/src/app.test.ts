@@ -1,4 +1,4 @@
-import { mkdtemp, rm, writeFile } from 'node:fs/promises'
+import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
@@ -26,6 +26,11 @@ beforeAll(async () => {
   base = await scratch(site)
   pages = await mkdtemp(join(tmpdir(), 'kobrin-pages-'))
   await writeFile(join(pages, 'index.html'), '<meta name="csp-nonce" content="%STYLE_NONCE%">')
+  await writeFile(join(pages, 'mark.svg'), '<svg/>')
+  await writeFile(join(pages, '.built'), 'yesterday')
+  for (const folder of ['assets', '.vite']) await mkdir(join(pages, folder))
+  await writeFile(join(pages, 'assets', 'some.js'), 'export {}')
+  await writeFile(join(pages, '.vite', 'manifest.json'), '{}')
   app = await buildApp({ connection: base, pages })
   keeper = await signedIn(app, 'keeper')
 })
@@ -65,7 +70,8 @@ describe('health', () => {
 
 describe('the OpenAPI', () => {
   it('describes every route of the table with its answer', async () => {
-    const { paths } = (await get(OPENAPI_URL)).json<{ paths: Record<string, Record<string, object>> }>()
+    const response = await keeper.call({ method: 'GET', url: OPENAPI_URL })
+    const { paths } = response.json<{ paths: Record<string, Record<string, object>> }>()
     for (const { method, url } of Object.values(ROUTES)) {
       const described = paths[url.replace(/:(\w+)/g, '{$1}')]
       expect(described, url).toHaveProperty(method.toLowerCase())
@@ -106,7 +112,7 @@ describe('bad requests', () => {
   })
 
   it('takes no changes from another site', async () => {
-    const response = await post({ entries: [] }, { host: 'kobrin.test', origin: 'https://elsewhere.test' })
+    const response = await post({ entries: [] }, { origin: 'https://elsewhere.test' })
     expect(response.json()).toMatchObject({ code: 'wrong_origin' })
   })
 
@@ -186,6 +192,32 @@ describe('the pages', () => {
     expect(policy).toContain("default-src 'self'")
     expect(policy).not.toContain('unsafe')
     expect(policy).toContain(`'nonce-${nonce ?? 'none'}'`)
+  })
+
+  it.each([
+    ['GET', '/', 200],
+    ['HEAD', '/walk', 200],
+    ['GET', '/walk?from=here', 200],
+    ['GET', '/index.html', 404],
+    ['GET', '/.built', 404],
+    ['GET', '/.vite/manifest.json', 404],
+    ['GET', '/assets/', 404],
+    ['GET', '/assets/..%2findex.html', 404],
+    ['GET', '/api/nothing', 404],
+    ['HEAD', '/api/nothing', 404],
+    ['GET', '/mark.svg', 200],
+    ['POST', '/walk', 404],
+  ] as const)('%s %s is answered with %i', async (method, url, status) => {
+    const response = await app.inject({ method, url })
+    expect([response.statusCode, response.body.includes('STYLE_NONCE')]).toEqual([status, false])
+  })
+
+  it('are there also for whoever takes no encoding at all, and files say which part they do not have', async () => {
+    const headers = { 'accept-encoding': 'identity;q=0' }
+    expect((await app.inject({ url: '/', headers })).statusCode).toBe(200)
+    const beyond = { range: 'bytes=999999999-' }
+    const part = await app.inject({ url: '/assets/some.js', headers: beyond })
+    expect([part.statusCode, part.json<{ code: string }>().code]).toEqual([416, 'not_satisfiable'])
   })
 })
 

@@ -1,7 +1,6 @@
 import compress from '@fastify/compress'
 import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
-import rateLimit from '@fastify/rate-limit'
 import swagger from '@fastify/swagger'
 import { OPENAPI_URL } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
@@ -16,11 +15,13 @@ import { answerProblems } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
 import { healthRoutes } from './health/routes.ts'
-import { checkOrigin } from './interface/origin.ts'
+import { checkHost, checkOrigin } from './interface/origin.ts'
 import { servePages } from './interface/pages.ts'
 import { libraryRoutes } from './library/routes.ts'
+import { createGuesses } from './people/guesses.ts'
 import { createGuard, signedInOn } from './people/guard.ts'
 import { createDevices } from './people/devices.ts'
+import { pruneDoor } from './people/prune.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { createSessions } from './people/sessions.ts'
 import { planRoutes } from './plans/routes.ts'
@@ -38,9 +39,21 @@ export interface AppOptions {
   logger?: FastifyServerOptions['logger']
   now?: () => Date
   heartbeatMs?: number
+  /** Names it answers to besides those of this machine. */
+  hosts?: readonly string[]
+  /** Proxies whose word about where a request comes from is believed. */
+  trustProxy?: string[] | false
 }
 
-const BODY_LIMIT = 2 * 1024 * 1024
+/** More than any form of ours; a route whose body may be larger says so. */
+const BODY_LIMIT = 64 * 1024
+/** A request is here within this time, or its line is closed. */
+const REQUEST_MS = 30_000
+const CHECK_MS = 5_000
+/** Tablets, and a few for every open feed; more at once is not a house. */
+const CONNECTIONS_MOST = 2_000
+const PRUNE_MS = 3_600_000
+const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
 
 async function protect(app: FastifyInstance): Promise<void> {
   // A page is what a browser has to be kept from misusing; answers of the API only must not be taken
@@ -63,11 +76,12 @@ async function protect(app: FastifyInstance): Promise<void> {
     // On loopback there is no TLS to insist on; a proxy that adds TLS adds this too.
     strictTransportSecurity: false,
   })
-  app.addHook('onRequest', async (_request, reply) => {
+  app.addHook('onRequest', async (request, reply) => {
     reply.header('x-content-type-options', 'nosniff').header('cross-origin-resource-policy', 'same-origin')
+    // What is told to one person is nobody else's, on no proxy and in no cache.
+    if (request.url.startsWith('/api')) reply.header('cache-control', 'no-store')
   })
   await app.register(cookie)
-  await app.register(rateLimit, { global: false })
   checkOrigin(app)
 }
 
@@ -78,7 +92,6 @@ async function documented(app: FastifyInstance): Promise<void> {
     },
     transform: jsonSchemaTransform,
   })
-  app.get(OPENAPI_URL, { schema: { hide: true } }, () => app.swagger())
 }
 
 /** What the features stand on, put together; `close` ends what was begun here. */
@@ -115,6 +128,7 @@ async function servicesOf(
     hub,
     sessions,
     devices: createDevices(db, now),
+    guesses: createGuesses(db, now),
     book,
     guard: createGuard(sessions),
     log: app.log,
@@ -124,10 +138,17 @@ async function servicesOf(
     changingOn: async (request) => ({ db, stream, author: await authorOn(request), onChanged: hub.wake }),
     heartbeatMs,
   }
+  const prune = () =>
+    pruneDoor(db, now()).catch((error: unknown) => app.log.warn({ err: error }, 'not pruned'))
+  const pruning = setInterval(() => void prune(), PRUNE_MS)
+  pruning.unref()
+  void prune()
   const close = async () => {
+    clearInterval(pruning)
     await appender.drained()
     await hub.close()
     await stream.close()
+    sessions.close()
   }
   return { services, close }
 }
@@ -150,17 +171,30 @@ export async function buildApp({
   logger = false,
   now = () => new Date(),
   heartbeatMs = 15_000,
+  hosts = [],
+  trustProxy = false,
 }: AppOptions): Promise<FastifyInstance> {
-  const app = fastify({ logger, bodyLimit: BODY_LIMIT, forceCloseConnections: true })
+  const app = fastify({
+    logger,
+    trustProxy,
+    bodyLimit: BODY_LIMIT,
+    requestTimeout: REQUEST_MS,
+    http: { headersTimeout: REQUEST_MS, connectionsCheckingInterval: CHECK_MS },
+    forceCloseConnections: true,
+  })
+  app.server.maxConnections = CONNECTIONS_MOST
   app.setValidatorCompiler(validatorCompiler)
   app.setSerializerCompiler(serializerCompiler)
   app.decorateRequest('signedIn', null)
   answerProblems(app)
+  checkHost(app, [...OWN_NAMES, ...hosts])
   await protect(app)
   await app.register(compress, { global: false })
   await documented(app)
   const { services, close } = await servicesOf(app, { connection, now, heartbeatMs })
   for (const routes of FEATURES) await app.register(routes(services))
+  const forPeople = services.guard({ access: 'signedIn' })
+  app.get(OPENAPI_URL, { ...forPeople, schema: { hide: true } }, () => app.swagger())
   if (pages) await servePages(app, pages)
   app.addHook('onClose', close)
   return app

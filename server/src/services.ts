@@ -6,6 +6,7 @@ import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
 import type { Devices } from './people/devices.ts'
+import type { Guesses } from './people/guesses.ts'
 import type { Sessions } from './people/sessions.ts'
 import type { SiteBook } from './site/siteBook.ts'
 
@@ -16,9 +17,10 @@ export interface Services {
   hub: Hub
   sessions: Sessions
   devices: Devices
+  guesses: Guesses
   book: SiteBook
   /** The checks a route of the table asks for. */
-  guard: (route: Route) => Pick<RouteShorthandOptions, 'preHandler'>
+  guard: (route: Pick<Route, 'access'>) => Pick<RouteShorthandOptions, 'onRequest'>
   log: FastifyBaseLogger
   now: () => Date
   /** The site's IANA zone, UTC before there is a site. */

@@ -37,6 +37,7 @@ export const ENTRY_ROUTES = {
     summary: 'Append entries; posting one again changes nothing',
     access: 'writeEntries',
     body: EntryBatch,
+    bodyBytes: 2 * 1024 * 1024,
     answer: BatchAnswer,
   },
   since: {

@@ -1,5 +1,6 @@
+import { z } from 'zod'
 import type { Route } from '../route.ts'
-import { EnrolDevice, Me, Presence, SignIn, SwitchPerson } from './session.ts'
+import { DeviceLine, EnrolDevice, Me, Presence, SignIn, SwitchPerson } from './session.ts'
 
 const SESSION = '/api/session'
 
@@ -35,5 +36,19 @@ export const PEOPLE_ROUTES = {
     access: 'enrolDevice',
     body: EnrolDevice,
     answer: Me,
+  },
+  devices: {
+    method: 'GET',
+    url: '/api/devices',
+    summary: 'The browsers people sign in on',
+    access: 'enrolDevice',
+    answer: z.strictObject({ devices: z.array(DeviceLine) }),
+  },
+  revokeDevice: {
+    method: 'DELETE',
+    url: '/api/devices/:id',
+    summary: 'End whoever is signed in on a device, and switching by PIN there',
+    access: 'enrolDevice',
+    params: z.strictObject({ id: z.uuid().toLowerCase() }),
   },
 } as const satisfies Record<string, Route>

@@ -15,7 +15,12 @@ export const Person = z.strictObject({
 export type Person = z.infer<typeof Person>
 
 export const SignIn = z.strictObject({
-  login: z.string().trim().min(1).max(60),
+  login: z
+    .string()
+    .trim()
+    .max(60)
+    .toLowerCase()
+    .regex(/^[a-z0-9.-]+$/, 'A sign-in name has letters, digits, points and hyphens.'),
   passphrase: z.string().min(1).max(200),
 })
 export type SignIn = z.infer<typeof SignIn>
@@ -43,3 +48,13 @@ export type Me = z.infer<typeof Me>
 /** Who is at a screen, if anyone, and who could take over by PIN where the tablet is enrolled. */
 export const Presence = z.strictObject({ me: Me.nullable(), people: z.array(Person) })
 export type Presence = z.infer<typeof Presence>
+
+/** A browser people sign in on. */
+export const DeviceLine = z.strictObject({
+  id: z.uuid(),
+  /** Of an enrolled tablet. */
+  name: z.string().nullable(),
+  enrolled: z.boolean(),
+  lastSignIn: z.string().nullable(),
+})
+export type DeviceLine = z.infer<typeof DeviceLine>

@@ -38,6 +38,20 @@ function isAway(error: unknown): boolean {
   return false
 }
 
+/** What Fastify itself refuses, by its status. */
+const BY_STATUS = new Map<number, ErrorCode>([
+  // What a file server will not hand out is not there.
+  [403, 'not_found'],
+  [404, 'not_found'],
+  [405, 'wrong_method'],
+  [412, 'not_as_expected'],
+  [413, 'too_large'],
+  [415, 'unreadable_type'],
+  [416, 'not_satisfiable'],
+  [429, 'too_many'],
+  [503, 'busy'],
+])
+
 function translate(error: unknown) {
   if (error instanceof KobrinProblem) return answer(error.code)
   if (hasZodFastifySchemaValidationErrors(error)) {
@@ -50,8 +64,8 @@ function translate(error: unknown) {
   }
   if (isAway(error)) return answer('database_away')
   const status = error instanceof Error && 'statusCode' in error ? error.statusCode : undefined
-  if (status === 413) return answer('too_large')
-  if (status === 429) return answer('too_many')
+  const known = typeof status === 'number' ? BY_STATUS.get(status) : undefined
+  if (known) return answer(known)
   if (typeof status === 'number' && status >= 400 && status < 500) {
     return answer('bad_input', { message: (error as Error).message })
   }

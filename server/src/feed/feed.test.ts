@@ -1,5 +1,7 @@
 import type { KeptEntry } from '@kobrin/contract'
 import { addressOf, ROUTES } from '@kobrin/contract'
+import { IncomingMessage, ServerResponse } from 'node:http'
+import { Socket } from 'node:net'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -8,6 +10,8 @@ import type { Client } from '../testing/client.ts'
 import { signedIn } from '../testing/client.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
+import { createReader } from './reader.ts'
+import type { FeedRow } from './rows.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { smallSite } from '../testing/smallSite.ts'
 
@@ -165,13 +169,42 @@ describe('the feed', () => {
     expect(new Set(placesOf(reader)).size).toBe(reader.entries.length)
   })
 
-  it('ends when whoever reads it signs out', async () => {
-    const other = await signedIn(first(), 'vet')
+  async function readersOf(login: 'vet' | 'volunteer') {
+    const other = await signedIn(first(), login)
     const own = Object.entries(other.cookies).map(([name, value]) => `${name}=${value}`)
-    const reader = read(first(), '', { cookie: own.join('; ') })
-    await reader.reached(1)
+    const readers = apps.map((app) => read(app, '', { cookie: own.join('; ') }))
+    for (const reader of readers) await reader.reached(1)
+    const since = Date.now()
+    const ended = async () => {
+      await Promise.all(readers.map((reader) => reader.ended))
+      return Date.now() - since
+    }
+    return { other, ended }
+  }
+
+  it('ends at once, on every server, when whoever reads it signs out', async () => {
+    const { other, ended } = await readersOf('vet')
     await other.call({ method: 'DELETE', url: ROUTES.signIn.url })
-    await reader.ended
-    expect(reader.entries.length).toBeGreaterThan(0)
+    expect(await ended()).toBeLessThan(2_000)
+  })
+
+  it('ends at once, on every server, for somebody who may not come in any more', async () => {
+    const { other, ended } = await readersOf('volunteer')
+    await base.pool.query('update staff set active = false where login = ?', ['volunteer'])
+    expect(await ended()).toBeLessThan(2_000)
+    expect((await other.call({ method: 'GET', url: ROUTES.site.url })).statusCode).toBe(401)
+  })
+
+  it('is no danger to the house when its readers take nothing and are told to go', async () => {
+    const out = new ServerResponse(new IncomingMessage(new Socket()))
+    const errors: unknown[] = []
+    out.on('error', (error) => errors.push(error))
+    const reader = createReader({ db: base.db, out, families: ['resident'], after: {} })
+    reader.end()
+    reader.beat()
+    reader.end()
+    reader.hear([{ of: 'resident', stream: 1, seq: 99, told: '{}' } as unknown as FeedRow])
+    await reader.catchUp()
+    expect(errors).toEqual([])
   })
 })

@@ -22,6 +22,9 @@ export interface Reader {
   catchUp: () => Promise<void>
   /** What was just kept. A reader that is behind, or does not read, finds it when it catches up. */
   hear: (rows: readonly FeedRow[]) => void
+  /** Says that the line is alive. */
+  beat: () => void
+  end: () => void
   /** Since when it has not taken what was written to it; null while it does. */
   stuckSince: () => number | null
 }
@@ -37,7 +40,7 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
   let behind = true
   let catching: Promise<void> | null = null
   let stuck: number | null = null
-  const isGone = () => out.destroyed
+  const isGone = () => out.destroyed || out.writableEnded
 
   /** False when it has to be waited for. */
   function write(rows: readonly FeedRow[]): boolean {
@@ -47,10 +50,11 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
       read = advanced(read, row)
       if (row.of === 'change' || families.includes(row.of)) events.push(eventOf(row, read))
     }
-    return events.length === 0 || out.write(events.join(''))
+    return events.length === 0 || isGone() || out.write(events.join(''))
   }
 
   async function drained(): Promise<void> {
+    if (isGone()) return
     stuck = performance.now()
     const gone = new AbortController()
     const stop = () => gone.abort()
@@ -82,6 +86,14 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
   }
 
   return {
+    beat() {
+      if (!isGone()) out.write(': here\n\n')
+    },
+    end() {
+      // Who takes nothing would never take the end either.
+      if (out.writableNeedDrain) out.destroy()
+      else if (!isGone()) out.end()
+    },
     catchUp,
     hear(rows) {
       if (catching) behind = true

@@ -28,38 +28,37 @@ export function feedRoutes({
       ROUTES.feed.url,
       { ...guard(ROUTES.feed), schema: schemaOf(ROUTES.feed) },
       async (request, reply) => {
-        const { token, person } = signedInOn(request)
+        const signedIn = signedInOn(request)
         reply.hijack()
         const out = reply.raw
+        out.on('error', (error) => request.log.debug({ err: error }, 'feed broken off'))
         out.writeHead(200, {
           'content-type': 'text/event-stream',
           'cache-control': 'no-store',
           'x-accel-buffering': 'no',
         })
+        out.write('retry: 1000\n')
         const after = startOf(readBookmark(request.query.after) ?? {}, request.headers['last-event-id'])
-        const reader = createReader({ db, out, families: readableBy(person.role), after })
+        const reader = createReader({ db, out, families: readableBy(signedIn.person.role), after })
         const stop = hub.follow(reader.hear)
-        const beat = async () => {
+        // Whoever is signed out has to come back and ask, and is then told to sign in.
+        const unlisten = sessions.onEnd(signedIn, () => reader.end())
+        const beat = () => {
           const stuck = reader.stuckSince()
-          if (stuck !== null) {
-            if (performance.now() - stuck > STUCK_MS) out.destroy()
-            return
-          }
-          // Whoever signed out has to come back and ask, and is then told to sign in.
-          const welcome = await sessions.find(token).catch(() => null)
-          if (!welcome) out.end()
-          else out.write(': here\n\n')
+          if (stuck === null) reader.beat()
+          else if (performance.now() - stuck > STUCK_MS) out.destroy()
         }
-        const heartbeat = setInterval(() => void beat(), heartbeatMs)
+        const heartbeat = setInterval(beat, heartbeatMs)
         out.on('close', () => {
           clearInterval(heartbeat)
+          unlisten()
           stop()
         })
-        out.write('retry: 1000\n: here\n\n')
+        reader.beat()
         await reader.catchUp().catch((error: unknown) => {
           // The browser comes back by itself and names where it was.
           request.log.warn({ err: error }, 'feed cut short')
-          out.end()
+          reader.end()
         })
       },
     )

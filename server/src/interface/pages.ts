@@ -1,36 +1,50 @@
 import { randomBytes } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import fastifyStatic from '@fastify/static'
-import type { FastifyInstance } from 'fastify'
+import type { FastifyInstance, FastifyReply } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
 
 const YEAR_SECONDS = 31_536_000
+/** Files beside the page that a browser asks for by name. */
+const NAMED = ['mark.svg']
+const NONCE = '%STYLE_NONCE%'
 
-/** The built interface: files under a name of their content for good, the page itself always anew
- * and for every address that is not a file, because the router in it knows the rest. */
+/** The page itself: the one document that may run our scripts, with a policy of its own each time. */
+function sendPage(reply: FastifyReply, html: string): FastifyReply {
+  reply.helmet()
+  const nonce = randomBytes(16).toString('hex')
+  const policy = String(reply.getHeader('content-security-policy'))
+  reply.header('content-security-policy', policy.replace("style-src 'self'", `$& 'nonce-${nonce}'`))
+  return reply
+    .type('text/html; charset=utf-8')
+    .header('cache-control', 'no-cache')
+    .send(html.replaceAll(NONCE, nonce))
+}
+
+/** The built interface: files under a name of their content for good; the page itself always anew, for
+ * every address that is not a file, because the router in it knows the rest. */
 export async function servePages(app: FastifyInstance, folder: string): Promise<void> {
-  const page = join(folder, 'index.html')
+  const html = readFileSync(join(folder, 'index.html'), 'utf8')
   await app.register(fastifyStatic, {
-    root: folder,
+    root: join(folder, 'assets'),
+    prefix: '/assets/',
     index: false,
+    dotfiles: 'deny',
     preCompressed: true,
-    setHeaders: (reply, path) => {
-      reply.header(
-        'cache-control',
-        path.includes('/assets/') ? `public, max-age=${YEAR_SECONDS}, immutable` : 'no-cache',
-      )
+    setHeaders(reply) {
+      reply.header('cache-control', `public, max-age=${YEAR_SECONDS}, immutable`)
     },
   })
-  app.setNotFoundHandler((request, reply) => {
-    if (/^\/(api|assets)\b/.test(request.url) || request.method !== 'GET' || !existsSync(page)) {
+  for (const name of NAMED)
+    app.get(`/${name}`, (_request, reply) => reply.header('cache-control', 'no-cache').sendFile(name, folder))
+  app.get<{ Params: { '*': string } }>('/*', (request, reply) => {
+    const path = request.params['*']
+    if (/^(api|assets)(\/|$)/.test(path) || path.split('/').at(-1)?.includes('.'))
       throw new KobrinProblem('not_found')
-    }
-    reply.helmet()
-    const nonce = randomBytes(16).toString('hex')
-    const policy = String(reply.getHeader('content-security-policy'))
-    reply.header('content-security-policy', policy.replace("style-src 'self'", `$& 'nonce-${nonce}'`))
-    const html = readFileSync(page, 'utf8').replace('%STYLE_NONCE%', nonce)
-    return reply.type('text/html; charset=utf-8').header('cache-control', 'no-cache').send(html)
+    return sendPage(reply, html)
+  })
+  app.setNotFoundHandler(() => {
+    throw new KobrinProblem('not_found')
   })
 }

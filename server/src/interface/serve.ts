@@ -52,6 +52,7 @@ export function serve<R extends Route>(
     method: route.method,
     url: route.url,
     schema: schemaOf(route),
+    ...(route.bodyBytes !== undefined && { bodyLimit: route.bodyBytes }),
     ...guard(route),
     ...options,
     handler: async (request, reply) => {

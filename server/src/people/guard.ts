@@ -1,11 +1,12 @@
 import type { Route } from '@kobrin/contract'
 import { may } from '@kobrin/contract'
-import type { FastifyRequest, preHandlerAsyncHookHandler } from 'fastify'
+import type { FastifyRequest, onRequestAsyncHookHandler } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { Sessions, SignedIn } from './sessions.ts'
 
-export const SESSION_COOKIE = 'kobrin_session'
-export const DEVICE_COOKIE = 'kobrin_device'
+// Only this host can set a cookie of such a name, for all of its paths.
+export const SESSION_COOKIE = '__Host-kobrin_session'
+export const DEVICE_COOKIE = '__Host-kobrin_device'
 
 declare module 'fastify' {
   interface FastifyRequest {
@@ -19,12 +20,13 @@ export function signedInOn(request: FastifyRequest): SignedIn {
   return request.signedIn
 }
 
-/** Lets a request through when the person signed in may do what the route table says. */
+/** Lets a request through when the person signed in may do what the route table says. Before anything of
+ * its body is read: strangers cost nothing. */
 export function createGuard(
   sessions: Sessions,
-): (route: Route) => { preHandler: preHandlerAsyncHookHandler } {
+): (route: Pick<Route, 'access'>) => { onRequest: onRequestAsyncHookHandler } {
   return ({ access }) => ({
-    preHandler: async (request) => {
+    onRequest: async (request) => {
       const token = request.cookies[SESSION_COOKIE]
       request.signedIn = token ? await sessions.find(token) : null
       if (access === 'anyone') return

@@ -139,8 +139,10 @@ describe('a shared tablet', () => {
       code: 'wrong_pin',
     })
     expect((await tablet.call(switchTo(site.person('reader').id, PIN))).statusCode).toBe(401)
-    for (let tries = 0; tries < 5; tries += 1) await tablet.call(switchTo(site.person('keeper').id, '1111'))
-    expect((await tablet.call(switchTo(site.person('keeper').id, PIN))).statusCode).toBe(429)
+    for (let tries = 0; tries < 9; tries += 1) await tablet.call(switchTo(site.person('keeper').id, '1111'))
+    expect((await tablet.call(switchTo(site.person('keeper').id, PIN))).json()).toMatchObject({
+      code: 'passphrase_needed',
+    })
   })
 
   it('sends what the last person typed under their own name, stamped while they were at work', async () => {

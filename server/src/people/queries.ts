@@ -30,8 +30,9 @@ export async function byLogin(db: Database, login: string) {
   const [row] = await db
     .select()
     .from(staff)
-    .where(and(eq(staff.login, login.toLowerCase()), eq(staff.active, true)))
-  return row ?? null
+    .where(and(eq(staff.login, login), eq(staff.active, true)))
+  // The database takes more spellings for the same name than we do.
+  return row?.login === login ? row : null
 }
 
 export async function byId(db: Database, id: string) {

@@ -1,4 +1,4 @@
-import type { Me, Shift, SignIn, SwitchPerson } from '@kobrin/contract'
+import type { Me, Shift } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync, FastifyReply, FastifyRequest } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
@@ -10,16 +10,8 @@ import { byId, byLogin, withPin } from './queries.ts'
 import type { Device } from './devices.ts'
 
 const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
-const DEVICE_COOKIE_SECONDS = 400 * 86_400
-/** Guessing is limited for each name from each place: a whole shift may sign in from one address. */
-function tries(max: number, timeWindow: string, whose: (body: unknown) => string) {
-  const keyGenerator = ({ ip, body }: FastifyRequest) => `${ip} ${whose(body)}`
-  return { config: { rateLimit: { max, timeWindow, hook: 'preHandler' as const, keyGenerator } } }
-}
-
-const SIGN_IN_TRIES = tries(10, '1 minute', (body) => (body as SignIn).login.toLowerCase())
-/** Four digits are soon guessed by somebody who may go on guessing. */
-const PIN_TRIES = tries(6, '5 minutes', (body) => (body as SwitchPerson).personId)
+/** Begun anew with every sign-in. */
+const DEVICE_COOKIE_SECONDS = 120 * 86_400
 
 function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>, shift: Shift): Me {
   const { id, name, initials, role, competences } = person
@@ -38,11 +30,11 @@ function createDoor({ sessions, devices }: Services) {
   }
 
   async function deviceFor(request: FastifyRequest, reply: FastifyReply): Promise<Device> {
-    const known = await deviceOf(request)
-    if (known) return known
-    const { id, token } = await devices.begin()
-    reply.setCookie(DEVICE_COOKIE, token, { ...COOKIE, maxAge: DEVICE_COOKIE_SECONDS })
-    return { id, name: null, enrolled: false }
+    const token = request.cookies[DEVICE_COOKIE]
+    const known = token ? await devices.find(token) : null
+    const begun = known && token ? { device: known, token } : await devices.begin()
+    reply.setCookie(DEVICE_COOKIE, begun.token, { ...COOKIE, maxAge: DEVICE_COOKIE_SECONDS })
+    return begun.device
   }
 
   async function takeOver(
@@ -65,37 +57,35 @@ export function peopleRoutes(services: Services): FastifyPluginAsync {
   const {
     connection: { db },
     devices,
+    guesses,
     sessions,
   } = services
   const { deviceOf, deviceFor, takeOver } = createDoor(services)
   return async (app) => {
-    serve(
-      app,
-      services,
-      ROUTES.signIn,
-      async ({ body: { login, passphrase }, request, reply }) => {
-        const person = await byLogin(db, login)
-        const right = await matches(person?.passphraseHash ?? (await decoyHash()), passphrase)
-        if (!person || !right) throw new KobrinProblem('wrong_passphrase')
-        return takeOver(request, reply, person, await deviceFor(request, reply))
-      },
-      SIGN_IN_TRIES,
-    )
+    serve(app, services, ROUTES.signIn, async ({ body: { login, passphrase }, request, reply }) => {
+      const found = await byLogin(db, login)
+      const device = await deviceOf(request)
+      const guess = { by: 'passphrase', personId: found?.id ?? null, device, address: request.ip } as const
+      const person = await guesses.judged(guess, async () => {
+        const right = await matches(found?.passphraseHash ?? (await decoyHash()), passphrase)
+        return right ? found : null
+      })
+      if (!person) throw new KobrinProblem('wrong_passphrase')
+      return takeOver(request, reply, person, await deviceFor(request, reply))
+    })
 
-    serve(
-      app,
-      services,
-      ROUTES.switchPerson,
-      async ({ body: { personId, pin }, request, reply }) => {
-        const device = await deviceOf(request)
-        if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')
-        const person = await byId(db, personId)
-        const right = await matches(person?.pinHash ?? (await decoyHash()), pin)
-        if (!person?.pinHash || !right) throw new KobrinProblem('wrong_pin')
-        return takeOver(request, reply, person, device)
-      },
-      PIN_TRIES,
-    )
+    serve(app, services, ROUTES.switchPerson, async ({ body: { personId, pin }, request, reply }) => {
+      const device = await deviceOf(request)
+      if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')
+      const found = await byId(db, personId)
+      const guess = { by: 'pin', personId: found?.id ?? null, device, address: request.ip } as const
+      const person = await guesses.judged(guess, async () => {
+        const right = await matches(found?.pinHash ?? (await decoyHash()), pin)
+        return right && found?.pinHash ? found : null
+      })
+      if (!person) throw new KobrinProblem('wrong_pin')
+      return takeOver(request, reply, person, device)
+    })
 
     serve(app, services, ROUTES.presence, async ({ request }) => {
       const { signedIn } = request
@@ -116,6 +106,13 @@ export function peopleRoutes(services: Services): FastifyPluginAsync {
       await devices.enrol(device.id, name, person.id)
       sessions.doubt()
       return meOf(person, { name, enrolled: true }, shift)
+    })
+
+    serve(app, services, ROUTES.devices, async () => ({ devices: await devices.list() }))
+
+    serve(app, services, ROUTES.revokeDevice, async ({ params: { id } }) => {
+      if (!(await devices.revoke(id))) throw new KobrinProblem('not_found')
+      sessions.doubt()
     })
   }
 }

@@ -31,8 +31,11 @@ export interface Sessions {
   find: (token: string) => Promise<SignedIn | null>
   open: (personId: string, deviceId: string) => Promise<{ token: string; shift: Shift }>
   end: (token: string) => Promise<void>
+  /** Calls when a sign-in ends, whatever server hears of it. Answers how to stop listening. */
+  onEnd: (signedIn: SignedIn, ended: () => void) => () => void
   /** What is believed about sessions is asked anew: something about a person or a device has changed. */
   doubt: () => void
+  close: () => void
   /** A sign-in by its name, over or not. */
   shift: (id: string) => Promise<WorkedShift | null>
 }
@@ -69,11 +72,66 @@ async function lookUp(db: Database, token: string, at: string): Promise<SignedIn
   }
 }
 
+/** How often sign-ins that others may have ended are looked at. */
+const CHECK_MS = 500
+
+/** Of these shifts, those that are over: signed out, run out, or of somebody who may not come in any more. */
+async function endedOf(db: Database, shifts: readonly string[], at: string): Promise<Set<string>> {
+  if (shifts.length === 0) return new Set()
+  const rows = await rowsOf<{ shift: string }>(
+    db,
+    sql`select session.shift from session join staff on staff.id = session.staff_id
+        where session.shift in (${sql.join(
+          shifts.map((shift) => sql`${shift}`),
+          sql`, `,
+        )}) and session.ended_at is null and session.expires_at > ${at} and staff.active`,
+  )
+  const going = new Set(rows.map(({ shift }) => shift))
+  return new Set(shifts.filter((shift) => !going.has(shift)))
+}
+
+/** Who listens for the end of which shift. */
+function createEndings() {
+  const listeners = new Map<string, Set<() => void>>()
+  return {
+    shifts: () => [...listeners.keys()],
+    listen(shift: string, ended: () => void): () => void {
+      const those = listeners.get(shift) ?? new Set()
+      listeners.set(shift, those.add(ended))
+      return () => {
+        those.delete(ended)
+        if (those.size === 0) listeners.delete(shift)
+      }
+    },
+    end(shift: string): void {
+      for (const ended of listeners.get(shift) ?? []) ended()
+    },
+  }
+}
+
 export function createSessions(db: Database, now: () => Date = () => new Date()): Sessions {
   const believed = new Map<string, { until: number; signedIn: SignedIn }>()
   const at = (hoursAhead = 0) => sqlInstant(new Date(now().getTime() + hoursAhead * 3_600_000).toISOString())
 
+  const endings = createEndings()
+
+  async function check(): Promise<void> {
+    const open = new Set([
+      ...endings.shifts(),
+      ...[...believed.values()].map(({ signedIn }) => signedIn.shift.id),
+    ])
+    const ended = await endedOf(db, [...open], at())
+    for (const [token, { signedIn }] of believed) if (ended.has(signedIn.shift.id)) believed.delete(token)
+    for (const shift of ended) endings.end(shift)
+  }
+
+  // A database that is away ends nobody's shift.
+  const checking = setInterval(() => void check().catch(() => undefined), CHECK_MS)
+  checking.unref()
+
   return {
+    onEnd: ({ shift }, ended) => endings.listen(shift.id, ended),
+    close: () => clearInterval(checking),
     async find(token) {
       const known = believed.get(token)
       if (known && known.until > now().getTime()) return known.signedIn
@@ -93,10 +151,12 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
       return { token, shift }
     },
     async end(token) {
+      const known = believed.get(token)
       believed.delete(token)
       await db.execute(
         sql`update session set ended_at = ${at()} where token_hash = ${hashed(token)} and ended_at is null`,
       )
+      if (known) endings.end(known.signedIn.shift.id)
     },
     async shift(id) {
       const [row] = await rowsOf<{ staff_id: string; work_key: string; created_at: string; until: string }>(

@@ -1,11 +1,12 @@
 import type { Role } from '@kobrin/core'
 import { ROLES } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import { boolean, char, index, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
+import { bigint, boolean, char, index, mysqlEnum, mysqlTable, varchar } from 'drizzle-orm/mysql-core'
 import { document, instant, uuid } from '../database/columns.ts'
 
 export const staff = mysqlTable('staff', {
   id: uuid('id').primaryKey(),
+  /** Small letters, digits, points and hyphens: another spelling is another name. */
   login: varchar('login', { length: 60 }).notNull().unique(),
   name: varchar('name', { length: 120 }).notNull(),
   initials: varchar('initials', { length: 4 }).notNull(),
@@ -25,7 +26,30 @@ export const device = mysqlTable('device', {
   name: varchar('name', { length: 60 }),
   enrolledBy: uuid('enrolled_by'),
   createdAt: instant('created_at').notNull(),
+  revokedAt: instant('revoked_at'),
 })
+
+/** A try to come in, right or wrong: how often somebody may guess is counted on these. */
+export const guess = mysqlTable(
+  'guess',
+  {
+    id: bigint('id', { mode: 'number', unsigned: true }).autoincrement().primaryKey(),
+    at: instant('at').notNull(),
+    guessedBy: mysqlEnum('guessed_by', ['passphrase', 'pin']).notNull(),
+    staffId: uuid('staff_id'),
+    deviceId: uuid('device_id'),
+    /** On a device that this person has signed in on before. */
+    ownDevice: boolean('own_device').notNull(),
+    address: varchar('address', { length: 45 }).notNull(),
+    wasRight: boolean('was_right').notNull(),
+  },
+  (table) => [
+    index('guess_staff').on(table.staffId, table.at),
+    index('guess_device').on(table.deviceId, table.at),
+    index('guess_address').on(table.address, table.at),
+    index('guess_at').on(table.at),
+  ],
+)
 
 export const session = mysqlTable(
   'session',
