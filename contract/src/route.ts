@@ -13,6 +13,8 @@ export interface Route {
   body?: z.ZodType
   /** What a body may weigh at most, where it is more than a form. */
   bodyBytes?: number
+  /** Reads much at once, and can wait where a tap cannot. */
+  report?: true
   /** The answer's shape; without one there is nothing to answer. */
   answer?: z.ZodType
 }

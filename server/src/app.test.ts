@@ -111,6 +111,14 @@ describe('bad requests', () => {
     })
   })
 
+  it.each(['100000001', '-100000', '1e300', 'NaN', 'x'])(
+    'answers a day that no calendar here has: %s',
+    async (since) => {
+      const response = await keeper.call({ method: 'GET', url: `${ROUTES.changes.url}?since=${since}` })
+      expect([response.statusCode, response.json<{ code: string }>().code]).toEqual([400, 'bad_input'])
+    },
+  )
+
   it('takes no changes from another site', async () => {
     const response = await post({ entries: [] }, { origin: 'https://elsewhere.test' })
     expect(response.json()).toMatchObject({ code: 'wrong_origin' })

@@ -16,6 +16,7 @@ import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
 import { healthRoutes } from './health/routes.ts'
 import { checkHost, checkOrigin } from './interface/origin.ts'
+import { createReports } from './interface/reports.ts'
 import { servePages } from './interface/pages.ts'
 import { libraryRoutes } from './library/routes.ts'
 import { createGuesses } from './people/guesses.ts'
@@ -129,6 +130,7 @@ async function servicesOf(
     sessions,
     devices: createDevices(db, now),
     guesses: createGuesses(db, now),
+    reports: createReports(),
     book,
     guard: createGuard(sessions),
     log: app.log,

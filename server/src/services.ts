@@ -5,6 +5,7 @@ import type { Changing } from './changes/changing.ts'
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
+import type { Reports } from './interface/reports.ts'
 import type { Devices } from './people/devices.ts'
 import type { Guesses } from './people/guesses.ts'
 import type { Sessions } from './people/sessions.ts'
@@ -18,6 +19,7 @@ export interface Services {
   sessions: Sessions
   devices: Devices
   guesses: Guesses
+  reports: Reports
   book: SiteBook
   /** The checks a route of the table asks for. */
   guard: (route: Pick<Route, 'access'>) => Pick<RouteShorthandOptions, 'onRequest'>

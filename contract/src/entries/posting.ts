@@ -10,7 +10,8 @@ export type Unreadable = z.infer<typeof Unreadable>
 export const BATCH_LIMIT = 200
 
 const proofs = z
-  .record(z.string(), Proof)
+  .record(z.string().max(36), Proof)
+  .refine((record) => Object.keys(record).length <= BATCH_LIMIT, 'more proofs than entries')
   .optional()
   .describe('By the uid of an entry: that its author was at work, for what another person sends.')
 

@@ -20,6 +20,7 @@ const SubjectFold = z.strictObject({
 export const ENTRY_ROUTES = {
   states: {
     method: 'GET',
+    report: true,
     url: '/api/states',
     summary: 'What the entries add up to for every subject, or for those asked for',
     access: 'readEntries',
@@ -42,6 +43,7 @@ export const ENTRY_ROUTES = {
   },
   since: {
     method: 'GET',
+    report: true,
     url: ENTRIES,
     summary: 'Entries after a place in the feed, in the order of each stream, at most 1000',
     access: 'readEntries',
@@ -50,6 +52,7 @@ export const ENTRY_ROUTES = {
   },
   record: {
     method: 'GET',
+    report: true,
     url: '/api/subjects/:subject/entries',
     summary: 'Every entry about a subject',
     access: 'readEntries',
@@ -58,6 +61,7 @@ export const ENTRY_ROUTES = {
   },
   act: {
     method: 'GET',
+    report: true,
     url: '/api/acts/:act/entries',
     summary: 'The entries of one doing',
     access: 'readEntries',

@@ -28,6 +28,10 @@ export const ERRORS = {
   unknown_subject: { status: 404, message: 'What this is about is not on record.' },
   known_subject: { status: 409, message: 'This is on record already.' },
   wrong_family: { status: 409, message: 'Nothing of the kind can be said about this.' },
+  other_content: {
+    status: 409,
+    message: 'Something else is on record under the same identity, so this was not kept.',
+  },
   act_incomplete: {
     status: 409,
     message: 'Another part of the same doing could not be kept, so none of it was.',

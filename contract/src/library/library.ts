@@ -56,7 +56,7 @@ export const SheetSchools = z.strictObject({
 export type SheetSchools = z.infer<typeof SheetSchools>
 
 export const KeepSheet = z.strictObject({
-  yaml: z.string().min(1).max(200_000),
+  yaml: z.string().min(1).max(65_536),
   why: z.string().trim().min(1).max(400),
   /** The questions were read, and the values are meant. */
   confirmed: z.boolean().default(false),

@@ -7,6 +7,7 @@ const ofSheet = z.strictObject({ sheetId: z.string().max(60) })
 export const LIBRARY_ROUTES = {
   library: {
     method: 'GET',
+    report: true,
     url: '/api/library',
     summary: 'Every care sheet in short',
     access: 'readSite',
@@ -14,6 +15,7 @@ export const LIBRARY_ROUTES = {
   },
   sheet: {
     method: 'GET',
+    report: true,
     url: '/api/library/:sheetId',
     summary: 'A care sheet with its text, its history and how it differs from the shipped one',
     access: 'readSite',
@@ -35,12 +37,14 @@ export const LIBRARY_ROUTES = {
     access: 'editSheets',
     params: ofSheet,
     body: KeepSheet,
+    bodyBytes: 256 * 1024,
     answer: SheetAnswer,
   },
   schools: {
     method: 'GET',
+    report: true,
     url: '/api/schools',
-    summary: 'Every matter keepers disagree on, sheet by sheet, and what is chosen here',
+    summary: 'Every question keepers disagree on, sheet by sheet, and what is chosen here',
     access: 'readSite',
     answer: z.strictObject({ sheets: z.array(SheetSchools) }),
   },

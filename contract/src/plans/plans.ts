@@ -1,4 +1,4 @@
-import { DutyPatch, Housing, Light, Override, ZoneTarget } from '@kobrin/core'
+import { Day, DutyPatch, Housing, Light, Override, ZoneTarget } from '@kobrin/core'
 import { z } from 'zod'
 
 const reason = z.string().trim().min(1).max(400)
@@ -44,7 +44,7 @@ export const SignOverride = z.strictObject({
   housing: Housing.partial().optional(),
   light: Light.partial().optional(),
   /** Last day it holds. */
-  until: z.int().optional(),
+  until: Day.optional(),
   sheet: word.optional(),
   resident: z.uuid().optional(),
   reason,

@@ -1,3 +1,4 @@
+import { Day } from '@kobrin/core'
 import { z } from 'zod'
 import { KeptEntry } from '../entries/posting.ts'
 import type { Route } from '../route.ts'
@@ -27,10 +28,11 @@ export const PLAN_ROUTES = {
   },
   changes: {
     method: 'GET',
+    report: true,
     url: '/api/changes',
     summary: 'What changed plans, places and the register since a day',
     access: 'readSite',
-    querystring: z.strictObject({ since: z.coerce.number<number>().int() }),
+    querystring: z.strictObject({ since: z.coerce.number<number>().pipe(Day) }),
     answer: z.strictObject({
       changes: z.array(Change),
       entries: z.array(KeptEntry).describe('Newcomers, stages reached, schools chosen for one resident.'),

@@ -1,8 +1,8 @@
 import { z } from 'zod'
+import { Day } from '../time/day.ts'
 
 const mm = z.number().positive().max(20_000)
 const name = z.string().trim().min(1).max(80)
-const day = z.number()
 
 export const FloorLayer = z.strictObject({ material: name, mm })
 export const Furniture = z.strictObject({
@@ -22,13 +22,13 @@ export const Lamp = z.strictObject({
   lengthMm: mm.optional(),
   /** From the lamp to the back of the animal where it basks. */
   distanceMm: mm.optional(),
-  fittedOn: day.optional(),
+  fittedOn: Day.optional(),
 })
 export const Part = z.strictObject({
   what: name,
   defect: z.string().trim().max(200).optional(),
-  since: day.optional(),
-  replaceBy: day.optional(),
+  since: Day.optional(),
+  replaceBy: Day.optional(),
 })
 
 /** What stands in an enclosure and how it is fitted out. */

@@ -2,6 +2,7 @@ import type { ResidentState } from '../residents/residentState.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Draft } from './entry.ts'
+import { own } from '../subjects/own.ts'
 
 /** Something in a value that should be asked about, kindly, before it is kept. */
 export type Doubt =
@@ -54,7 +55,7 @@ export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doub
     }
     case 'fed': {
       const { count, duty } = draft.payload
-      const last = state.feeding.lines[duty ?? 'feed']?.lastOffer?.count
+      const last = own(state.feeding.lines, duty ?? 'feed')?.lastOffer?.count
       if (count === undefined || last === undefined || count <= last * HUGE || count < 10) return null
       return { code: 'hugeAmount', value: count, usual: last, unit: 'pieces' }
     }

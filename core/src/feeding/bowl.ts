@@ -4,6 +4,7 @@ import { residentKind, withDone } from '../residents/residentKind.ts'
 import { duty } from '../subjects/values.ts'
 import { NO_FEEDS, withdrawn } from './feedLine.ts'
 import type { FeedingState } from './feedingState.ts'
+import { own } from '../subjects/own.ts'
 
 /** From this share left over, a meal left in place was not eaten. */
 const UNEATEN_FRACTION = 0.9
@@ -23,7 +24,7 @@ function feedingAfter(
   { found, leftFraction, refilled = false }: z.infer<typeof Payload>,
 ): FeedingState {
   const left = found === 'empty' ? 0 : (leftFraction ?? USUALLY_LEFT[found])
-  const line = feeding.lines[answered] ?? NO_FEEDS
+  const line = own(feeding.lines, answered) ?? NO_FEEDS
   const uneaten = left >= UNEATEN_FRACTION ? withdrawn(line, day) : null
   const judged = uneaten ?? line
   const portion = judged.portion && {

@@ -7,6 +7,7 @@ import { confirmed, duty, text, Uid, word } from '../subjects/values.ts'
 import { isMeal, lineAfter, NO_FEEDS } from './feedLine.ts'
 import type { FeedingState, ItemHistory, Offer } from './feedingState.ts'
 import { FeedOutcome, mealsIn } from './feedingState.ts'
+import { own } from '../subjects/own.ts'
 
 /** Days of offers kept per food: caps are counted over any 7 days. */
 const CAP_WINDOW_DAYS = 7
@@ -49,14 +50,14 @@ function itemAfter(history: ItemHistory | undefined, day: number, outcome: Offer
 
 function feedingAfter(feeding: FeedingState, fact: Fed, answered: string): FeedingState {
   const offer = offerOf(fact)
-  const lines = { ...feeding.lines, [answered]: lineAfter(feeding.lines[answered] ?? NO_FEEDS, offer) }
+  const lines = { ...feeding.lines, [answered]: lineAfter(own(feeding.lines, answered) ?? NO_FEEDS, offer) }
   if (offer.outcome === 'notOffered') return { ...feeding, lines }
   const items = {
     ...feeding.items,
-    [offer.item]: itemAfter(feeding.items[offer.item], fact.day, offer.outcome),
+    [offer.item]: itemAfter(own(feeding.items, offer.item), fact.day, offer.outcome),
   }
   if (!isMeal(offer)) return { ...feeding, lines, items }
-  const bowl = feeding.bowls[answered]
+  const bowl = own(feeding.bowls, answered)
   const given = { day: fact.day, meals: mealsIn({ lines }) }
   const supplements = (fact.payload.supplements ?? []).map((name) => [name, given] as const)
   return {

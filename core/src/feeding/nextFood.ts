@@ -2,6 +2,7 @@ import type { ResidentState } from '../residents/residentState.ts'
 import type { Food } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
+import { own } from '../subjects/own.ts'
 
 /** After so many refusals in a row another food is tried first … */
 const GIVE_UP_AFTER = 3
@@ -14,7 +15,7 @@ export interface FoodChoice {
 }
 
 function barred(food: Food, state: ResidentState, day: Day): Reason | null {
-  const history = state.feeding.items[food.item]
+  const history = own(state.feeding.items, food.item)
   if (!history) return null
   if (food.weeklyCap !== undefined) {
     const offers = history.days.filter((offered) => offered > day - 7 && offered < day).length
@@ -46,7 +47,7 @@ export function nextFood(foods: readonly Food[], state: ResidentState, day: Day)
       if ('fact' in bar) refusedBest ??= food
       continue
     }
-    const lastDay = state.feeding.items[food.item]?.days.at(-1) ?? -Infinity
+    const lastDay = own(state.feeding.items, food.item)?.days.at(-1) ?? -Infinity
     if (best === null || lastDay < bestDay) {
       best = food
       bestDay = lastDay

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Day } from '../time/day.ts'
 
 /** How often a duty recurs. Days may be fractions where a rule says so. */
 export const Cadence = z.discriminatedUnion('type', [
@@ -33,7 +34,7 @@ export const Cadence = z.discriminatedUnion('type', [
       tolerance: z.number().nonnegative().default(0),
     })
     .describe('Look every n days and refill when the bowl is empty.'),
-  z.strictObject({ type: z.literal('once'), day: z.number() }).describe('One time, on a day.'),
+  z.strictObject({ type: z.literal('once'), day: Day }).describe('One time, on a day.'),
   z
     .strictObject({
       type: z.literal('after'),

@@ -45,7 +45,7 @@ export type FoodSize = z.infer<typeof FoodSize>
 
 export const Food = z.strictObject({
   item: z.string().min(1),
-  sizes: z.array(FoodSize).default([]),
+  sizes: z.array(FoodSize).max(40).default([]),
   /** At most this many offers in any 7 days. */
   weeklyCap: z.int().positive().optional(),
   /** Days that must pass before the same item again. */
@@ -75,11 +75,11 @@ const fields = {
   /** After a refusal, days before food is offered again. */
   offerAgainAfter: z.number().nonnegative().optional(),
   amount: AmountRule.optional(),
-  foods: z.array(Food).optional(),
-  supplements: z.array(SupplementRule).optional(),
+  foods: z.array(Food).max(60).optional(),
+  supplements: z.array(SupplementRule).max(20).optional(),
   litres: z.number().positive().optional(),
   /** Holds this duty does not yield to, although they usually stop its kind. */
-  despite: z.array(HoldKind).optional(),
+  despite: z.array(HoldKind).max(20).optional(),
   people: z.union([z.literal(1), z.literal(2)]),
   competence: z.string().optional(),
   minutes: z.number().positive(),

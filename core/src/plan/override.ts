@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
 import { DutyPatch } from './duty.ts'
+import { Day } from '../time/day.ts'
 
 /** A change to a plan that somebody signed: to a duty, a zone, the housing or the light. */
 export const Override = z
@@ -10,10 +11,10 @@ export const Override = z
     housing: Housing.partial().optional(),
     light: Light.partial().optional(),
     by: z.string(),
-    on: z.number(),
+    on: Day,
     /** When it was signed, UTC: tells two of one day apart. */
     at: z.string().optional(),
-    until: z.number().optional(),
+    until: Day.optional(),
     reason: z.string().trim().min(1),
   })
   .refine(

@@ -5,6 +5,7 @@ import type { Override } from './override.ts'
 import type { Plan } from './plan.ts'
 import type { PlanRefusal } from './resolvePlan.ts'
 import { resolvePlan } from './resolvePlan.ts'
+import { own } from '../subjects/own.ts'
 
 /** What plans are made of besides the residents themselves: the sheets in force, what the site chose, and
  * what was signed. */
@@ -52,7 +53,7 @@ export function planOf(
   if (!sheet) return { code: 'unknown_sheet', sheet: register.sheet }
   return resolvePlan(sheet, {
     stage: register.stage,
-    schools: { ...schools[sheet.id], ...register.schools },
+    schools: { ...own(schools, sheet.id), ...register.schools },
     siteOverrides: overrides.get(sheet.id) ?? [],
     residentOverrides: overrides.get(id) ?? [],
     day,

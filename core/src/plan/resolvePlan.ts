@@ -8,6 +8,7 @@ import type { Plan, PlanTarget } from './plan.ts'
 import { setupDuties } from './setupDuties.ts'
 import type { Source } from './source.ts'
 import { fromSheet } from './source.ts'
+import { own } from '../subjects/own.ts'
 
 export interface PlanChoices {
   stage: string
@@ -130,7 +131,7 @@ function chosenOptions(
 ): [string, SchoolOption][] | PlanRefusal {
   const options: [string, SchoolOption][] = []
   for (const school of sheet.schools) {
-    const chosen = schools[school.id] ?? school.default
+    const chosen = own(schools, school.id) ?? school.default
     const option = school.options.find(({ id }) => id === chosen)
     if (!option) {
       const known = school.options.map(({ id }) => id)

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { Barrier } from '../walk/place.ts'
-import { civilDay, word } from '../subjects/values.ts'
+import { word } from '../subjects/values.ts'
+import { Day } from '../time/day.ts'
 
 /** 'male', 'female', or not known. */
 export const Sex = z.enum(['male', 'female', 'unknown'])
@@ -14,7 +15,7 @@ export const Register = z.strictObject({
   /** Animals in a colony as it was put on record; null for one animal, or where nobody counted. */
   count: z.int().positive().max(1_000_000).nullable(),
   sex: Sex,
-  hatchedOn: civilDay.nullable(),
+  hatchedOn: Day.nullable(),
   /** Set when the resident is stricter than its place, a sick animal for one. */
   barrier: Barrier.nullable(),
   /** Schools chosen for it alone, option by question. */

@@ -1,3 +1,5 @@
+import { own } from '../subjects/own.ts'
+
 /** One field that differs; absent on a side where it is not written. */
 export interface Difference {
   path: string
@@ -34,7 +36,7 @@ function compare(before: unknown, after: unknown, path: string): Difference[] {
       },
     ]
   return [...new Set([...Object.keys(left), ...Object.keys(right)])].flatMap((key) =>
-    compare(left[key], right[key], path ? `${path}.${key}` : key),
+    compare(own(left, key), own(right, key), path ? `${path}.${key}` : key),
   )
 }
 

@@ -21,7 +21,6 @@ export function word(max: number) {
 /** What somebody wrote. */
 export const text = z.string().trim().min(1).max(4000).refine(isWellFormed, 'not well-formed text')
 
-export const civilDay = z.int()
 export const count = z.int().min(0).max(1_000_000)
 
 /** Which duty of the plan a routine entry answers, when a plan has several of one kind. */

@@ -1,6 +1,7 @@
 import type { Day } from '../time/day.ts'
 import type { Offering, Task } from './task.ts'
 import { isToDo } from './task.ts'
+import { own } from '../subjects/own.ts'
 
 export interface CarryItem {
   item: string
@@ -43,9 +44,7 @@ function plus(sum: readonly [number, number], more: readonly [number, number] = 
 }
 
 function counted(counts: Readonly<Record<string, number>>, names: readonly string[]) {
-  const next: Record<string, number> = { ...counts }
-  for (const name of names) next[name] = (next[name] ?? 0) + 1
-  return next
+  return names.reduce((next, name) => ({ ...next, [name]: (own(next, name) ?? 0) + 1 }), counts)
 }
 
 function keyOf(offering: Offering): string {

@@ -23,6 +23,7 @@ import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
 import type { Offering, Task } from './task.ts'
+import { own } from '../subjects/own.ts'
 
 /** Everything one resident asks for on a day. */
 export interface ResidentDay {
@@ -66,21 +67,21 @@ function eventDay(event: Event, state: ResidentState): Day | null {
 }
 
 function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
-  return latestOf([state.done[`${duty.id}:bowl`]?.day, state.done[duty.id]?.day])
+  return latestOf([own(state.done, `${duty.id}:bowl`)?.day, own(state.done, duty.id)?.day])
 }
 
 /** A full clean does what every lesser clean does. */
 function lastCleaned(duty: Duty, state: ResidentState): Mark | undefined {
-  const [spot, full] = [state.done[duty.id], state.done[FULL_CLEAN]]
+  const [spot, full] = [own(state.done, duty.id), own(state.done, FULL_CLEAN)]
   return spot && full ? (spot.at < full.at ? full : spot) : (spot ?? full)
 }
 
 function markFor(duty: Duty, state: ResidentState): Mark | undefined {
-  return duty.does === 'clean' ? lastCleaned(duty, state) : state.done[duty.id]
+  return duty.does === 'clean' ? lastCleaned(duty, state) : own(state.done, duty.id)
 }
 
 function emptySince(duty: Duty, state: ResidentState): Day | null {
-  const bowl = state.feeding.bowls[duty.id]
+  const bowl = own(state.feeding.bowls, duty.id)
   return bowl?.found === 'empty' && !bowl.refilled ? bowl.day : null
 }
 
@@ -91,13 +92,13 @@ function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
 
 function lastDone(duty: Duty, state: ResidentState): Day | null {
   if (duty.cadence.type === 'whenEmpty') return lastLookAtBowl(duty, state)
-  if (duty.does === 'feed') return lastMealIn(state.feeding.lines[duty.id])?.day ?? null
+  if (duty.does === 'feed') return lastMealIn(own(state.feeding.lines, duty.id))?.day ?? null
   return markFor(duty, state)?.day ?? null
 }
 
 function factsOf(duty: Duty, { day, state }: Today): DuenessFacts {
   const facts: DuenessFacts = { day, lastDone: lastDone(duty, state), since: state.stay.arrivedOn ?? day }
-  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, state.feeding.lines[duty.id])
+  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, own(state.feeding.lines, duty.id))
   if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
   if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
   return facts
@@ -105,7 +106,7 @@ function factsOf(duty: Duty, { day, state }: Today): DuenessFacts {
 
 function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reason[] {
   const because: Reason[] = []
-  const line = duty.does === 'feed' ? state.feeding.lines[duty.id] : undefined
+  const line = duty.does === 'feed' ? own(state.feeding.lines, duty.id) : undefined
   const mark = line ? lastMealIn(line) : markFor(duty, state)
   if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
   else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
@@ -128,7 +129,7 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reaso
       ...(offer.why !== undefined && { why: offer.why }),
     })
   }
-  const bowl = state.feeding.bowls[duty.id]
+  const bowl = own(state.feeding.bowls, duty.id)
   if (duty.cadence.type === 'whenEmpty' && bowl) {
     because.push({ fact: 'bowl', day: bowl.day, found: bowl.found })
   }
@@ -151,7 +152,7 @@ function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | 
   const { food, because } = choice
   const due = supplementsDue(duty.supplements ?? [], state, day)
   const amount = duty.amount
-    ? mealAmount(duty.amount, food.sizes, state.growth, state.feeding.lines[duty.id], weight)
+    ? mealAmount(duty.amount, food.sizes, state.growth, own(state.feeding.lines, duty.id), weight)
     : { because: [] }
   return {
     ...amount,
@@ -167,11 +168,11 @@ function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | 
 
 function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
   if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
-  const looked = duty.cadence.type === 'whenEmpty' ? state.done[`${duty.id}:bowl`] : undefined
+  const looked = duty.cadence.type === 'whenEmpty' ? own(state.done, `${duty.id}:bowl`) : undefined
   const mark = [markFor(duty, state), looked].find((candidate) => candidate?.day === day)
   if (!mark) return undefined
   const { at, by, uid } = mark
-  const offer = state.feeding.lines[duty.id]?.lastOffer
+  const offer = own(state.feeding.lines, duty.id)?.lastOffer
   return { at, by, uid, ...(offer?.uid === uid && { outcome: offer.outcome }) }
 }
 

@@ -9,6 +9,11 @@ export const CONTENDED: ReadonlySet<number> = new Set([1213, 1205, 1062, STREAM_
 
 const TRIES = 8
 
+/** A little longer with every try, and never the same for two who got in each other's way. */
+export function patience(tries: number): Promise<void> {
+  return sleep(Math.random() * tries * 10)
+}
+
 /** Does something again for as long as others get in its way. */
 export async function untilAlone<T>(act: () => Promise<T>): Promise<T> {
   for (let tries = 1; ; tries += 1) {
@@ -16,7 +21,7 @@ export async function untilAlone<T>(act: () => Promise<T>): Promise<T> {
       return await act()
     } catch (error) {
       if (tries >= TRIES || !CONTENDED.has(errnoOf(error) ?? 0)) throw error
-      await sleep(tries * 5)
+      await patience(tries)
     }
   }
 }

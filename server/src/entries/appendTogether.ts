@@ -2,7 +2,10 @@ import type { Receipt } from '@kobrin/contract'
 import { advanced, readBookmark, sayBookmark } from '@kobrin/contract'
 import type { Entry, Sheet } from '@kobrin/core'
 import { effectiveFacts, isAmendment, replay } from '@kobrin/core'
+import { isDeepStrictEqual } from 'node:util'
 import { sql } from 'drizzle-orm'
+import { isoInstant } from '../database/columns.ts'
+import { patience } from '../database/contended.ts'
 import type { Connection, Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { Lease } from '../streams/ownStream.ts'
@@ -30,12 +33,47 @@ export interface Appending {
   careful: boolean
 }
 
-async function alreadyKept(db: Database, uids: readonly string[]): Promise<Map<string, Receipt>> {
-  const rows = await rowsOf<{ uid: string; stream: number; seq: number }>(
-    db,
-    sql`select uid, stream, seq from entry where uid in ${uids}`,
+interface KeptRow {
+  uid: string
+  stream: number
+  seq: number
+  subject: string
+  kind: string
+  author: string
+  occurredAt: string
+  payload: string
+}
+
+/** Whether what is on record says what is posted again. A field that came into the language since then
+ * may be there now and not on record. */
+function saysSame(kept: KeptRow, { subject, kind, author, occurredAt, payload }: Entry): boolean {
+  const [before, now] = [JSON.parse(kept.payload), payload] as Record<string, unknown>[]
+  return (
+    kept.subject === subject &&
+    kept.kind === kind &&
+    kept.author === author &&
+    isoInstant(kept.occurredAt) === occurredAt &&
+    Object.entries(before ?? {}).every(([field, value]) => isDeepStrictEqual(value, now?.[field]))
   )
-  return new Map(rows.map((row) => [row.uid, { ...row, status: 'accepted' }]))
+}
+
+/** Receipts of those that were kept before: the place they have, or that something else has their name. */
+async function alreadyKept(db: Database, entries: readonly Entry[]): Promise<Map<string, Receipt>> {
+  const rows = await rowsOf<KeptRow>(
+    db,
+    sql`select uid, stream, seq, subject, kind, author_id as author, occurred_at as occurredAt, payload
+        from entry where uid in ${entries.map(({ uid }) => uid)}`,
+  )
+  const kept = new Map(rows.map((row) => [row.uid, row]))
+  const receipts = new Map<string, Receipt>()
+  for (const entry of entries) {
+    const row = kept.get(entry.uid)
+    if (!row) continue
+    const { uid, stream, seq } = row
+    const same = saysSame(row, entry)
+    receipts.set(uid, same ? { uid, stream, seq, status: 'accepted' } : refusalOf(uid, 'other_content'))
+  }
+  return receipts
 }
 
 interface Settled {
@@ -86,12 +124,7 @@ async function attempted(
   entries: readonly Entry[],
   { now, lease, memory, sheets, careful }: Appending,
 ): Promise<Receipt[] | null> {
-  const receipts = careful
-    ? await alreadyKept(
-        db,
-        entries.map(({ uid }) => uid),
-      )
-    : new Map<string, Receipt>()
+  const receipts = careful ? await alreadyKept(db, entries) : new Map<string, Receipt>()
   const seen = new Set(receipts.keys())
   const fresh = entries.filter(({ uid }) => !seen.has(uid) && seen.add(uid))
   const { accepted, refused, turns } = judged(fresh, await knowledgeOf(db, fresh, memory, sheets))
@@ -140,6 +173,7 @@ export async function appendTogether(
       careful: appending.careful || outrun > 0,
     })
     if (receipts) return receipts
+    await patience(Math.min(outrun, 4))
   }
   throw new Error('Others kept writing about the same subjects.')
 }

@@ -109,6 +109,20 @@ describe('appending', () => {
     expect(history.filter(({ uid }) => uid === entry.uid)).toHaveLength(1)
   })
 
+  it('tells when something else is on record under the same identity, and keeps what was there', async () => {
+    const entry = weighed(resident(0), 63.5)
+    const [first] = await server.append([entry])
+    const others = [
+      { ...entry, payload: { grams: 64 } },
+      { ...entry, subject: resident(1) },
+      { ...entry, occurredAt: '2026-05-20T10:00:00.001Z' },
+    ] as Entry[]
+    for (const other of others) expect(codesOf(await server.append([other]))).toEqual(['other_content'])
+    expect(
+      await server.append([{ ...entry, payload: { ...entry.payload, confirmed: true } } as Entry]),
+    ).toEqual([first])
+  })
+
   it('puts what happened earlier in its place in the fold', async () => {
     await server.append([weighed(resident(3), 70, '2026-05-20T10:00:00.000Z')])
     await server.append([weighed(resident(3), 50, '2026-05-10T10:00:00.000Z')])

@@ -2,7 +2,8 @@ import type { Receipt } from '@kobrin/contract'
 import type { Entry, Sheet } from '@kobrin/core'
 import type { Connection } from '../database/connect.ts'
 import { errnoOf } from '../database/connect.ts'
-import { CONTENDED, STREAM_LOST } from '../database/contended.ts'
+import { CONTENDED, patience, STREAM_LOST } from '../database/contended.ts'
+import { KobrinProblem } from '../errors/problem.ts'
 import type { OwnStream } from '../streams/ownStream.ts'
 import { appendTogether } from './appendTogether.ts'
 import { createFoldMemory } from './foldMemory.ts'
@@ -10,6 +11,8 @@ import { createFoldMemory } from './foldMemory.ts'
 /** Entries appended in one transaction at most. */
 const BATCH_MAX = 400
 const TRIES = 6
+/** Posts that wait at most: more are better kept on their tablets. */
+const WAITING_MOST = 2_000
 
 export interface Appender {
   /** Appends what was posted together; receipts come in the order given. */
@@ -46,6 +49,7 @@ function retrying(connection: Connection, { stream, sheets, now }: Omit<Appender
         const errno = errnoOf(error) ?? 0
         if (errno === STREAM_LOST) stream.lost(lease)
         if (tries >= TRIES || !CONTENDED.has(errno)) throw error
+        await patience(tries)
       }
     }
   }
@@ -95,6 +99,7 @@ export function createAppender(
   return {
     append: (entries) =>
       new Promise((answer, fail) => {
+        if (waiting.length >= WAITING_MOST) throw new KobrinProblem('busy')
         waiting.push({ entries, answer, fail })
         running ??= run()
       }),

@@ -43,7 +43,9 @@ function aboutHouse(subject: string, fact: Pick<Fact, 'kind' | 'payload'>, known
     case 'registered': {
       const chosen = known.sheet(payload.sheet)
       if (!chosen) return 'unknown_sheet'
-      return hasStage(chosen, payload.stage) ? null : 'unknown_stage'
+      if (!hasStage(chosen, payload.stage)) return 'unknown_stage'
+      const schools = Object.entries(payload.schools)
+      return schools.every(([school, option]) => hasOption(chosen, school, option)) ? null : 'unknown_school'
     }
     case 'staged':
       return hasStage(sheet, payload.stage) ? null : 'unknown_stage'

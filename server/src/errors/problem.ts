@@ -72,11 +72,14 @@ function translate(error: unknown) {
   return answer('internal')
 }
 
+const RETRY_AFTER_SECONDS = 2
+
 /** Every error leaves as `{code, message, field?}`; only the unexpected ones are logged in full. */
 export function answerProblems(app: FastifyInstance): void {
   app.setErrorHandler((error, request, reply) => {
     const { status, body } = translate(error)
     if (status >= 500) request.log.error({ err: error }, body.code)
+    if (status === 503) reply.header('retry-after', RETRY_AFTER_SECONDS)
     return reply.status(status).send(body)
   })
 }

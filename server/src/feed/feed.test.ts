@@ -58,6 +58,7 @@ function read(
   after: string,
   headers: Record<string, string> = {},
   changeTold: () => unknown = () => undefined,
+  overTold: () => unknown = () => undefined,
 ): Reader {
   const address = app.server.address()
   const port = typeof address === 'object' && address ? address.port : 0
@@ -75,7 +76,8 @@ function read(
       rest = events.pop() ?? ''
       for (const event of events) {
         const data = /^data: (.*)$/m.exec(event)?.[1]
-        if (event.includes('event: change')) changeTold()
+        if (event.includes('event: startOver')) overTold()
+        else if (event.includes('event: change')) changeTold()
         else if (data) entries.push(JSON.parse(data) as KeptEntry)
       }
     }
@@ -167,6 +169,18 @@ describe('the feed', () => {
     await expect.poll(() => places.every((place) => placesOf(reader).includes(place))).toBe(true)
     reader.stop()
     expect(new Set(placesOf(reader)).size).toBe(reader.entries.length)
+  })
+
+  it('tells a screen that has read what is not there to start over, and goes on from what is', async () => {
+    const place = await say('Before the restore')
+    const told = { over: 0 }
+    const beyond = upTo({ ...place, seq: place.seq + 1000 })
+    const reader = read(first(), beyond, {}, undefined, () => (told.over += 1))
+    await expect.poll(() => told.over).toBe(1)
+    const { stream, seq } = await say('After it')
+    await reader.reached(1)
+    reader.stop()
+    expect(placesOf(reader)).toEqual([`${stream}:${seq}`])
   })
 
   async function readersOf(login: 'vet' | 'volunteer') {

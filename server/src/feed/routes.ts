@@ -1,9 +1,10 @@
-import { isBehind, readBookmark, ROUTES } from '@kobrin/contract'
+import { isAhead, isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/contract'
 import type { Bookmark } from '@kobrin/contract'
 import { readableBy } from '@kobrin/core'
 import type { FastifyPluginAsync } from 'fastify'
 import { schemaOf } from '../interface/serve.ts'
 import { signedInOn } from '../people/guard.ts'
+import { headOf } from '../streams/ownStream.ts'
 import type { Services } from '../services.ts'
 import { createReader } from './reader.ts'
 
@@ -38,7 +39,11 @@ export function feedRoutes({
           'x-accel-buffering': 'no',
         })
         out.write('retry: 1000\n')
-        const after = startOf(readBookmark(request.query.after) ?? {}, request.headers['last-event-id'])
+        const asked = startOf(readBookmark(request.query.after) ?? {}, request.headers['last-event-id'])
+        const head = await headOf(db).catch(() => asked)
+        const after = isAhead(asked, head) ? head : asked
+        // The record was put back to an earlier state: what this screen believes is not on it.
+        if (after !== asked) out.write(`event: startOver\nid: ${sayBookmark(head)}\ndata: {}\n\n`)
         const reader = createReader({ db, out, families: readableBy(signedIn.person.role), after })
         const stop = hub.follow(reader.hear)
         // Whoever is signed out has to come back and ask, and is then told to sign in.

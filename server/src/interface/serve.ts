@@ -43,7 +43,7 @@ export function schemaOf(route: Route): FastifySchema {
  * without an answer answers nothing. */
 export function serve<R extends Route>(
   app: FastifyInstance,
-  { guard }: Pick<Services, 'guard'>,
+  { guard, reports }: Pick<Services, 'guard' | 'reports'>,
   route: R,
   handle: (call: Call<R>) => Promise<Handled<R>>,
   options: RouteShorthandOptions = {},
@@ -57,7 +57,8 @@ export function serve<R extends Route>(
     ...options,
     handler: async (request, reply) => {
       const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
-      const answer = await handle({ params, query, body, request, reply })
+      const answered = () => handle({ params, query, body, request, reply })
+      const answer = await (route.report ? reports.inTurn(answered) : answered())
       if (route.answer) return answer
       return reply.status(204).send()
     },
@@ -69,7 +70,7 @@ export function serve<R extends Route>(
  * whoever takes it so. */
 export function serveText<R extends Route>(
   app: FastifyInstance,
-  { guard }: Pick<Services, 'guard'>,
+  { guard, reports }: Pick<Services, 'guard' | 'reports'>,
   route: R,
   handle: (call: Call<R>) => Promise<Buffer | null>,
 ): void {
@@ -82,7 +83,8 @@ export function serveText<R extends Route>(
     ...guard(route),
     handler: async (request, reply) => {
       const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
-      const text = await handle({ params, query, body, request, reply })
+      const told = () => handle({ params, query, body, request, reply })
+      const text = await (route.report ? reports.inTurn(told) : told())
       if (text === null) return reply.status(304).send()
       return reply.type('application/json; charset=utf-8').send(text)
     },

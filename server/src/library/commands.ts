@@ -9,7 +9,8 @@ import { sheet } from '../site/tables.ts'
 import { createOwnStream } from '../streams/ownStream.ts'
 import { inUseFaults } from './inUse.ts'
 import { historyOfSheet } from './queries.ts'
-import { readSheetText, writeSheetText } from './sheetText.ts'
+import { readSheetApart } from './readSheetApart.ts'
+import { writeSheetText } from './sheetText.ts'
 import { sheetShipped, sheetVersion } from './tables.ts'
 
 async function nextVersion(tx: Transaction, id: string): Promise<number> {
@@ -38,7 +39,7 @@ export async function keepSheet(
   id: string,
   { yaml, why, confirmed, basedOn }: KeepSheet,
 ): Promise<SheetAnswer> {
-  const read = readSheetText(yaml)
+  const read = await readSheetApart(yaml)
   if ('faults' in read) return { status: 'faulty', faults: read.faults }
   const doc = read.sheet
   if (doc.id !== id)

@@ -1,5 +1,6 @@
 import type { SheetFault } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
+import { own } from '@kobrin/core'
 import { eq } from 'drizzle-orm'
 import type { Transaction } from '../database/connect.ts'
 import { resident, site } from '../site/tables.ts'
@@ -31,7 +32,7 @@ export async function inUseFaults(tx: Transaction, sheet: Sheet): Promise<SheetF
       const more = Math.max(0, names.length - NAMED)
       return { code: 'stageInUse', stage, names: names.slice(0, NAMED), more }
     }),
-    ...chosenFaults(sheet, settings?.schools[sheet.id] ?? {}, null),
+    ...chosenFaults(sheet, own(settings?.schools ?? {}, sheet.id) ?? {}, null),
     ...living.flatMap(({ name, schools }) => chosenFaults(sheet, schools, name)),
   ]
   return wrong.map((what) => ({ line: null, field: 'stages and schools', what }))

@@ -151,3 +151,36 @@ describe('a newer shipped library', () => {
     expect((await gecko()).differences).toEqual([])
   })
 })
+
+describe('a text that was written to stop the house', () => {
+  const tangled = 'a: &a [x,x,x,x,x,x,x,x,x]\n' + 'bcdefgh'.split('').map((at, index) => {
+    const before = 'abcdefgh'[index] ?? 'a'
+    return `${at}: &${at} [${Array.from({ length: 9 }, () => `*${before}`).join(',')}]`
+  }).join('\n')
+
+  it.each([
+    ['nothing but ends', '}'.repeat(60_000)],
+    ['nothing but beginnings', '['.repeat(60_000)],
+    ['a text that refers to itself', tangled],
+    ['indentation without end', Array.from({ length: 350 }, (_, depth) => `${' '.repeat(depth)}a:`).join('\n')],
+  ])('is read apart and soon given up: %s', async (_what, yaml) => {
+    const before = (await gecko()).version
+    const keeping = keep(yaml)
+    const asked = performance.now()
+    await get(ROUTES.presence.url)
+    const meanwhile = performance.now() - asked
+    const answer = await keeping
+    expect(answer).toMatchObject({ status: 'faulty' })
+    expect(answer.status === 'faulty' && answer.faults.length).toBeLessThanOrEqual(20)
+    expect(meanwhile).toBeLessThan(1_000)
+    expect((await gecko()).version).toBe(before)
+  })
+
+  it('is not even looked at when it is longer than any sheet', async () => {
+    const url = addressOf(ROUTES.sheet.url, { sheetId: GECKO })
+    const body = { yaml: 'x'.repeat(70_000), why: 'Longer' }
+    expect((await senior.call({ method: 'PUT', url, body })).statusCode).toBe(400)
+    const heavier = { yaml: 'x'.repeat(400_000), why: 'Longer still' }
+    expect((await senior.call({ method: 'PUT', url, body: heavier })).statusCode).toBe(413)
+  })
+})

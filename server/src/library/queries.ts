@@ -1,6 +1,6 @@
 import type { LibrarySheet, SheetSchools, SheetSummary, SheetVersion } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
-import { differences } from '@kobrin/core'
+import { differences, own } from '@kobrin/core'
 import { and, count, desc, eq, max } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { resident, sheet, site } from '../site/tables.ts'
@@ -75,7 +75,7 @@ export async function everySchool(db: Database): Promise<SheetSchools[]> {
   const sheets = await db.select().from(sheet)
   const [settings] = await db.select({ schools: site.schools }).from(site)
   return sheets
-    .map(({ doc: { id, common, schools } }) => ({ id, common, schools, chosen: settings?.schools[id] ?? {} }))
+    .map(({ doc: { id, common, schools } }) => ({ id, common, schools, chosen: own(settings?.schools ?? {}, id) ?? {} }))
     .sort((a, b) => a.common.localeCompare(b.common, 'en'))
 }
 
@@ -94,6 +94,6 @@ export async function librarySheet(db: Database, id: string): Promise<LibraryShe
     history,
     differences: differs,
     shippedYaml: shipped && differs.length > 0 ? writeSheetText(shipped) : null,
-    schools: settings?.schools[id] ?? {},
+    schools: own(settings?.schools ?? {}, id) ?? {},
   }
 }

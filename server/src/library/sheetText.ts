@@ -16,6 +16,8 @@ function lineOf(document: Document, lines: LineCounter, path: Path): number | nu
   return null
 }
 
+/** Nobody reads more of them at once. */
+const FAULTS_MOST = 20
 const TANGLED = Symbol('tangled')
 
 /** YAML lets a text refer to itself until a few lines fill the memory; the reader stops before that. */
@@ -30,13 +32,13 @@ function valueOf(document: Document): unknown {
 /** Reads one sheet from YAML: what does not parse, what does not belong, what contradicts itself. */
 export function readSheetText(text: string): ReadSheet {
   const lines = new LineCounter()
-  const document = parseDocument(text, { lineCounter: lines, prettyErrors: true })
+  const document = parseDocument(text, { lineCounter: lines, prettyErrors: false })
   if (document.errors.length > 0)
     return {
-      faults: document.errors.map(({ message, linePos }) => ({
-        line: linePos?.[0].line ?? null,
+      faults: document.errors.slice(0, FAULTS_MOST).map(({ message, pos }) => ({
+        line: lines.linePos(pos[0]).line,
         field: 'text',
-        what: { code: 'unread', message: message.split('\n')[0] ?? message },
+        what: { code: 'unread', message },
       })),
     }
   const fault = (path: Path, what: SheetFault['what']): SheetFault => ({
@@ -48,8 +50,8 @@ export function readSheetText(text: string): ReadSheet {
   if (value === TANGLED) return { faults: [fault([], { code: 'tangled' })] }
   const read = Sheet.safeParse(value)
   if (!read.success)
-    return { faults: read.error.issues.map(({ path, message }) => fault(path, { code: 'unread', message })) }
-  const faults = sheetFaults(read.data).map(({ path, what }) => fault(path, what))
+    return { faults: read.error.issues.slice(0, FAULTS_MOST).map(({ path, message }) => fault(path, { code: 'unread', message })) }
+  const faults = sheetFaults(read.data).slice(0, FAULTS_MOST).map(({ path, what }) => fault(path, what))
   return faults.length > 0 ? { faults } : { sheet: read.data }
 }
 

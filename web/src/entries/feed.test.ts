@@ -11,14 +11,14 @@ class Source {
   readyState = 1
   closed = false
   readonly url: string
-  #onChange: ((event: { data: string }) => void) | null = null
+  readonly #on = new Map<string, (event: { data: string }) => void>()
 
   constructor(url: string) {
     this.url = decodeURIComponent(url)
   }
 
   addEventListener(name: string, listener: (event: { data: string }) => void): void {
-    if (name === 'change') this.#onChange = listener
+    this.#on.set(name, listener)
   }
 
   close(): void {
@@ -31,7 +31,11 @@ class Source {
   }
 
   change(seq: number): void {
-    this.#onChange?.({ data: JSON.stringify({ stream: 1, seq, what: {} }) })
+    this.#on.get('change')?.({ data: JSON.stringify({ stream: 1, seq, what: {} }) })
+  }
+
+  startOver(): void {
+    this.#on.get('startOver')?.({ data: '{}' })
   }
 
   fail(readyState: number): void {
@@ -45,6 +49,7 @@ let heard: string[]
 let links: boolean[]
 let changes: number
 let closed: number
+let startedOver: number
 let read: Bookmark
 
 beforeEach(() => {
@@ -54,6 +59,7 @@ beforeEach(() => {
   links = []
   changes = 0
   closed = 0
+  startedOver = 0
 })
 afterEach(() => vi.useRealTimers())
 
@@ -66,6 +72,7 @@ function follow(after: Bookmark): () => void {
       read = { ...read, [stream]: seq }
     },
     onLink: (linked) => links.push(linked),
+    onStartOver: () => (startedOver += 1),
     onChange: () => (changes += 1),
     onClosed: () => (closed += 1),
     open: (url) => {
@@ -89,6 +96,14 @@ describe('following the feed', () => {
     follow({ 1: 7 })
     for (const seq of [7, 8, 8]) sources[0]?.change(seq)
     expect(changes).toBe(1)
+  })
+
+  it('hears entries again from the beginning once it was told to start over', () => {
+    follow({ 1: 40 })
+    sources[0]?.tell(8)
+    sources[0]?.startOver()
+    sources[0]?.tell(8)
+    expect([startedOver, heard]).toEqual([1, ['1:8']])
   })
 
   it('leaves a dropped line to the browser, but says that it is cut', () => {

@@ -8,6 +8,8 @@ export interface FeedOptions {
   onLink: (linked: boolean) => void
   /** The building, a sheet or a plan was changed. */
   onChange: () => void
+  /** The record was put back to an earlier state. */
+  onStartOver: () => void
   /** The server would not have us: nobody is signed in here any more, or it cannot be reached. */
   onClosed: () => void
   open?: (url: string) => EventSource
@@ -21,6 +23,7 @@ export function followFeed({
   onEntry,
   onLink,
   onChange,
+  onStartOver,
   onClosed,
   open = (url) => new EventSource(url),
   retryMs = 2000,
@@ -44,6 +47,10 @@ export function followFeed({
       if (isPast(read, change)) return
       read = advanced(read, change)
       onChange()
+    })
+    source.addEventListener('startOver', () => {
+      read = {}
+      onStartOver()
     })
     source.onerror = () => {
       onLink(false)

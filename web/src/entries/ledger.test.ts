@@ -100,6 +100,16 @@ describe('the ledger', () => {
     expect(gramsOf(ledger)).toEqual([60, 61])
   })
 
+  it('starts over with what waits here when the record was put back to an earlier state', () => {
+    const ledger = openLedger()
+    load(ledger, 9, weighed(60), weighed(61))
+    const mine = weighed(62)
+    ledger.add([mine])
+    ledger.startOver()
+    load(ledger, 4, weighed(60))
+    expect(gramsOf(ledger)).toEqual([60, 62])
+  })
+
   it('asks for a new fold before what lies beyond the old one grows without end, and lets go of it', () => {
     const ledger = openLedger()
     load(ledger, 0)

@@ -46,6 +46,8 @@ export interface Ledger {
   /** The server would not keep it. */
   drop: (entry: Pick<Entry, 'subject' | 'uid'>) => void
   recent: (subject: string) => readonly Entry[]
+  /** Forgets what the server told and kept; what waits here stays. */
+  startOver: () => void
 }
 
 function isKept(entry: Entry): entry is KeptEntry {
@@ -128,5 +130,13 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       refold(subject, page)
     },
     recent: (subject) => pages.get(subject)?.since ?? [],
+    startOver() {
+      for (const [subject, { since }] of pages) {
+        const waiting = since.filter((entry) => !isKept(entry))
+        const page = { base: null, upTo: {}, since: waiting, complete: true }
+        pages.set(subject, page)
+        refold(subject, page)
+      }
+    },
   }
 }

@@ -8,6 +8,8 @@ export type LineMessage =
   | { type: 'receipt'; receipt: Receipt; entry: Entry }
   | { type: 'heard'; entry: KeptEntry }
   | { type: 'changed' }
+  /** The record was put back to an earlier state. */
+  | { type: 'startOver' }
   | { type: 'link'; linked: boolean }
   | { type: 'signInNeeded' }
   /** A tab that has just opened asks how things stand. */

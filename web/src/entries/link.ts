@@ -12,6 +12,7 @@ interface Leading {
   after: () => Bookmark
   hear: (entry: KeptEntry) => void
   onChange: () => void
+  onStartOver: () => void
   /** Sends what waits. */
   send: () => void
 }
@@ -38,7 +39,7 @@ export function createLink() {
   }
 
   /** Holds feed and outbox for all tabs of this browser. Answers how to let go of them. */
-  function lead({ tell, after, hear, onChange, send }: Leading): () => void {
+  function lead({ tell, after, hear, onChange, onStartOver, send }: Leading): () => void {
     const stop = followFeed({
       after,
       onEntry: (entry) => {
@@ -48,6 +49,10 @@ export function createLink() {
       onChange: () => {
         onChange()
         tell({ type: 'changed' })
+      },
+      onStartOver: () => {
+        onStartOver()
+        tell({ type: 'startOver' })
       },
       onLink: (is) => {
         linked.value = is

@@ -31,7 +31,7 @@ export const useRecord = defineStore('record', () => {
   const link = createLink()
   const undelivered = createUndelivered()
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
-  const reload = gatherReloads(loadStates)
+  const reload = gatherReloads((of) => loadStates(of))
   const gatherSite = gatherReloads(() => site.load())
   const reloadSite = () => gatherSite('site')
 
@@ -40,10 +40,11 @@ export const useRecord = defineStore('record', () => {
     return writer
   }
 
-  async function loadStates(of?: readonly string[]): Promise<Bookmark> {
+  async function loadStates(of?: readonly string[], anew = false): Promise<Bookmark> {
     const asked = Date.now()
     const { head, folds, now } = await fetchFolds(of)
     site.setClock(now, asked, Date.now())
+    if (anew) ledger.startOver()
     for (const [subject, fold] of folds) ledger.load(subject, fold)
     return head
   }
@@ -54,6 +55,12 @@ export const useRecord = defineStore('record', () => {
     reload: (subject) => reload(subject),
     reloadSite,
   })
+
+  /** The record was put back to an earlier state: everything is asked for anew. */
+  async function startOver(): Promise<void> {
+    readFrom(await loadStates(undefined, true))
+    reloadSite()
+  }
 
   /** What another tab tells. */
   function onMessage(message: LineMessage): void {
@@ -67,6 +74,8 @@ export const useRecord = defineStore('record', () => {
         return hear(message.entry)
       case 'changed':
         return reloadSite()
+      case 'startOver':
+        return void startOver()
       case 'link':
         link.linked.value = message.linked
         return
@@ -83,7 +92,8 @@ export const useRecord = defineStore('record', () => {
     onReceipt: receive,
     onTrouble: link.onTrouble,
     onUnstored: (count) => (undelivered.unstored.value = count),
-    lead: ({ tell, send }) => link.lead({ tell, send, after: read, hear, onChange: reloadSite }),
+    lead: ({ tell, send }) =>
+      link.lead({ tell, send, after: read, hear, onChange: reloadSite, onStartOver: () => void startOver() }),
   }
 
   async function prepareWriter(): Promise<Writer> {

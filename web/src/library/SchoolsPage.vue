@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { SheetSchools } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
+import { own } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -23,7 +24,7 @@ const questions = computed(() => {
     for (const { id, question, options, default: shipped } of sheet.schools) {
       const entry = asked.get(question) ?? { reasons: new Map<string, string>(), sided: [] }
       for (const { name, reason } of options) if (!entry.reasons.has(name)) entry.reasons.set(name, reason)
-      const chosen = sheet.chosen[id] ?? shipped
+      const chosen = own(sheet.chosen, id) ?? shipped
       const name = options.find((option) => option.id === chosen)?.name ?? chosen
       entry.sided.push({ sheet, name, isOurs: chosen !== shipped })
       asked.set(question, entry)

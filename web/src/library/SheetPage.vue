@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { LibrarySheet } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
-import { dayFromIso } from '@kobrin/core'
+import { dayFromIso, own } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
@@ -108,7 +108,7 @@ async function kept(): Promise<void> {
           :key="school.id"
           :sheet-id="sheet.id"
           :school="school"
-          :chosen="answer.schools[school.id]"
+          :chosen="own(answer.schools, school.id)"
           :example="example"
           @chosen="again"
         />

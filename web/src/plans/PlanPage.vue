@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { may, ROUTES } from '@kobrin/contract'
 import type { Override } from '@kobrin/core'
-import { isBefore, mayRecord } from '@kobrin/core'
+import { isBefore, mayRecord, own } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -175,7 +175,9 @@ function isOver({ until, on }: Override): boolean {
           :key="school.id"
           :sheet-id="resident.sheet"
           :school="school"
-          :chosen="resident.schools[school.id] ?? site.book?.schools[sheet.id]?.[school.id]"
+          :chosen="
+            own(resident.schools, school.id) ?? own(own(site.book?.schools ?? {}, sheet.id) ?? {}, school.id)
+          "
           :resident-id="id"
           @chosen="site.load()"
         />
