@@ -5,11 +5,11 @@ import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
+import { answerTabs } from './answerTabs.ts'
 import { createBeliefs } from './beliefs.ts'
 import { createDoings } from './doings.ts'
 import { fetchFolds } from './fetchFolds.ts'
 import { gatherReloads } from './gatherReloads.ts'
-import type { LineMessage } from './line.ts'
 import { createIntake } from './intake.ts'
 import { createLink } from './link.ts'
 import { createUndelivered } from './undelivered.ts'
@@ -49,7 +49,7 @@ export const useRecord = defineStore('record', () => {
     return head
   }
 
-  const { read, readFrom, added, hear, receive } = createIntake({
+  const intake = createIntake({
     ledger,
     undelivered,
     reload: (subject) => reload(subject),
@@ -58,47 +58,36 @@ export const useRecord = defineStore('record', () => {
 
   /** The record was put back to an earlier state: everything is asked for anew. */
   async function startOver(): Promise<void> {
-    readFrom(await loadStates(undefined, true))
+    intake.readFrom(await loadStates(undefined, true))
     reloadSite()
-  }
-
-  /** What another tab tells. */
-  function onMessage(message: LineMessage): void {
-    switch (message.type) {
-      case 'made':
-        added(message.entries)
-        return writer?.sendIfLeading()
-      case 'receipt':
-        return receive(message.receipt, message.entry)
-      case 'heard':
-        return hear(message.entry)
-      case 'changed':
-        return reloadSite()
-      case 'startOver':
-        return void startOver()
-      case 'link':
-        link.linked.value = message.linked
-        return
-      case 'signInNeeded':
-        return link.askToSignIn()
-      case 'hello':
-        if (writer?.isLeading()) writer.tell({ type: 'link', linked: link.linked.value })
-    }
   }
 
   const writing: WriterOptions = {
     shift: () => people.me?.shift,
-    onMessage,
-    onReceipt: receive,
+    onMessage: answerTabs({
+      intake,
+      link,
+      writer: () => writer,
+      reloadSite,
+      startOver: () => void startOver(),
+    }),
+    onReceipt: intake.receive,
     onTrouble: link.onTrouble,
     onUnstored: (count) => (undelivered.unstored.value = count),
     lead: ({ tell, send }) =>
-      link.lead({ tell, send, after: read, hear, onChange: reloadSite, onStartOver: () => void startOver() }),
+      link.lead({
+        tell,
+        send,
+        after: intake.read,
+        hear: intake.hear,
+        onChange: reloadSite,
+        onStartOver: () => void startOver(),
+      }),
   }
 
   async function prepareWriter(): Promise<Writer> {
     writer = await openWriter(writing)
-    added(undelivered.recall(await writer.left()))
+    intake.added(undelivered.recall(await writer.left()))
     return writer
   }
 
@@ -107,7 +96,7 @@ export const useRecord = defineStore('record', () => {
     opening ??= prepareWriter()
     opening.catch(() => (opening = null))
     const [, head] = await Promise.all([site.load(), loadStates()])
-    readFrom(head)
+    intake.readFrom(head)
     link.needsSignIn.value = false
     ready.value = true
     ;(await opening).openLine()
@@ -125,7 +114,7 @@ export const useRecord = defineStore('record', () => {
         )
     },
     put(entries) {
-      added(entries)
+      intake.added(entries)
       needWriter().put(entries)
     },
   })
@@ -144,7 +133,7 @@ export const useRecord = defineStore('record', () => {
   async function retryRefused(uid: string): Promise<void> {
     await needWriter().retry(uid)
     const one = undelivered.takeRefused(uid)
-    if (one) added([one.entry])
+    if (one) intake.added([one.entry])
   }
 
   return {

@@ -1,0 +1,38 @@
+import type { createIntake } from './intake.ts'
+import type { LineMessage } from './line.ts'
+import type { createLink } from './link.ts'
+import type { openWriter } from './writer.ts'
+
+interface TabsOptions {
+  intake: ReturnType<typeof createIntake>
+  link: ReturnType<typeof createLink>
+  writer: () => Awaited<ReturnType<typeof openWriter>> | null
+  reloadSite: () => void
+  startOver: () => void
+}
+
+/** What to do when another tab of this browser tells something. */
+export function answerTabs({ intake, link, writer, reloadSite, startOver }: TabsOptions) {
+  return (message: LineMessage): void => {
+    switch (message.type) {
+      case 'made':
+        intake.added(message.entries)
+        return writer()?.sendIfLeading()
+      case 'receipt':
+        return intake.receive(message.receipt, message.entry)
+      case 'heard':
+        return intake.hear(message.entry)
+      case 'changed':
+        return reloadSite()
+      case 'startOver':
+        return startOver()
+      case 'link':
+        link.linked.value = message.linked
+        return
+      case 'signInNeeded':
+        return link.askToSignIn()
+      case 'hello':
+        if (writer()?.isLeading()) writer()?.tell({ type: 'link', linked: link.linked.value })
+    }
+  }
+}
