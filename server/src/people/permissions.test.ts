@@ -1,17 +1,17 @@
-import type { Route } from '@kobrin/contract'
-import { addressOf, may, ROUTES } from '@kobrin/contract'
+import { may, ROUTES } from '@kobrin/contract'
 import type { EntryKind, FamilyName, Role } from '@kobrin/core'
-import { emptyBuild, FACT_KINDS, familyOf, founds, mayRecord, ROLES } from '@kobrin/core'
+import { FACT_KINDS, familyOf, founds, mayRecord, ROLES } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
 import { client, signedIn } from '../testing/client.ts'
+import { PAYLOADS, requestFor } from '../testing/requests.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { newcomer, smallSite } from '../testing/smallSite.ts'
+import { smallSite } from '../testing/smallSite.ts'
 
 let base: Scratch
 let site: SmallSite
@@ -36,92 +36,24 @@ function as(role: Role): Client {
   return one
 }
 
-/** A request that would succeed, apart from who makes it. */
-function request({ method, url }: Route) {
-  const subject = site.residents[0]?.id ?? ''
-  const bodies: Record<string, object> = {
-    [`POST ${ROUTES.append.url}`]: { entries: [{ uid: uuidv7() }] },
-    [`POST ${ROUTES.enrolDevice.url}`]: { name: 'Tablet' },
-    [`PUT ${ROUTES.keepSheet.url}`]: { yaml: 'id: leopard-gecko', why: 'Try' },
-    [`POST ${ROUTES.schools.url}`]: {
-      sheet: 'leopard-gecko',
-      school: 'heat',
-      option: 'above',
-      reason: 'Lamps are there',
-    },
-    [`POST ${ROUTES.signOverride.url}`]: { resident: subject, housing: { hides: 3 }, reason: 'Shy' },
-    [`POST ${ROUTES.endOverride.url}`]: { target: subject, number: 0, reason: 'Bold now' },
-    [`PUT ${ROUTES.keepEnclosure.url}`]: { widthMm: 600, depthMm: 400, heightMm: 400, build: emptyBuild() },
-  }
-  const body = bodies[`${method} ${url}`]
-  const parameters = {
-    subject,
-    act: uuidv7(),
-    sheetId: 'leopard-gecko',
-    version: 1,
-    id: uuidv7(),
-    enclosureId: site.enclosures.at(-1)?.id ?? '',
-  }
-  const query = url === ROUTES.changes.url ? { since: 0 } : {}
-  return { method, url: addressOf(url, parameters, query), ...(body && { body }) }
-}
-
 const guarded = Object.entries(ROUTES).filter(
   ([name, { access }]) => access !== 'anyone' && name !== 'signOut' && name !== 'feed',
 )
 
 describe.each(guarded)('%s', (_, route) => {
   it('is closed to somebody who is not signed in', async () => {
-    const response = await client(app).call(request(route))
+    const response = await client(app).call(requestFor(site, route))
     expect(response.statusCode).toBe(401)
     expect(response.json()).toMatchObject({ code: 'not_signed_in' })
   })
 
   it.each(ROLES)('is open or closed to a %s as the table says', async (role) => {
     const allowed = route.access === 'signedIn' || may(role, route.access as 'readSite')
-    const { statusCode } = await as(role).call(request(route))
+    const { statusCode } = await as(role).call(requestFor(site, route))
     // There is no such device: whoever may revoke one is told so.
     expect(allowed ? [200, 204, 404] : [403]).toContain(statusCode)
   })
 })
-
-const payloads: Record<EntryKind, object> = {
-  registered: newcomer('Newcomer'),
-  expected: { enclosure: '' },
-  arrived: { enclosure: '' },
-  moved: { to: '' },
-  died: { count: 1 },
-  left: { count: 1, to: 'Another house' },
-  staged: { stage: 'adult', why: 'Grown' },
-  schooled: { school: 'd3', option: 'always', why: 'No tube' },
-  counted: { count: 12 },
-  accounted: { found: 1, lost: 0, why: 'Behind the cork' },
-  gained: { count: 2 },
-  fed: { item: 'crickets', outcome: 'taken' },
-  bowl: { found: 'empty' },
-  watered: {},
-  dampened: {},
-  cleaned: { scope: 'spot' },
-  weighed: { grams: 60 },
-  measured: { part: 'length', mm: 200 },
-  ecdysis: { stage: 'dull' },
-  skinCleared: {},
-  looked: { seen: true },
-  droppings: { kind: 'normal' },
-  checked: {},
-  condition: { score: 3 },
-  observed: { text: 'Well', severity: 'info' },
-  noted: { text: 'A note' },
-  held: { hold: 'gravid', reason: 'Felt' },
-  released: { hold: 'gravid' },
-  vacated: { resident: '', leaves: 'toClean' },
-  readied: { floor: 'cleaned' },
-  floorKept: { of: '', at: 'Larder' },
-  floorChecked: { found: 'nothing' },
-  floorDisposed: {},
-  corrected: { target: '', to: { kind: 'noted', payload: { text: 'Better' } }, why: 'Slip' },
-  retracted: { target: '', why: 'Slip' },
-}
 
 const subjects = (): Record<FamilyName, string> => ({
   resident: site.residents[1]?.id ?? '',
@@ -165,7 +97,7 @@ describe('entries of each kind', () => {
 
   it.each(cases)('a %s recording "%s" is answered as the table says', async (role, kind) => {
     const place = site.enclosures.at(-1)?.id ?? ''
-    let payload = payloads[kind]
+    let payload = PAYLOADS[kind]
     if ('enclosure' in payload) payload = { ...payload, enclosure: place }
     else if ('resident' in payload) payload = { ...payload, resident: subjects().resident }
     else if ('of' in payload) payload = { ...payload, of: subjects().resident }

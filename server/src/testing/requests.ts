@@ -1,0 +1,82 @@
+import type { Route } from '@kobrin/contract'
+import { addressOf, ROUTES } from '@kobrin/contract'
+import type { EntryKind } from '@kobrin/core'
+import { emptyBuild } from '@kobrin/core'
+import { v7 as uuidv7 } from 'uuid'
+import type { SmallSite } from './smallSite.ts'
+import { newcomer } from './smallSite.ts'
+
+export interface AnyRequest {
+  method: Route['method']
+  url: string
+  body?: object
+}
+
+/** A request that would succeed, apart from who makes it. */
+export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest {
+  const subject = site.residents[0]?.id ?? ''
+  const bodies: Record<string, object> = {
+    [`POST ${ROUTES.append.url}`]: { entries: [{ uid: uuidv7() }] },
+    [`POST ${ROUTES.enrolDevice.url}`]: { name: 'Tablet' },
+    [`PUT ${ROUTES.keepSheet.url}`]: { yaml: 'id: leopard-gecko', why: 'Try' },
+    [`POST ${ROUTES.schools.url}`]: {
+      sheet: 'leopard-gecko',
+      school: 'heat',
+      option: 'above',
+      reason: 'Lamps are there',
+    },
+    [`POST ${ROUTES.signOverride.url}`]: { resident: subject, housing: { hides: 3 }, reason: 'Shy' },
+    [`POST ${ROUTES.endOverride.url}`]: { target: subject, number: 0, reason: 'Bold now' },
+    [`PUT ${ROUTES.keepEnclosure.url}`]: { widthMm: 600, depthMm: 400, heightMm: 400, build: emptyBuild() },
+  }
+  const body = bodies[`${method} ${url}`]
+  const parameters = {
+    subject,
+    act: uuidv7(),
+    sheetId: 'leopard-gecko',
+    version: 1,
+    id: uuidv7(),
+    enclosureId: site.enclosures.at(-1)?.id ?? '',
+  }
+  const query = url === ROUTES.changes.url ? { since: 0 } : {}
+  return { method, url: addressOf(url, parameters, query), ...(body && { body }) }
+}
+
+/** What an entry of each kind may say; where it speaks of something there is, that is left open. */
+export const PAYLOADS: Record<EntryKind, object> = {
+  registered: newcomer('Newcomer'),
+  expected: { enclosure: '' },
+  arrived: { enclosure: '' },
+  moved: { to: '' },
+  died: { count: 1 },
+  left: { count: 1, to: 'Another house' },
+  staged: { stage: 'adult', why: 'Grown' },
+  schooled: { school: 'd3', option: 'always', why: 'No tube' },
+  counted: { count: 12 },
+  accounted: { found: 1, lost: 0, why: 'Behind the cork' },
+  gained: { count: 2 },
+  fed: { item: 'crickets', outcome: 'taken' },
+  bowl: { found: 'empty' },
+  watered: {},
+  dampened: {},
+  cleaned: { scope: 'spot' },
+  weighed: { grams: 60 },
+  measured: { part: 'length', mm: 200 },
+  ecdysis: { stage: 'dull' },
+  skinCleared: {},
+  looked: { seen: true },
+  droppings: { kind: 'normal' },
+  checked: {},
+  condition: { score: 3 },
+  observed: { text: 'Well', severity: 'info' },
+  noted: { text: 'A note' },
+  held: { hold: 'gravid', reason: 'Felt' },
+  released: { hold: 'gravid' },
+  vacated: { resident: '', leaves: 'toClean' },
+  readied: { floor: 'cleaned' },
+  floorKept: { of: '', at: 'Larder' },
+  floorChecked: { found: 'nothing' },
+  floorDisposed: {},
+  corrected: { target: '', to: { kind: 'noted', payload: { text: 'Better' } }, why: 'Slip' },
+  retracted: { target: '', why: 'Slip' },
+}
