@@ -4,4 +4,10 @@ import { readyDatabase, readyPackages, run } from './ready.mjs'
 readyDatabase()
 readyPackages()
 process.env.KOBRIN_HOSTILE_RUNS ??= '250'
-run('npx', ['vitest', 'run', 'server/src/hostile', 'server/src/people/door.test.ts', ...process.argv.slice(2)])
+run('npx', [
+  'vitest',
+  'run',
+  'server/src/hostile',
+  'server/src/people/door.test.ts',
+  ...process.argv.slice(2),
+])

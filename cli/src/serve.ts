@@ -1,7 +1,7 @@
 import { createServer } from 'node:net'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { buildApp, KobrinFault, readLibrary, renewLibrary } from '@kobrin/server'
+import { buildApp, KobrinFault, readLibrary, renewLibrary, requireClock } from '@kobrin/server'
 import type { Opened } from './open.ts'
 import { openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
@@ -56,6 +56,8 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
   const opened = await openDatabase(settings)
   try {
     await prepare?.(opened)
+    // The demonstration is an invented house: its story ends when it was told.
+    if (!settings.believeClock && !prepare) await requireClock(opened.connection.db, new Date())
     await takeUpLibrary(opened)
     const app = await buildApp({
       connection: opened.connection,

@@ -14,6 +14,8 @@ export interface Settings {
   hosts: string[]
   /** Addresses or networks of proxies in front of it. */
   trustProxy: string[] | false
+  /** The clock of this machine is right, whatever the record says. */
+  believeClock: boolean
 }
 
 const DEFAULT_PORT = 4620
@@ -75,5 +77,6 @@ export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
     databaseUrl: urlOf(env['KOBRIN_DATABASE_URL']),
     hosts: hostsOf(env['KOBRIN_HOSTS'], host),
     trustProxy: proxiesOf(env['KOBRIN_TRUST_PROXY']),
+    believeClock: env['KOBRIN_CLOCK'] === 'believe',
   }
 }

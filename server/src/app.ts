@@ -2,16 +2,17 @@ import compress from '@fastify/compress'
 import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
-import { OPENAPI_URL } from '@kobrin/contract'
+import { OPENAPI_URL, ROUTES } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import type { Connection } from './database/connect.ts'
+import { createPulse } from './database/pulse.ts'
 import { createAppender } from './entries/appender.ts'
 import { readingRoutes } from './entries/readingRoutes.ts'
 import { entryRoutes } from './entries/routes.ts'
-import { answerProblems } from './errors/problem.ts'
+import { answerProblems, KobrinProblem } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
 import { healthRoutes } from './health/routes.ts'
@@ -113,6 +114,10 @@ async function servicesOf(
     now: () => now().toISOString(),
   })
   const sessions = createSessions(db, now)
+  const pulse = createPulse(connection, {
+    onChange: (beating) =>
+      app.log.warn(beating ? 'The database answers again.' : 'The database does not answer.'),
+  })
   let zone: string | null = null
   const siteZone = async () => {
     zone ??= (await siteSettings(db))?.zone ?? null
@@ -131,6 +136,7 @@ async function servicesOf(
     devices: createDevices(db, now),
     guesses: createGuesses(db, now),
     reports: createReports(),
+    pulse,
     book,
     guard: createGuard(sessions),
     log: app.log,
@@ -151,6 +157,7 @@ async function servicesOf(
     await hub.close()
     await stream.close()
     sessions.close()
+    await pulse.stop()
   }
   return { services, close }
 }
@@ -194,6 +201,10 @@ export async function buildApp({
   await app.register(compress, { global: false })
   await documented(app)
   const { services, close } = await servicesOf(app, { connection, now, heartbeatMs })
+  app.addHook('onRequest', async ({ url }) => {
+    const asksDatabase = url.startsWith('/api') && !url.startsWith(ROUTES.health.url)
+    if (asksDatabase && !services.pulse.isBeating()) throw new KobrinProblem('database_away')
+  })
   for (const routes of FEATURES) await app.register(routes(services))
   const forPeople = services.guard({ access: 'signedIn' })
   app.get(OPENAPI_URL, { ...forPeople, schema: { hide: true } }, () => app.swagger())

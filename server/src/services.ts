@@ -2,6 +2,7 @@ import type { Route } from '@kobrin/contract'
 import type { FastifyBaseLogger, FastifyRequest, RouteShorthandOptions } from 'fastify'
 import type { Author } from './changes/author.ts'
 import type { Changing } from './changes/changing.ts'
+import type { Pulse } from './database/pulse.ts'
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
@@ -20,6 +21,7 @@ export interface Services {
   devices: Devices
   guesses: Guesses
   reports: Reports
+  pulse: Pulse
   book: SiteBook
   /** The checks a route of the table asks for. */
   guard: (route: Pick<Route, 'access'>) => Pick<RouteShorthandOptions, 'onRequest'>

@@ -47,7 +47,11 @@ export const ERRORS = {
   },
   wrong_kind: { status: 409, message: 'A correction must say the same kind of thing as the original.' },
   unknown_place: { status: 409, message: 'No such enclosure is on record.' },
-  in_future: { status: 409, message: 'This is dated in the future. Is the clock of this tablet right?' },
+  in_future: {
+    status: 409,
+    message:
+      'This is dated later than the clock of the server. One of the two clocks is wrong; a senior keeper can look.',
+  },
   not_yours: {
     status: 403,
     message: 'This was entered under the name of somebody else, and nothing shows that they were at work.',
@@ -69,6 +73,11 @@ export const ERRORS = {
   database_away: {
     status: 503,
     message: 'The record cannot be reached just now. What you entered is kept here and will be sent.',
+  },
+  disk_full: {
+    status: 503,
+    message:
+      'The disk of the server is full. What you enter is kept here and will be sent when there is room.',
   },
   internal: {
     status: 500,

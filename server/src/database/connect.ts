@@ -1,5 +1,6 @@
 import { drizzle } from 'drizzle-orm/mysql2'
 import type { MySql2Database } from 'drizzle-orm/mysql2'
+import type { Socket } from 'node:net'
 import mysql from 'mysql2/promise'
 import { KobrinFault } from '../errors/fault.ts'
 
@@ -9,8 +10,15 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 export interface Connection {
   db: Database
   pool: mysql.Pool
+  /** A connection outside the pool, for what must not wait behind others. */
+  lone: () => Promise<mysql.Connection>
+  /** Lets go of everybody who waits for an answer: they are told that it is gone. */
+  dropAll: () => void
   close: () => Promise<void>
 }
+
+/** A statement that runs longer than this helps nobody any more. */
+const STATEMENT_SECONDS = 30
 
 /** Where the database is: a URL to a server, or the socket of our own. */
 export type DatabaseAddress =
@@ -35,8 +43,14 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
     trace: false,
   })
   // The callback interface underneath is the one that tells of new connections.
+  const open = new Set<Socket>()
   pool.pool.on('connection', (raw) => {
-    raw.query("set time_zone = '+00:00', innodb_lock_wait_timeout = 10")
+    raw.query(
+      `set time_zone = '+00:00', innodb_lock_wait_timeout = 10, max_statement_time = ${STATEMENT_SECONDS}`,
+    )
+    const { stream } = raw as unknown as { stream: Socket }
+    open.add(stream)
+    stream.once('close', () => open.delete(stream))
   })
   try {
     await pool.query('select 1')
@@ -51,7 +65,15 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
       { cause },
     )
   }
-  return { db: drizzle({ client: pool }), pool, close: () => pool.end() }
+  return {
+    db: drizzle({ client: pool }),
+    pool,
+    lone: () => mysql.createConnection({ ...poolOptions(address), connectTimeout: 3000 }),
+    dropAll() {
+      for (const stream of open) stream.destroy()
+    },
+    close: () => pool.end(),
+  }
 }
 
 /** The error number of MariaDB under whatever Drizzle wrapped around it. */

@@ -56,6 +56,29 @@ describe('a database of our own', () => {
     await again.close()
   })
 
+  it('never runs with the secret that a power cut left empty', async () => {
+    const path = await folder()
+    await (await start(path)).stop()
+    await writeFile(join(path, 'mariadb.secret'), '')
+    const second = await start(path)
+    const address = second.address as { password: string }
+    expect(address.password).toMatch(/^[0-9a-f]{48}$/)
+    expect((await faultOf(connect({ ...second.address, password: '' } as never))).code).toBe(
+      'database_unreachable',
+    )
+    const one = await connect(second.address)
+    await one.close()
+  })
+
+  it('that hangs is ended all the same when it is told to stop', async () => {
+    const path = await folder()
+    const own = await startOwnDatabase(path, { stopPatienceMs: 300 })
+    const pid = own.pid()
+    process.kill(pid, 'SIGSTOP')
+    await own.stop()
+    expect(isAlive(pid)).toBe(false)
+  })
+
   it('takes over the one that a killed server left running', async () => {
     const path = await folder()
     const first = await start(path)

@@ -1,6 +1,14 @@
 import { spawn, spawnSync } from 'node:child_process'
 import { randomBytes } from 'node:crypto'
-import { existsSync, mkdirSync, openSync, readFileSync, readdirSync, writeFileSync } from 'node:fs'
+import {
+  existsSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  writeFileSync,
+} from 'node:fs'
 import { createServer, connect as connectSocket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -9,6 +17,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import { KobrinFault } from '../errors/fault.ts'
 import type { DatabaseAddress } from './connect.ts'
 
+const SECRET = /^[0-9a-f]{48}$/
 const START_PATIENCE_MS = 60_000
 const STOP_PATIENCE_MS = 30_000
 /** How often to look whether it still runs, and how long to wait after a start that failed. */
@@ -22,6 +31,12 @@ export interface OwnDatabase {
   /** Of the process that runs now. */
   pid: () => number
   stop: () => Promise<void>
+}
+
+export interface OwnDatabaseOptions {
+  says?: (line: string) => void
+  /** How long it may take to stop before it is ended. */
+  stopPatienceMs?: number
 }
 
 interface Folder {
@@ -63,9 +78,17 @@ function asRoot(): string[] {
   return process.getuid?.() === 0 ? ['--user=root'] : []
 }
 
+/** A secret that a full disk or a power cut left empty is none: with it anybody could come in. */
+function hasSecret(folder: Folder): boolean {
+  return existsSync(folder.secret) && SECRET.test(readFileSync(folder.secret, 'utf8').trim())
+}
+
 function secretOf(folder: Folder): string {
-  if (!existsSync(folder.secret))
-    writeFileSync(folder.secret, randomBytes(24).toString('hex'), { mode: 0o600 })
+  if (!hasSecret(folder)) {
+    const fresh = `${folder.secret}.new`
+    writeFileSync(fresh, randomBytes(24).toString('hex'), { mode: 0o600, flush: true })
+    renameSync(fresh, folder.secret)
+  }
   return readFileSync(folder.secret, 'utf8').trim()
 }
 
@@ -150,11 +173,14 @@ export function isAlive(pid: number): boolean {
   }
 }
 
-async function stopped(pid: number): Promise<void> {
+async function stopped(pid: number, patienceMs = STOP_PATIENCE_MS): Promise<void> {
   if (!isAlive(pid)) return
   process.kill(pid, 'SIGTERM')
-  const until = Date.now() + STOP_PATIENCE_MS
+  const until = Date.now() + patienceMs
   while (isAlive(pid) && Date.now() < until) await sleep(50)
+  // One that hangs hears nothing; what it acknowledged is on the disk.
+  if (isAlive(pid)) process.kill(pid, 'SIGKILL')
+  while (isAlive(pid)) await sleep(50)
 }
 
 function lastErrors(log: string): string {
@@ -222,12 +248,15 @@ function runningPid(folder: Folder): number | null {
  * Should it go while nobody told it to, it is started again: what was acknowledged is in it. */
 export async function startOwnDatabase(
   dataDir: string,
-  { says = () => undefined }: { says?: (line: string) => void } = {},
+  { says = () => undefined, stopPatienceMs }: OwnDatabaseOptions = {},
 ): Promise<OwnDatabase> {
   mkdirSync(dataDir, { recursive: true, mode: 0o700 })
   const folder = folderOf(dataDir)
   const before = runningPid(folder)
-  const taken = before !== null && (await answers(folder.socket)) ? before : null
+  // One whose secret is lost is started anew: only a start gives it another.
+  const running = before !== null && (await answers(folder.socket)) ? before : null
+  if (running !== null && !hasSecret(folder)) await stopped(running)
+  const taken = running !== null && isAlive(running) ? running : null
   if (taken === null) createData(folder)
   let pid = taken ?? (await launch(folder))
   const ending = new AbortController()
@@ -254,7 +283,7 @@ export async function startOwnDatabase(
     async stop() {
       ending.abort()
       await watching
-      await stopped(pid)
+      await stopped(pid, stopPatienceMs)
     },
   }
 }

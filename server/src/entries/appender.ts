@@ -3,7 +3,7 @@ import type { Entry, Sheet } from '@kobrin/core'
 import type { Connection } from '../database/connect.ts'
 import { errnoOf } from '../database/connect.ts'
 import { CONTENDED, patience, STREAM_LOST } from '../database/contended.ts'
-import { KobrinProblem } from '../errors/problem.ts'
+import { isAway, KobrinProblem } from '../errors/problem.ts'
 import type { OwnStream } from '../streams/ownStream.ts'
 import { appendTogether } from './appendTogether.ts'
 import { createFoldMemory } from './foldMemory.ts'
@@ -83,7 +83,7 @@ export function createAppender(
       for (const { entries, answer } of batch) answer(receipts.splice(0, entries.length))
       onAppended()
     } catch (error) {
-      if (batch.length === 1) batch[0]?.fail(error)
+      if (batch.length === 1 || isAway(error)) for (const post of batch) post.fail(error)
       else for (const post of batch) await appendBatch([post])
     }
   }

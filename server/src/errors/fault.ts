@@ -5,6 +5,7 @@ export type FaultCode =
   | 'already_running'
   | 'port_busy'
   | 'bad_setting'
+  | 'clock_wrong'
   | 'not_built'
   | 'bad_sheet'
 

@@ -24,19 +24,31 @@ function answer(code: ErrorCode, more: { field?: string; message?: string } = {}
 // 1040 too many connections, 2002/2003/2006/2013 gone, 1053 shutting down, 1927 killed.
 const AWAY = new Set([1040, 1053, 1927, 2002, 2003, 2006, 2013])
 
-function isAway(error: unknown): boolean {
+const GONE = new Set([
+  'ECONNREFUSED',
+  'ECONNRESET',
+  'EPIPE',
+  'ETIMEDOUT',
+  'ENOENT',
+  'PROTOCOL_CONNECTION_LOST',
+])
+
+/** No room to write: 3 and 20 from the file system, 1021, 1026 and 1114 from the tables. */
+const FULL = new Set([3, 20, 1021, 1026, 1114])
+
+/** Whether the database is not there, or does not answer. */
+export function isAway(error: unknown): boolean {
   const errno = errnoOf(error)
   if (errno !== undefined && AWAY.has(errno)) return true
   for (let at = error; at instanceof Error; at = at.cause) {
-    if (
-      'code' in at &&
-      (at.code === 'ECONNREFUSED' || at.code === 'PROTOCOL_CONNECTION_LOST' || at.code === 'ENOENT')
-    ) {
+    if ('code' in at && typeof at.code === 'string' && GONE.has(at.code)) {
       return true
     }
   }
   return false
 }
+
+const STATEMENT_TOO_LONG = 1969
 
 /** What Fastify itself refuses, by its status. */
 const BY_STATUS = new Map<number, ErrorCode>([
@@ -63,6 +75,9 @@ function translate(error: unknown) {
     })
   }
   if (isAway(error)) return answer('database_away')
+  const errno = errnoOf(error) ?? 0
+  if (FULL.has(errno)) return answer('disk_full')
+  if (errno === STATEMENT_TOO_LONG) return answer('busy')
   const status = error instanceof Error && 'statusCode' in error ? error.statusCode : undefined
   const known = typeof status === 'number' ? BY_STATUS.get(status) : undefined
   if (known) return answer(known)

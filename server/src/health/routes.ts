@@ -13,7 +13,7 @@ export function healthRoutes(services: Services): FastifyPluginAsync {
       services,
       ROUTES.health,
       async () => {
-        const head = await headOf(db).catch(() => null)
+        const head = services.pulse.isBeating() ? await headOf(db).catch(() => null) : null
         return {
           app: 'up' as const,
           database: head === null ? ('down' as const) : ('up' as const),

@@ -1,0 +1,65 @@
+import { setTimeout as sleep } from 'node:timers/promises'
+import type { Connection as LoneConnection } from 'mysql2/promise'
+import type { Connection } from './connect.ts'
+
+export interface Pulse {
+  /** False while the database does not answer: gone, or hanging. */
+  isBeating: () => boolean
+  stop: () => Promise<void>
+}
+
+export interface PulseOptions {
+  everyMs?: number
+  /** A database that takes longer for nothing is not there for anybody. */
+  patienceMs?: number
+  onChange?: (beating: boolean) => void
+}
+
+/** Asks the database for nothing, again and again, on a connection of its own. When it hangs, everybody
+ * who waits for it is let go: they are told to come back, and what they made is kept where it was made. */
+export function createPulse(
+  connection: Pick<Connection, 'lone' | 'dropAll'>,
+  { everyMs = 1_000, patienceMs = 4_000, onChange = () => undefined }: PulseOptions = {},
+): Pulse {
+  const stopping = new AbortController()
+  let beating = true
+  let lone: LoneConnection | null = null
+
+  function found(is: boolean): void {
+    if (is !== beating) onChange(is)
+    beating = is
+  }
+
+  async function ask(): Promise<void> {
+    lone ??= await connection.lone()
+    await lone.query('select 1')
+  }
+
+  async function beat(): Promise<void> {
+    const late = sleep(patienceMs, 'late' as const, { signal: stopping.signal })
+    const asked = ask().catch(() => 'away' as const)
+    const heard = await Promise.race([asked, late.catch(() => undefined)])
+    if (heard === undefined) return found(true)
+    lone?.destroy()
+    lone = null
+    found(false)
+    if (heard === 'late') connection.dropAll()
+  }
+
+  async function run(): Promise<void> {
+    while (!stopping.signal.aborted) {
+      await beat()
+      await sleep(everyMs, undefined, { signal: stopping.signal, ref: false }).catch(() => undefined)
+    }
+  }
+  const running = run()
+
+  return {
+    isBeating: () => beating,
+    async stop() {
+      stopping.abort()
+      await running
+      lone?.destroy()
+    },
+  }
+}
