@@ -50,6 +50,16 @@ function addUpkeep(kobrin: Command): void {
       console.log('The tables are up to date.')
     })
   kobrin
+    .command('check')
+    .description('look the whole record over, also beside a serving house; nothing is changed')
+    .action(async () => {
+      const [{ reportCheck }, { settingsFrom }] = await Promise.all([
+        import('./check.ts'),
+        import('./settings.ts'),
+      ])
+      process.exitCode = await reportCheck(settingsFrom(process.env))
+    })
+  kobrin
     .command('rebuild')
     .description('replay every entry and report where the stored folds differ')
     .option('--write', 'put the replayed folds in their place', false)

@@ -1,5 +1,5 @@
 import type { Connection, DatabaseAddress } from '@kobrin/server'
-import { connect, migrate, startOwnDatabase } from '@kobrin/server'
+import { connect, KobrinFault, migrate, ownAddress, startOwnDatabase } from '@kobrin/server'
 import { lockData } from './lock.ts'
 import type { Settings } from './settings.ts'
 
@@ -32,5 +32,16 @@ export async function openDatabase({ dataDir, databaseUrl }: Settings): Promise<
   } catch (error) {
     await close()
     throw error
+  }
+}
+
+/** The same, also while a house is serving: then its database is asked beside it. */
+export async function openBeside(settings: Settings): Promise<Opened> {
+  try {
+    return await openDatabase(settings)
+  } catch (error) {
+    if (!(error instanceof KobrinFault) || error.code !== 'already_running') throw error
+    const connection = await connect(ownAddress(settings.dataDir))
+    return { connection, close: connection.close }
   }
 }

@@ -244,6 +244,12 @@ function runningPid(folder: Folder): number | null {
   return Number.isInteger(pid) && pid > 1 && isAlive(pid) ? pid : null
 }
 
+/** Where a database of our own that runs can be asked. */
+export function ownAddress(dataDir: string): DatabaseAddress {
+  const folder = folderOf(dataDir)
+  return { socketPath: folder.socket, user: 'root', password: secretOf(folder), database: 'kobrin' }
+}
+
 /** Starts a MariaDB of our own in a private folder, or takes over the one a killed server left running.
  * Should it go while nobody told it to, it is started again: what was acknowledged is in it. */
 export async function startOwnDatabase(
@@ -278,7 +284,7 @@ export async function startOwnDatabase(
   const watching = watch()
 
   return {
-    address: { socketPath: folder.socket, user: 'root', password: secretOf(folder), database: 'kobrin' },
+    address: ownAddress(dataDir),
     pid: () => pid,
     async stop() {
       ending.abort()
