@@ -46,6 +46,7 @@ const dateLine = computed(() =>
 const sendState = useAfterPaint(() => {
   if (record.unstored > 0) return words.unstored(record.unstored)
   if (record.refused.length > 0) return `${record.refused.length} could not be kept`
+  if (record.held !== '' && record.waitingCount > 0) return words.held(record.waitingCount)
   if (record.waitingCount > 0) return words.waiting(record.waitingCount)
   return record.linked ? words.allSent : words.cutOff
 })

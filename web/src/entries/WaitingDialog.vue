@@ -18,6 +18,7 @@ const teller = useTeller()
       You can go on working, close the page, or run out of battery.
     </p>
     <p v-else>Everything entered here has been kept.</p>
+    <p v-if="record.held !== ''" class="why" role="alert">{{ record.held }}</p>
     <p v-if="record.unstored > 0" class="why" role="alert">
       This device cannot store what you enter: its storage is full or shut. {{ record.unstored }}
       {{ record.unstored === 1 ? 'entry is' : 'entries are' }} only in this page. Leave it open until

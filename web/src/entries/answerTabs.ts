@@ -29,6 +29,9 @@ export function answerTabs({ intake, link, writer, reloadSite, startOver }: Tabs
       case 'link':
         link.linked.value = message.linked
         return
+      case 'held':
+        link.held.value = message.why
+        return
       case 'signInNeeded':
         return link.askToSignIn()
       case 'hello':

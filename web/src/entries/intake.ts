@@ -10,10 +10,12 @@ interface IntakeOptions {
   /** What a subject adds up to is asked of the server. */
   reload: (subject: string) => void
   reloadSite: () => void
+  /** The server answers for entries again. */
+  answered: () => void
 }
 
 /** Takes in entries: those made here, those the server answers for, and those of everyone else. */
-export function createIntake({ ledger, undelivered, reload, reloadSite }: IntakeOptions) {
+export function createIntake({ ledger, undelivered, reload, reloadSite, answered }: IntakeOptions) {
   /** How far the feed was read in this tab, here or by the tab that holds the line. */
   let read: Bookmark = {}
 
@@ -31,6 +33,7 @@ export function createIntake({ ledger, undelivered, reload, reloadSite }: Intake
   }
 
   function receive(receipt: Receipt, entry: Entry): void {
+    answered()
     undelivered.waiting.delete(entry.uid)
     if (receipt.status === 'refused') {
       ledger.drop(entry)

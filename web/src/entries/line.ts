@@ -11,6 +11,8 @@ export type LineMessage =
   /** The record was put back to an earlier state. */
   | { type: 'startOver' }
   | { type: 'link'; linked: boolean }
+  /** Why the server keeps nothing just now; empty when it does again. */
+  | { type: 'held'; why: string }
   | { type: 'signInNeeded' }
   /** A tab that has just opened asks how things stand. */
   | { type: 'hello' }

@@ -21,14 +21,22 @@ interface Leading {
 export function createLink() {
   const linked = shallowRef(true)
   const needsSignIn = shallowRef(false)
+  /** Why the server keeps nothing just now, in its own words; empty while it does. */
+  const held = shallowRef('')
 
   function askToSignIn(tell: Line['tell'] = () => undefined): void {
     needsSignIn.value = true
     tell({ type: 'signInNeeded' })
   }
 
+  function hold(why: string, tell: Line['tell'] = () => undefined): void {
+    held.value = why
+    tell({ type: 'held', why })
+  }
+
   function onTrouble(error: unknown, tell?: Line['tell']): void {
     if (error instanceof ApiProblem && error.status === 401) askToSignIn(tell)
+    if (error instanceof ApiProblem && error.status === 503) hold(error.message, tell)
     if (hopeFor(error) !== 'later') console.error(error)
   }
 
@@ -69,5 +77,5 @@ export function createLink() {
     }
   }
 
-  return { linked, needsSignIn, askToSignIn, onTrouble, lead }
+  return { linked, needsSignIn, held, hold, askToSignIn, onTrouble, lead }
 }

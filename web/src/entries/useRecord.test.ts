@@ -180,6 +180,16 @@ describe('the record on this device', () => {
     expect([record.refused, await stored()]).toEqual([[], []])
   })
 
+  it('says why the server keeps nothing just now, until it does', async () => {
+    const full = { code: 'disk_full', message: 'The disk of the server is full.' }
+    server.append.mockRejectedValueOnce(new ApiProblem(503, full))
+    const record = await opened()
+    record.keep([weighing], 'Tamsin weighed')
+    await vi.waitFor(() => expect(record.held).toBe('The disk of the server is full.'))
+    expect([record.waitingCount, grams()]).toEqual([1, [60, 61]])
+    await vi.waitFor(() => expect([record.held, record.waitingCount]).toEqual(['', 0]), { timeout: 5000 })
+  })
+
   it('asks for a new sign-in when the old one has run out, and keeps what waits', async () => {
     server.append.mockRejectedValue(new ApiProblem(401, { code: 'not_signed_in', message: 'Sign in.' }))
     const record = await opened()

@@ -54,6 +54,7 @@ export const useRecord = defineStore('record', () => {
     undelivered,
     reload: (subject) => reload(subject),
     reloadSite,
+    answered: () => (link.held.value = ''),
   })
 
   /** The record was put back to an earlier state: everything is asked for anew. */
@@ -144,6 +145,7 @@ export const useRecord = defineStore('record', () => {
     refused: undelivered.refused,
     unstored: undelivered.unstored,
     linked: link.linked,
+    held: link.held,
     needsSignIn: link.needsSignIn,
     ready,
     open,
