@@ -1,5 +1,6 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -9,6 +10,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 const KOBRIN = fileURLToPath(new URL('../bin/kobrin.js', import.meta.url))
 
 let dataDir: string
+let port = 0
 
 beforeAll(() => {
   dataDir = mkdtempSync(join(tmpdir(), 'kobrin-demo-'))
@@ -16,6 +18,7 @@ beforeAll(() => {
 afterAll(() => rmSync(dataDir, { recursive: true, force: true }))
 
 interface Running {
+  pid: number
   said: () => string
   url: string
   /** What Ctrl-C does, pressed as often as asked. Answers the exit code. */
@@ -23,9 +26,9 @@ interface Running {
   kill: () => Promise<unknown>
 }
 
-async function demo(): Promise<Running> {
-  const child = spawn('node', [KOBRIN, 'demo', '--days', '5'], {
-    env: { ...process.env, KOBRIN_DATA_DIR: dataDir, KOBRIN_PORT: '0' },
+async function run(...args: string[]): Promise<Running> {
+  const child = spawn('node', [KOBRIN, ...args], {
+    env: { ...process.env, KOBRIN_DATA_DIR: dataDir, KOBRIN_PORT: String(port) },
   })
   let said = ''
   child.stderr.on('data', (chunk: Buffer) => (said += String(chunk)))
@@ -39,6 +42,7 @@ async function demo(): Promise<Running> {
     })
   })
   return {
+    pid: child.pid ?? 0,
     said: () => said,
     url,
     interrupt: (times = 1) => {
@@ -51,6 +55,8 @@ async function demo(): Promise<Running> {
     },
   }
 }
+
+const demo = () => run('demo', '--days', '5')
 
 async function headAt(url: string): Promise<string> {
   return ((await (await fetch(`${url}${ROUTES.health.url}`)).json()) as { head: string }).head
@@ -74,4 +80,27 @@ describe('the demonstration', () => {
     expect(await headAt(third.url)).toBe(head)
     expect(await third.interrupt()).toBe(0)
   })
+
+  it('is served again by `start` when the server falls, with the reason in the log', async () => {
+    port = await freePort()
+    const house = await run('start')
+    const head = await headAt(house.url)
+    const [server] = readFileSync(`/proc/${house.pid}/task/${house.pid}/children`, 'utf8').split(' ')
+    process.kill(Number(server), 'SIGKILL')
+    await expect.poll(() => headAt(house.url).catch(() => ''), { timeout: 30_000 }).toBe(head)
+    expect(house.said()).toContain('The server fell (SIGKILL). It is started again.')
+    expect(await house.interrupt()).toBe(0)
+    await expect(headAt(house.url)).rejects.toThrow()
+  })
 })
+
+/** A port that is free now. */
+function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer()
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address()
+      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
+    })
+  })
+}

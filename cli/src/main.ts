@@ -1,4 +1,5 @@
 import { Command, InvalidArgumentError } from 'commander'
+import { WATCHED, watchOver } from './watch.ts'
 
 const BAD_INPUT = 2
 
@@ -29,8 +30,12 @@ function addServing(kobrin: Command): void {
     })
   kobrin
     .command('start')
-    .description('serve the record that is there')
+    .description('serve the record that is there, and start again when the server falls')
     .action(async () => {
+      if (!process.env[WATCHED]) {
+        process.exitCode = await watchOver(process.argv[1] ?? '', ['start'])
+        return
+      }
       const [{ serve }, { settingsFrom }] = await Promise.all([import('./serve.ts'), import('./settings.ts')])
       await serve({ settings: settingsFrom(process.env), greet: (url) => console.log(`Kobrin is at ${url}`) })
     })

@@ -6,6 +6,7 @@ import type { Opened } from './open.ts'
 import { openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
 import { ROOT } from './settings.ts'
+import { tellWatcher } from './watch.ts'
 
 const PAGES = join(ROOT, 'web', 'dist')
 
@@ -70,6 +71,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
     const address = app.server.address()
     const port = typeof address === 'object' && address ? address.port : settings.port
     greet(`http://${settings.host}:${port}`)
+    tellWatcher()
     await stop
     console.log('\nClosing the record …')
     await app.close()
