@@ -63,9 +63,7 @@ describe('a database of our own', () => {
     const second = await start(path)
     const address = second.address as { password: string }
     expect(address.password).toMatch(/^[0-9a-f]{48}$/)
-    expect((await faultOf(connect({ ...second.address, password: '' }))).code).toBe(
-      'database_unreachable',
-    )
+    expect((await faultOf(connect({ ...second.address, password: '' }))).code).toBe('database_unreachable')
     const one = await connect(second.address)
     await one.close()
   })
