@@ -8,6 +8,7 @@ import type { Settings } from './settings.ts'
 import { ROOT } from './settings.ts'
 import { tellWatcher } from './watch.ts'
 
+const CLOSE_PATIENCE_MS = 60_000
 const PAGES = join(ROOT, 'web', 'dist')
 
 /** Before anything else is started: is the port ours to take? */
@@ -65,6 +66,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       pages: PAGES,
       hosts: settings.hosts,
       trustProxy: settings.trustProxy,
+      dataDir: settings.databaseUrl === null ? settings.dataDir : null,
       logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
     })
     await app.listen({ host: settings.host, port: settings.port })
@@ -74,6 +76,8 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
     tellWatcher()
     await stop
     console.log('\nClosing the record …')
+    // What is acknowledged is on the disk: something that hangs is no reason to stay.
+    setTimeout(() => process.exit(1), CLOSE_PATIENCE_MS).unref()
     await app.close()
   } finally {
     await opened.close()

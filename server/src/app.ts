@@ -7,7 +7,7 @@ import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
-import type { Connection } from './database/connect.ts'
+import type { Connection, Database } from './database/connect.ts'
 import { createPulse } from './database/pulse.ts'
 import { createAppender } from './entries/appender.ts'
 import { readingRoutes } from './entries/readingRoutes.ts'
@@ -15,6 +15,7 @@ import { entryRoutes } from './entries/routes.ts'
 import { answerProblems, KobrinProblem } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
+import { diskOf } from './health/disk.ts'
 import { healthRoutes } from './health/routes.ts'
 import { checkHost, checkOrigin } from './interface/origin.ts'
 import { createReports } from './interface/reports.ts'
@@ -45,6 +46,8 @@ export interface AppOptions {
   hosts?: readonly string[]
   /** Proxies whose word about where a request comes from is believed. */
   trustProxy?: string[] | false
+  /** Where our own database keeps its data. */
+  dataDir?: string | null
 }
 
 /** More than any form of ours; a route whose body may be larger says so. */
@@ -55,6 +58,7 @@ const CHECK_MS = 5_000
 /** Tablets, and a few for every open feed; more at once is not a house. */
 const CONNECTIONS_MOST = 2_000
 const PRUNE_MS = 3_600_000
+const DISK_MS = 60_000
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
 
 async function protect(app: FastifyInstance): Promise<void> {
@@ -96,10 +100,32 @@ async function documented(app: FastifyInstance): Promise<void> {
   })
 }
 
+/** What is done again and again while the house is open. */
+function keepUp(
+  app: FastifyInstance,
+  { db, now, dataDir }: { db: Database; now: () => Date; dataDir: string | null },
+): { stop: () => void } {
+  const prune = () =>
+    pruneDoor(db, now()).catch((error: unknown) => app.log.warn({ err: error }, 'not pruned'))
+  const look = async () => {
+    if ((await diskOf(dataDir)) === 'full')
+      app.log.error('The disk is full: nothing can be kept until there is room.')
+  }
+  const timers = [setInterval(() => void prune(), PRUNE_MS), setInterval(() => void look(), DISK_MS)]
+  for (const timer of timers) timer.unref()
+  void prune()
+  return { stop: () => timers.forEach((timer) => clearInterval(timer)) }
+}
+
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  { connection, now, heartbeatMs }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs'>>,
+  {
+    connection,
+    now,
+    heartbeatMs,
+    dataDir,
+  }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir'>>,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -137,6 +163,7 @@ async function servicesOf(
     guesses: createGuesses(db, now),
     reports: createReports(),
     pulse,
+    dataDir,
     book,
     guard: createGuard(sessions),
     log: app.log,
@@ -146,13 +173,9 @@ async function servicesOf(
     changingOn: async (request) => ({ db, stream, author: await authorOn(request), onChanged: hub.wake }),
     heartbeatMs,
   }
-  const prune = () =>
-    pruneDoor(db, now()).catch((error: unknown) => app.log.warn({ err: error }, 'not pruned'))
-  const pruning = setInterval(() => void prune(), PRUNE_MS)
-  pruning.unref()
-  void prune()
+  const upkeep = keepUp(app, { db, now, dataDir })
   const close = async () => {
-    clearInterval(pruning)
+    upkeep.stop()
     await appender.drained()
     await hub.close()
     await stream.close()
@@ -182,6 +205,7 @@ export async function buildApp({
   heartbeatMs = 15_000,
   hosts = [],
   trustProxy = false,
+  dataDir = null,
 }: AppOptions): Promise<FastifyInstance> {
   const app = fastify({
     logger,
@@ -200,7 +224,7 @@ export async function buildApp({
   await protect(app)
   await app.register(compress, { global: false })
   await documented(app)
-  const { services, close } = await servicesOf(app, { connection, now, heartbeatMs })
+  const { services, close } = await servicesOf(app, { connection, now, heartbeatMs, dataDir })
   app.addHook('onRequest', async ({ url }) => {
     const asksDatabase = url.startsWith('/api') && !url.startsWith(ROUTES.health.url)
     if (asksDatabase && !services.pulse.isBeating()) throw new KobrinProblem('database_away')

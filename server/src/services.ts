@@ -22,6 +22,8 @@ export interface Services {
   guesses: Guesses
   reports: Reports
   pulse: Pulse
+  /** Where our own database keeps its data; null for one elsewhere. */
+  dataDir: string | null
   book: SiteBook
   /** The checks a route of the table asks for. */
   guard: (route: Pick<Route, 'access'>) => Pick<RouteShorthandOptions, 'onRequest'>

@@ -6,6 +6,8 @@ import { PlanBook, Site } from './site.ts'
 const Health = z.strictObject({
   app: z.literal('up'),
   database: z.enum(['up', 'down']),
+  /** Where our own database keeps its data. */
+  disk: z.enum(['roomy', 'full', 'unknown']),
   version: z.string(),
   head: z.string().nullable(),
 })
