@@ -48,12 +48,14 @@ export interface AppOptions {
   trustProxy?: string[] | false
   /** Where our own database keeps its data. */
   dataDir?: string | null
+  /** A request is here within this time, milliseconds, or its line is closed. */
+  requestMs?: number
 }
 
 /** More than any form of ours; a route whose body may be larger says so. */
 const BODY_LIMIT = 64 * 1024
-/** A request is here within this time, or its line is closed. */
 const REQUEST_MS = 30_000
+/** Lines are looked at so often. */
 const CHECK_MS = 5_000
 /** Tablets, and a few for every open feed; more at once is not a house. */
 const CONNECTIONS_MOST = 2_000
@@ -206,13 +208,14 @@ export async function buildApp({
   hosts = [],
   trustProxy = false,
   dataDir = null,
+  requestMs = REQUEST_MS,
 }: AppOptions): Promise<FastifyInstance> {
   const app = fastify({
     logger,
     trustProxy,
     bodyLimit: BODY_LIMIT,
-    requestTimeout: REQUEST_MS,
-    http: { headersTimeout: REQUEST_MS, connectionsCheckingInterval: CHECK_MS },
+    requestTimeout: requestMs,
+    http: { headersTimeout: requestMs, connectionsCheckingInterval: Math.min(CHECK_MS, requestMs) },
     forceCloseConnections: true,
   })
   app.server.maxConnections = CONNECTIONS_MOST

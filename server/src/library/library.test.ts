@@ -166,13 +166,12 @@ describe('a text that was written to stop the house', () => {
   ])('is read apart and soon given up: %s', async (_what, yaml) => {
     const before = (await gecko()).version
     const keeping = keep(yaml)
-    const asked = performance.now()
-    await get(ROUTES.presence.url)
-    const meanwhile = performance.now() - asked
+    const first = await Promise.race([keeping, get<{ me: object }>(ROUTES.presence.url)])
     const answer = await keeping
     expect(answer).toMatchObject({ status: 'faulty' })
     expect(answer.status === 'faulty' && answer.faults.length).toBeLessThanOrEqual(20)
-    expect(meanwhile).toBeLessThan(1_000)
+    // Others are answered while it is still being read.
+    expect(first).toHaveProperty('me')
     expect((await gecko()).version).toBe(before)
   })
 
