@@ -37,34 +37,35 @@ function urlOf(text: string | undefined): string | null {
   )
 }
 
-function listOf(text: string | undefined): string[] {
-  return (text ?? '')
+/** What stands between commas. Throws KobrinFault `bad_setting` naming what is not of its form. */
+function listOf(setting: string, text: string | undefined, form: RegExp, mustBe: string): string[] {
+  const items = (text ?? '')
     .split(',')
     .map((item) => item.trim())
     .filter((item) => item !== '')
+  const odd = items.find((item) => !form.test(item))
+  if (odd !== undefined)
+    throw new KobrinFault('bad_setting', `${setting} has "${odd}"; it must be ${mustBe}.`)
+  return items
 }
 
 function hostsOf(text: string | undefined, host: string): string[] {
-  const hosts = listOf(text)
-  const odd = hosts.find((name) => !/^[a-z0-9.-]+$|^\[[0-9a-f:]+\]$/i.test(name))
-  if (odd !== undefined)
-    throw new KobrinFault(
-      'bad_setting',
-      `KOBRIN_HOSTS has "${odd}"; it must be names as a browser shows them, without port, between commas.`,
-    )
+  const hosts = listOf(
+    'KOBRIN_HOSTS',
+    text,
+    /^[a-z0-9.-]+$|^\[[0-9a-f:]+\]$/i,
+    'names as a browser shows them, without port, between commas',
+  )
   return /^(0\.0\.0\.0|::)$/.test(host) ? hosts : [...hosts, host]
 }
 
 function proxiesOf(text: string | undefined): string[] | false {
-  const proxies = listOf(text)
-  const odd = proxies.find(
-    (one) => !/^[0-9a-f.:]+(\/\d{1,3})?$|^(loopback|linklocal|uniquelocal)$/i.test(one),
+  const proxies = listOf(
+    'KOBRIN_TRUST_PROXY',
+    text,
+    /^[0-9a-f.:]+(\/\d{1,3})?$|^(loopback|linklocal|uniquelocal)$/i,
+    'addresses or networks of your own proxies, like 127.0.0.1 or 10.0.0.0/8',
   )
-  if (odd !== undefined)
-    throw new KobrinFault(
-      'bad_setting',
-      `KOBRIN_TRUST_PROXY has "${odd}"; it must be addresses or networks of your own proxies, like 127.0.0.1 or 10.0.0.0/8.`,
-    )
   return proxies.length > 0 && proxies
 }
 

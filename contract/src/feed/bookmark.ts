@@ -35,11 +35,6 @@ export function advanced(bookmark: Bookmark, { stream, seq }: Placed): Bookmark 
   return isPast(bookmark, { stream, seq }) ? bookmark : { ...bookmark, [stream]: seq }
 }
 
-/** Whether somebody has read what is not there: the record was put back to an earlier state. */
-export function isAhead(bookmark: Bookmark, head: Bookmark): boolean {
-  return !isBehind(bookmark, head)
-}
-
 /** Whether one has read nothing that the other has not. */
 export function isBehind(bookmark: Bookmark, other: Bookmark): boolean {
   return Object.entries(bookmark).every(([stream, seq]) => isPast(other, { stream: Number(stream), seq }))

@@ -16,6 +16,11 @@ export function sqlInstant(iso: string): string {
   return iso.replace('T', ' ').replace('Z', '')
 }
 
+/** A moment, or so many milliseconds after it. */
+export function sqlMoment(moment: Date, laterMs = 0): string {
+  return sqlInstant(new Date(moment.getTime() + laterMs).toISOString())
+}
+
 export function isoInstant(sql: string): string {
   return `${sql.replace(' ', 'T')}Z`
 }

@@ -3,17 +3,18 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { ROUTES } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
-import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from '../app.ts'
 import { loadSeed } from '../setup/loadSeed.ts'
 import type { Client } from '../testing/client.ts'
 import { signedIn } from '../testing/client.ts'
+import { postedBy } from '../testing/requests.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { smallSite } from '../testing/smallSite.ts'
 import type { Connection } from './connect.ts'
 import { connect } from './connect.ts'
 import { migrate } from './migrate.ts'
+import { createPulse } from './pulse.ts'
 import type { OwnDatabase } from './ownDatabase.ts'
 import { startOwnDatabase } from './ownDatabase.ts'
 
@@ -43,14 +44,8 @@ afterAll(async () => {
 })
 
 function note(text: string) {
-  const entry = {
-    uid: uuidv7(),
-    subject: site.residents[0]?.id,
-    kind: 'noted',
-    occurredAt: new Date().toISOString(),
-    author: site.person('keeper').id,
-    payload: { text },
-  }
+  const fact = { subject: site.residents[0]?.id ?? '', kind: 'noted', payload: { text } } as const
+  const entry = postedBy(site.person('keeper').id, fact)
   return keeper.call({ method: 'POST', url: ROUTES.append.url, body: { entries: [entry] } })
 }
 
@@ -72,4 +67,19 @@ describe('a database that hangs', () => {
     await expect.poll(database, { timeout: 15_000 }).toBe('up')
     expect((await note('After')).json()).toMatchObject({ receipts: [{ status: 'accepted' }] })
   })
+})
+
+it('a pulse that is stopped while the database hangs does not say that it answers', async () => {
+  const said: boolean[] = []
+  let dropped = 0
+  const never = new Promise<never>(() => undefined)
+  const hanging = { lone: () => never, dropAll: () => (dropped += 1) }
+  const pulse = createPulse(hanging, {
+    patienceMs: 10,
+    everyMs: 1,
+    onChange: (beating) => said.push(beating),
+  })
+  await expect.poll(() => dropped).toBeGreaterThan(1)
+  await pulse.stop()
+  expect([said, pulse.isBeating()]).toEqual([[false], false])
 })

@@ -36,13 +36,20 @@ export function createPulse(
   }
 
   async function beat(): Promise<void> {
-    const late = sleep(patienceMs, 'late' as const, { signal: stopping.signal })
-    const asked = ask().catch(() => 'away' as const)
-    const heard = await Promise.race([asked, late.catch(() => undefined)])
-    if (heard === undefined) return found(true)
+    const heardOf = new AbortController()
+    const signal = AbortSignal.any([heardOf.signal, stopping.signal])
+    const late = sleep(patienceMs, 'late' as const, { signal }).catch(() => 'stopped' as const)
+    const asked = ask().then(
+      () => 'here' as const,
+      () => 'away' as const,
+    )
+    const heard = await Promise.race([asked, late])
+    heardOf.abort()
+    if (heard === 'stopped') return
+    found(heard === 'here')
+    if (heard === 'here') return
     lone?.destroy()
     lone = null
-    found(false)
     if (heard === 'late') connection.dropAll()
   }
 

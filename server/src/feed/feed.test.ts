@@ -3,11 +3,11 @@ import { addressOf, ROUTES } from '@kobrin/contract'
 import { IncomingMessage, ServerResponse } from 'node:http'
 import { Socket } from 'node:net'
 import type { FastifyInstance } from 'fastify'
-import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
 import { signedIn } from '../testing/client.ts'
+import { postedBy } from '../testing/requests.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import { createReader } from './reader.ts'
@@ -95,14 +95,8 @@ function read(
 
 /** Says something through the first server, and where that stands in the feed. */
 async function say(text: string): Promise<{ stream: number; seq: number }> {
-  const entry = {
-    uid: uuidv7(),
-    subject: site.residents[0]?.id,
-    kind: 'noted',
-    occurredAt: new Date().toISOString(),
-    author: site.person('keeper').id,
-    payload: { text },
-  }
+  const fact = { subject: site.residents[0]?.id ?? '', kind: 'noted', payload: { text } } as const
+  const entry = postedBy(site.person('keeper').id, fact)
   const response = await keeper.call({ method: 'POST', url: ROUTES.append.url, body: { entries: [entry] } })
   return response.json<{ receipts: [{ stream: number; seq: number }] }>().receipts[0]
 }

@@ -1,4 +1,4 @@
-import { isAhead, isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/contract'
+import { isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/contract'
 import type { Bookmark } from '@kobrin/contract'
 import { readableBy } from '@kobrin/core'
 import type { FastifyPluginAsync } from 'fastify'
@@ -41,7 +41,9 @@ export function feedRoutes({
         out.write('retry: 1000\n')
         const asked = startOf(readBookmark(request.query.after) ?? {}, request.headers['last-event-id'])
         const head = await headOf(db).catch(() => asked)
-        const after = isAhead(asked, head) ? head : asked
+        // It went away meanwhile, and nobody will be told so again.
+        if (out.destroyed) return
+        const after = isBehind(asked, head) ? asked : head
         // The record was put back to an earlier state: what this screen believes is not on it.
         if (after !== asked) out.write(`event: startOver\nid: ${sayBookmark(head)}\ndata: {}\n\n`)
         const reader = createReader({ db, out, families: readableBy(signedIn.person.role), after })

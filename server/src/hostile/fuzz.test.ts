@@ -2,50 +2,41 @@ import { ROUTES } from '@kobrin/contract'
 import type { EntryKind } from '@kobrin/core'
 import { FACT_KINDS, familyOf, founds } from '@kobrin/core'
 import fc from 'fast-check'
-import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
 import { signedIn } from '../testing/client.ts'
 import { rebuild } from '../entries/rebuild.ts'
+import type { OpenApp } from '../testing/openApp.ts'
+import { openApp } from '../testing/openApp.ts'
 import { mangled, nastyText } from '../testing/mangled.ts'
-import { PAYLOADS, requestFor } from '../testing/requests.ts'
-import type { Scratch } from '../testing/scratch.ts'
-import { scratch } from '../testing/scratch.ts'
+import { PAYLOADS, postedBy, requestFor } from '../testing/requests.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
-import { smallSite } from '../testing/smallSite.ts'
 
 /** How often each is tried: a few times with every test, many times when somebody means it. */
 const RUNS = Number(process.env['KOBRIN_HOSTILE_RUNS'] ?? 25)
 const SEED = Number(process.env['KOBRIN_HOSTILE_SEED'] ?? 1787)
 const LOT = uuidv7()
 
-let base: Scratch
+let house: OpenApp
 let site: SmallSite
-let app: FastifyInstance
 let curator: Client
 const readers: Client[] = []
 
 beforeAll(async () => {
-  site = smallSite()
-  base = await scratch(site)
-  app = await buildApp({ connection: base })
-  curator = await signedIn(app, 'curator')
-  for (const role of ['keeper', 'vet', 'reader'] as const) readers.push(await signedIn(app, role))
+  house = await openApp('curator')
+  site = house.site
+  curator = house.as
+  for (const role of ['keeper', 'vet', 'reader'] as const) readers.push(await signedIn(house.app, role))
   await post(curator, [entryOf('floorKept', { of: resident(), at: 'Larder' }, LOT)])
 })
-afterAll(async () => {
-  await app.close()
-  await base.drop()
-})
+afterAll(() => house.close())
 
 const resident = () => site.residents[1]?.id ?? ''
 const place = () => site.enclosures.at(-1)?.id ?? ''
 
 function entryOf(kind: EntryKind, payload: object, subject: string) {
-  const author = site.person('curator').id
-  return { uid: uuidv7(), subject, kind, occurredAt: new Date().toISOString(), author, payload }
+  return postedBy(site.person('curator').id, { subject, kind, payload })
 }
 
 function post(as: Client, entries: readonly unknown[]) {
@@ -139,6 +130,6 @@ it('every role can still read everything it may, and every fold is what a replay
   for (const one of readers)
     for (const route of [ROUTES.site, ROUTES.planBook, ROUTES.states])
       expect((await one.call({ method: 'GET', url: route.url })).statusCode).toBe(200)
-  const { differing } = await rebuild(base.db, { write: false })
+  const { differing } = await rebuild(house.base.db, { write: false })
   expect(differing).toEqual([])
 })

@@ -1,32 +1,23 @@
 import { connect } from 'node:net'
 import { ROUTES } from '@kobrin/contract'
-import type { FastifyInstance } from 'fastify'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
-import { signedIn } from '../testing/client.ts'
-import type { Scratch } from '../testing/scratch.ts'
-import { scratch } from '../testing/scratch.ts'
-import { smallSite } from '../testing/smallSite.ts'
+import type { OpenApp } from '../testing/openApp.ts'
+import { openApp } from '../testing/openApp.ts'
 
 const REQUEST_MS = 500
-let base: Scratch
-let app: FastifyInstance
+let house: OpenApp
 let keeper: Client
 let port: number
 
 beforeAll(async () => {
-  base = await scratch(smallSite())
-  app = await buildApp({ connection: base, requestMs: REQUEST_MS })
-  await app.listen({ host: '127.0.0.1', port: 0 })
-  const address = app.server.address()
+  house = await openApp('keeper', { requestMs: REQUEST_MS })
+  keeper = house.as
+  await house.app.listen({ host: '127.0.0.1', port: 0 })
+  const address = house.app.server.address()
   port = typeof address === 'object' && address ? address.port : 0
-  keeper = await signedIn(app, 'keeper')
 })
-afterAll(async () => {
-  await app.close()
-  await base.drop()
-})
+afterAll(() => house.close())
 
 /** Says something on a line of its own and waits until the server lets go of it. */
 function letGo(text: string): Promise<void> {

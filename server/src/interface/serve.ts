@@ -39,26 +39,38 @@ export function schemaOf(route: Route): FastifySchema {
   }
 }
 
+/** Hands the parts of a request to what answers it; a report when it is its turn. */
+function handled<R extends Route, T>(
+  { reports }: Pick<Services, 'reports'>,
+  route: R,
+  handle: (call: Call<R>) => Promise<T>,
+): (request: FastifyRequest, reply: FastifyReply) => Promise<T> {
+  return (request, reply) => {
+    const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
+    const answered = () => handle({ params, query, body, request, reply })
+    return route.report ? reports.inTurn(answered) : answered()
+  }
+}
+
 /** Serves a route of the table: who may use it, what goes in and what comes out are said there. A route
  * without an answer answers nothing. */
 export function serve<R extends Route>(
   app: FastifyInstance,
-  { guard, reports }: Pick<Services, 'guard' | 'reports'>,
+  services: Pick<Services, 'guard' | 'reports'>,
   route: R,
   handle: (call: Call<R>) => Promise<Handled<R>>,
   options: RouteShorthandOptions = {},
 ): void {
+  const answered = handled(services, route, handle)
   app.route({
     method: route.method,
     url: route.url,
     schema: schemaOf(route),
     ...(route.bodyBytes !== undefined && { bodyLimit: route.bodyBytes }),
-    ...guard(route),
+    ...services.guard(route),
     ...options,
     handler: async (request, reply) => {
-      const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
-      const answered = () => handle({ params, query, body, request, reply })
-      const answer = await (route.report ? reports.inTurn(answered) : answered())
+      const answer = await answered(request, reply)
       if (route.answer) return answer
       return reply.status(204).send()
     },
@@ -70,21 +82,20 @@ export function serve<R extends Route>(
  * whoever takes it so. */
 export function serveText<R extends Route>(
   app: FastifyInstance,
-  { guard, reports }: Pick<Services, 'guard' | 'reports'>,
+  services: Pick<Services, 'guard' | 'reports'>,
   route: R,
   handle: (call: Call<R>) => Promise<Buffer | null>,
 ): void {
+  const answered = handled(services, route, handle)
   const { response: _printed, ...schema } = schemaOf(route)
   app.route({
     method: route.method,
     url: route.url,
     schema,
     compress: COMPRESSION,
-    ...guard(route),
+    ...services.guard(route),
     handler: async (request, reply) => {
-      const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
-      const told = () => handle({ params, query, body, request, reply })
-      const text = await (route.report ? reports.inTurn(told) : told())
+      const text = await answered(request, reply)
       if (text === null) return reply.status(304).send()
       return reply.type('application/json; charset=utf-8').send(text)
     },

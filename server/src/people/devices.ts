@@ -2,7 +2,7 @@ import type { DeviceLine } from '@kobrin/contract'
 import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Database } from '../database/connect.ts'
-import { isoInstant, sqlInstant } from '../database/columns.ts'
+import { isoInstant, sqlMoment } from '../database/columns.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { hashed, newToken } from './token.ts'
 
@@ -25,7 +25,7 @@ export interface Devices {
 
 /** The browsers people sign in on. */
 export function createDevices(db: Database, now: () => Date): Devices {
-  const at = () => sqlInstant(now().toISOString())
+  const at = () => sqlMoment(now())
   return {
     async find(token) {
       const [row] = await rowsOf<{ id: string; name: string | null; enrolled_by: string | null }>(

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
-import { sqlInstant } from '../database/columns.ts'
+import { sqlMoment } from '../database/columns.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { Device } from './devices.ts'
@@ -42,8 +42,7 @@ export interface Guesses {
 
 /** Counts tries in the database: every server counts the same ones. */
 export function createGuesses(db: Database, now: () => Date): Guesses {
-  const instant = (minutesAgo = 0) =>
-    sqlInstant(new Date(now().getTime() - minutesAgo * 60_000).toISOString())
+  const ago = (minutes: number) => sqlMoment(now(), -minutes * 60_000)
 
   async function count(where: SQL): Promise<number> {
     const [row] = await rowsOf<{ wrong: number }>(
@@ -69,7 +68,7 @@ export function createGuesses(db: Database, now: () => Date): Guesses {
   }
 
   async function refuseMoreThan({ most, minutes }: Span, of: SQL): Promise<void> {
-    if ((await count(sql`${of} and at > ${instant(minutes)}`)) > most) throw new KobrinProblem('too_many')
+    if ((await count(sql`${of} and at > ${ago(minutes)}`)) > most) throw new KobrinProblem('too_many')
   }
 
   async function checkPin({ personId, device }: Try): Promise<void> {
@@ -98,7 +97,7 @@ export function createGuesses(db: Database, now: () => Date): Guesses {
       const own = await isOwn(guess)
       const [made] = await db.execute(
         sql`insert into guess (at, guessed_by, staff_id, device_id, own_device, address, was_right)
-            values (${instant()}, ${by}, ${personId}, ${device?.id ?? null}, ${own}, ${address}, false)`,
+            values (${ago(0)}, ${by}, ${personId}, ${device?.id ?? null}, ${own}, ${address}, false)`,
       )
       try {
         if (by === 'pin') await checkPin(guess)

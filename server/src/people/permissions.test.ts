@@ -7,7 +7,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from '../app.ts'
 import type { Client } from '../testing/client.ts'
 import { client, signedIn } from '../testing/client.ts'
-import { PAYLOADS, requestFor } from '../testing/requests.ts'
+import { PAYLOADS, postedBy, requestFor } from '../testing/requests.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
@@ -73,14 +73,12 @@ async function post(
   kind: EntryKind,
   { payload, author = site.person(role).id, subject }: Posting,
 ) {
-  const uid = uuidv7()
-  const about = subject ?? subjects().resident
-  const entry = { uid, subject: about, kind, occurredAt: new Date().toISOString(), author, payload }
+  const entry = postedBy(author, { subject: subject ?? subjects().resident, kind, payload })
   const response = await as(role).call({ method: 'POST', url: ROUTES.append.url, body: { entries: [entry] } })
   return {
     status: response.statusCode,
     receipt: response.json<{ receipts?: { code?: string }[] }>().receipts?.[0],
-    uid,
+    uid: entry.uid,
   }
 }
 

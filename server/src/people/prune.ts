@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
-import { sqlInstant } from '../database/columns.ts'
+import { sqlMoment } from '../database/columns.ts'
 
 /** A sign-in that is over is kept so long: what was made during it may still lie on a tablet in a drawer,
  * and whoever sends it has to show that its author was at work. */
@@ -12,7 +12,7 @@ const DEVICE_DAYS = 120
 
 /** Forgets sign-ins, tries and devices that nothing can come of any more. */
 export async function pruneDoor(db: Database, now: Date): Promise<void> {
-  const ago = (days: number) => sqlInstant(new Date(now.getTime() - days * 86_400_000).toISOString())
+  const ago = (days: number) => sqlMoment(now, -days * 86_400_000)
   await db.execute(
     sql`delete from session where least(expires_at, coalesce(ended_at, expires_at)) < ${ago(SHIFT_DAYS)}`,
   )

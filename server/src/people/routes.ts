@@ -8,6 +8,7 @@ import { DEVICE_COOKIE, SESSION_COOKIE, signedInOn } from './guard.ts'
 import { decoyHash, matches } from './passphrase.ts'
 import { byId, byLogin, withPin } from './queries.ts'
 import type { Device } from './devices.ts'
+import type { Try } from './guesses.ts'
 
 const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
 /** Begun anew with every sign-in. */
@@ -22,19 +23,32 @@ function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>, s
   }
 }
 
+interface Knock<P> {
+  by: Try['by']
+  /** Whoever it says it is; null where nobody is called so. */
+  found: P | null
+  hash: string | null | undefined
+  secret: string
+  device: Device | null
+}
+
 /** Who is at a screen: signing in and out, and changing hands. */
-function createDoor({ sessions, devices }: Services) {
-  async function deviceOf(request: FastifyRequest): Promise<Device | null> {
+function createDoor({ sessions, devices, guesses }: Services) {
+  async function knownDevice(request: FastifyRequest): Promise<{ device: Device; token: string } | null> {
     const token = request.cookies[DEVICE_COOKIE]
-    return token ? devices.find(token) : null
+    const device = token ? await devices.find(token) : null
+    return device && token ? { device, token } : null
   }
 
-  async function deviceFor(request: FastifyRequest, reply: FastifyReply): Promise<Device> {
-    const token = request.cookies[DEVICE_COOKIE]
-    const known = token ? await devices.find(token) : null
-    const begun = known && token ? { device: known, token } : await devices.begin()
-    reply.setCookie(DEVICE_COOKIE, begun.token, { ...COOKIE, maxAge: DEVICE_COOKIE_SECONDS })
-    return begun.device
+  /** Somebody whose secret was right. Takes as long for nobody as for a known one. */
+  function admitted<P extends { id: string }>(
+    { ip: address }: FastifyRequest,
+    { by, found, hash, secret, device }: Knock<P>,
+  ): Promise<P | null> {
+    return guesses.judged({ by, personId: found?.id ?? null, device, address }, async () => {
+      const right = await matches(hash ?? (await decoyHash()), secret)
+      return right && hash ? found : null
+    })
   }
 
   async function takeOver(
@@ -50,46 +64,45 @@ function createDoor({ sessions, devices }: Services) {
     return meOf(person, device, shift)
   }
 
-  return { deviceOf, deviceFor, takeOver }
+  return { knownDevice, admitted, takeOver }
 }
 
 export function peopleRoutes(services: Services): FastifyPluginAsync {
   const {
     connection: { db },
     devices,
-    guesses,
     sessions,
   } = services
-  const { deviceOf, deviceFor, takeOver } = createDoor(services)
+  const { knownDevice, admitted, takeOver } = createDoor(services)
   return async (app) => {
     serve(app, services, ROUTES.signIn, async ({ body: { login, passphrase }, request, reply }) => {
       const found = await byLogin(db, login)
-      const device = await deviceOf(request)
-      const guess = { by: 'passphrase', personId: found?.id ?? null, device, address: request.ip } as const
-      const person = await guesses.judged(guess, async () => {
-        const right = await matches(found?.passphraseHash ?? (await decoyHash()), passphrase)
-        return right ? found : null
+      const known = await knownDevice(request)
+      const person = await admitted(request, {
+        by: 'passphrase',
+        found,
+        hash: found?.passphraseHash,
+        secret: passphrase,
+        device: known?.device ?? null,
       })
       if (!person) throw new KobrinProblem('wrong_passphrase')
-      return takeOver(request, reply, person, await deviceFor(request, reply))
+      const { device, token } = known ?? (await devices.begin())
+      reply.setCookie(DEVICE_COOKIE, token, { ...COOKIE, maxAge: DEVICE_COOKIE_SECONDS })
+      return takeOver(request, reply, person, device)
     })
 
     serve(app, services, ROUTES.switchPerson, async ({ body: { personId, pin }, request, reply }) => {
-      const device = await deviceOf(request)
+      const device = (await knownDevice(request))?.device
       if (!device?.enrolled) throw new KobrinProblem('device_not_enrolled')
       const found = await byId(db, personId)
-      const guess = { by: 'pin', personId: found?.id ?? null, device, address: request.ip } as const
-      const person = await guesses.judged(guess, async () => {
-        const right = await matches(found?.pinHash ?? (await decoyHash()), pin)
-        return right && found?.pinHash ? found : null
-      })
+      const person = await admitted(request, { by: 'pin', found, hash: found?.pinHash, secret: pin, device })
       if (!person) throw new KobrinProblem('wrong_pin')
       return takeOver(request, reply, person, device)
     })
 
     serve(app, services, ROUTES.presence, async ({ request }) => {
       const { signedIn } = request
-      const device = await deviceOf(request)
+      const device = (await knownDevice(request))?.device
       return {
         me: signedIn && meOf(signedIn.person, signedIn.device, signedIn.shift),
         people: device?.enrolled ? await withPin(db) : [],

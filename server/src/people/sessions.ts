@@ -3,7 +3,7 @@ import type { Role } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Database } from '../database/connect.ts'
-import { isoInstant, sqlInstant } from '../database/columns.ts'
+import { isoInstant, sqlMoment } from '../database/columns.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { Device } from './devices.ts'
 import { hashed, newToken } from './token.ts'
@@ -81,10 +81,7 @@ async function endedOf(db: Database, shifts: readonly string[], at: string): Pro
   const rows = await rowsOf<{ shift: string }>(
     db,
     sql`select session.shift from session join staff on staff.id = session.staff_id
-        where session.shift in (${sql.join(
-          shifts.map((shift) => sql`${shift}`),
-          sql`, `,
-        )}) and session.ended_at is null and session.expires_at > ${at} and staff.active`,
+        where session.shift in ${shifts} and session.ended_at is null and session.expires_at > ${at} and staff.active`,
   )
   const going = new Set(rows.map(({ shift }) => shift))
   return new Set(shifts.filter((shift) => !going.has(shift)))
@@ -111,7 +108,7 @@ function createEndings() {
 
 export function createSessions(db: Database, now: () => Date = () => new Date()): Sessions {
   const believed = new Map<string, { until: number; signedIn: SignedIn }>()
-  const at = (hoursAhead = 0) => sqlInstant(new Date(now().getTime() + hoursAhead * 3_600_000).toISOString())
+  const at = (hoursAhead = 0) => sqlMoment(now(), hoursAhead * 3_600_000)
 
   const endings = createEndings()
 
@@ -125,13 +122,18 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
     for (const shift of ended) endings.end(shift)
   }
 
-  // A database that is away ends nobody's shift.
-  const checking = setInterval(() => void check().catch(() => undefined), CHECK_MS)
-  checking.unref()
+  let checking: Promise<void> | null = null
+  const timer = setInterval(() => {
+    // A database that is away ends nobody's shift, and is not asked twice at once.
+    checking ??= check()
+      .catch(() => undefined)
+      .finally(() => (checking = null))
+  }, CHECK_MS)
+  timer.unref()
 
   return {
     onEnd: ({ shift }, ended) => endings.listen(shift.id, ended),
-    close: () => clearInterval(checking),
+    close: () => clearInterval(timer),
     async find(token) {
       const known = believed.get(token)
       if (known && known.until > now().getTime()) return known.signedIn

@@ -1,9 +1,10 @@
 import { sql } from 'drizzle-orm'
 import type { SQL } from 'drizzle-orm'
-import { readBookmark } from '@kobrin/contract'
+import { isBehind, readBookmark } from '@kobrin/contract'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { rebuild } from '../entries/rebuild.ts'
+import { headOf } from '../streams/ownStream.ts'
 
 /** Something in the record that cannot be so. */
 export interface Damage {
@@ -18,7 +19,7 @@ async function tablesRead(db: Database): Promise<Damage[]> {
   const tables = await rowsOf<{ name: string }>(
     db,
     sql`select table_name as name from information_schema.tables
-        where table_schema = database() and table_type like '%TABLE%' or table_schema = database() and table_type = 'SYSTEM VERSIONED'`,
+        where table_schema = database() and table_type in ('BASE TABLE', 'SYSTEM VERSIONED')`,
   )
   const found: Damage[] = []
   for (const { name } of tables) {
@@ -35,8 +36,8 @@ async function tablesRead(db: Database): Promise<Damage[]> {
 }
 
 async function each(tx: Transaction, what: Damage['what'], detail: string, query: SQL): Promise<Damage[]> {
-  const rows = await rowsOf<{ about: string; detail?: string }>(tx, query)
-  return rows.map((row) => ({ what, about: row.about, detail: row.detail ?? detail }))
+  const rows = await rowsOf<{ about: string }>(tx, query)
+  return rows.map(({ about }) => ({ what, about, detail }))
 }
 
 /** Every place of a stream is taken by one entry or one change. */
@@ -59,16 +60,16 @@ async function gaps(tx: Transaction): Promise<Damage[]> {
 
 /** Folds that claim to hold what no stream has. */
 async function ahead(tx: Transaction): Promise<Damage[]> {
-  const heads = await rowsOf<{ id: number; seq: number }>(tx, sql`select id, seq from stream`)
-  const head = new Map(heads.map(({ id, seq }) => [String(id), seq]))
+  const head = await headOf(tx)
   const folds = await rowsOf<{ id: string; upTo: string }>(
     tx,
     sql`select id, up_to as upTo from subject where version > 0`,
   )
   return folds
-    .filter(({ upTo }) =>
-      Object.entries(readBookmark(upTo) ?? { 0: 1 }).some(([stream, seq]) => seq > (head.get(stream) ?? 0)),
-    )
+    .filter(({ upTo }) => {
+      const read = readBookmark(upTo)
+      return read === null || !isBehind(read, head)
+    })
     .map(({ id, upTo }) => ({ what: 'ahead', about: id, detail: `folded up to ${upTo}` }))
 }
 

@@ -1,5 +1,6 @@
 import type { Role } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
+import type { AppOptions } from '../app.ts'
 import { buildApp } from '../app.ts'
 import type { Client } from './client.ts'
 import { signedIn } from './client.ts'
@@ -17,10 +18,10 @@ export interface OpenApp {
 }
 
 /** The server over a small site of its own, with somebody of a role signed in. */
-export async function openApp(role: Role): Promise<OpenApp> {
+export async function openApp(role: Role, options: Omit<AppOptions, 'connection'> = {}): Promise<OpenApp> {
   const site = smallSite()
   const base = await scratch(site)
-  const app = await buildApp({ connection: base })
+  const app = await buildApp({ ...options, connection: base })
   return {
     site,
     base,

@@ -42,6 +42,11 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
   return { method, url: addressOf(url, parameters, query), ...(body && { body }) }
 }
 
+/** An entry as a tablet posts it, made now. */
+export function postedBy(author: string, fact: { subject: string; kind: EntryKind; payload: object }) {
+  return { ...fact, uid: uuidv7(), occurredAt: new Date().toISOString(), author }
+}
+
 /** What an entry of each kind may say; where it speaks of something there is, that is left open. */
 export const PAYLOADS: Record<EntryKind, object> = {
   registered: newcomer('Newcomer'),

@@ -19,7 +19,7 @@ const LONGER = {
 } as const
 
 it('somebody new comes under what was signed for everyone of its kind', () => {
-  useSite().book = { ...smallBook(), overrides: [{ target: 'gecko', change: LONGER }] } as never
+  useSite().book = { ...smallBook(), overrides: [{ target: 'gecko', number: 0, change: LONGER }] }
   const feed = usePlans()
     .planForNewcomer({ id: 'gecko' }, 'adult')
     ?.duties.find(({ id }) => id === 'feed')

@@ -9,6 +9,7 @@ import { usePlans } from '../plans/usePlans.ts'
 import type { Resident } from '../site/useSite.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
+import { grouped } from './grouped.ts'
 import { perResident } from './perResident.ts'
 
 /** Whatever is wrong with one resident is shown at that resident. */
@@ -39,14 +40,7 @@ export const useResidents = defineStore('residents', () => {
   // A box changes far less often than a state: the building is drawn anew only when somebody moves.
   const homeOf = perResident((residentId) => record.stateOf(residentId).stay.place?.enclosure)
 
-  const byHome = computed(() => {
-    const living = new Map<string, Resident[]>()
-    for (const resident of site.residents.values()) {
-      const home = homeOf(resident.id)
-      if (home !== undefined) living.set(home, [...(living.get(home) ?? []), resident])
-    }
-    return living
-  })
+  const byHome = computed(() => grouped(site.residents.values(), ({ id }) => homeOf(id)))
 
   function livingIn(enclosureId: string | undefined): readonly Resident[] {
     return (enclosureId !== undefined && byHome.value.get(enclosureId)) || []

@@ -1,6 +1,7 @@
 import type { Bay, Enclosure, Room } from '@kobrin/contract'
 import type { Barrier, Place } from '@kobrin/core'
 import { levelOfBay } from '@kobrin/core'
+import { grouped } from '../residents/grouped.ts'
 
 /** A box on a shelf with who lives in it. */
 export interface Box {
@@ -39,16 +40,6 @@ export interface Standing {
   /** The boxes of a bay, shelf by shelf from the left. */
   boxes: ReadonlyMap<string, readonly Enclosure[]>
   isTaken: (enclosureId: string) => boolean
-}
-
-function grouped<T>(list: Iterable<T>, keyOf: (one: T) => string): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
-  for (const one of list) {
-    const group = groups.get(keyOf(one))
-    if (group) group.push(one)
-    else groups.set(keyOf(one), [one])
-  }
-  return groups
 }
 
 /** The boxes of every bay, shelf by shelf from the left. */
