@@ -27,7 +27,10 @@ export const LIBRARY_ROUTES = {
     url: '/api/library/:sheetId/versions/:version',
     summary: 'The text of an earlier version of a care sheet',
     access: 'readSite',
-    params: z.strictObject({ sheetId: z.string().max(60), version: z.coerce.number<number>().int().positive() }),
+    params: z.strictObject({
+      sheetId: z.string().max(60),
+      version: z.coerce.number<number>().int().positive(),
+    }),
     answer: z.strictObject({ yaml: z.string() }),
   },
   keepSheet: {

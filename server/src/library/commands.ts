@@ -72,11 +72,12 @@ export async function keepSheet(
 type Taken = 'new' | 'same' | 'renewed' | 'kept'
 
 /** Takes up one shipped sheet, unless somebody here wrote their own, or residents stand on what it drops. */
-async function takeUp(tx: Transaction, doc: Sheet, author: Changer): Promise<{ taken: Taken; version: number }> {
-  await tx
-    .insert(sheetShipped)
-    .values({ sheetId: doc.id, doc })
-    .onDuplicateKeyUpdate({ set: { doc } })
+async function takeUp(
+  tx: Transaction,
+  doc: Sheet,
+  author: Changer,
+): Promise<{ taken: Taken; version: number }> {
+  await tx.insert(sheetShipped).values({ sheetId: doc.id, doc }).onDuplicateKeyUpdate({ set: { doc } })
   const [last] = await historyOfSheet(tx, doc.id)
   const [inForce] = await tx.select().from(sheet).where(eq(sheet.id, doc.id))
   const version = last?.version ?? 0

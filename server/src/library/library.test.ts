@@ -74,14 +74,21 @@ describe('a care sheet of the site', () => {
 
   it('cannot take away the stage somebody lives in', async () => {
     const { yaml } = await gecko()
-    const answer = await keep(yaml.replace('- id: adult\n', '- id: grown\n').replace(/adult:\n {6}- 25/, 'grown:\n      - 25'))
+    const answer = await keep(
+      yaml.replace('- id: adult\n', '- id: grown\n').replace(/adult:\n {6}- 25/, 'grown:\n      - 25'),
+    )
     const names = ['Gecko 1', 'Gecko 2', 'Gecko 3']
     const what = { code: 'stageInUse', stage: 'adult', names, more: 9 }
     expect(answer).toMatchObject({ status: 'faulty', faults: [{ what }] })
   })
 
   it('is not read when it refers to itself without end', async () => {
-    const bomb = ['a: &a [x, x]', ...'bcdefghij'.split('').map((name, index) => `${name}: &${name} [*${'abcdefghij'[index]}, *${'abcdefghij'[index]}]`)]
+    const bomb = [
+      'a: &a [x, x]',
+      ...'bcdefghij'
+        .split('')
+        .map((name, index) => `${name}: &${name} [*${'abcdefghij'[index]}, *${'abcdefghij'[index]}]`),
+    ]
     expect(await keep(bomb.join('\n'))).toMatchObject({ status: 'faulty' })
   })
 
@@ -94,9 +101,15 @@ describe('a care sheet of the site', () => {
     const now = await gecko()
     expect(now.sheet.housing?.hides).toBe(3)
     expect(now.yaml).toContain('# Tried for a year')
-    expect(now.history[0]).toMatchObject({ version: 2, by: site.person('seniorKeeper').id, why: 'Read again' })
+    expect(now.history[0]).toMatchObject({
+      version: 2,
+      by: site.person('seniorKeeper').id,
+      why: 'Read again',
+    })
     expect(now.differences).toEqual([{ path: 'housing.hides', before: 2, after: 3 }])
-    const first = await get<{ yaml: string }>(addressOf(ROUTES.sheetVersion.url, { sheetId: GECKO, version: 1 }))
+    const first = await get<{ yaml: string }>(
+      addressOf(ROUTES.sheetVersion.url, { sheetId: GECKO, version: 1 }),
+    )
     expect(first.yaml).toContain('hides: 2')
   })
 
@@ -153,16 +166,24 @@ describe('a newer shipped library', () => {
 })
 
 describe('a text that was written to stop the house', () => {
-  const tangled = 'a: &a [x,x,x,x,x,x,x,x,x]\n' + 'bcdefgh'.split('').map((at, index) => {
-    const before = 'abcdefgh'[index] ?? 'a'
-    return `${at}: &${at} [${Array.from({ length: 9 }, () => `*${before}`).join(',')}]`
-  }).join('\n')
+  const tangled =
+    'a: &a [x,x,x,x,x,x,x,x,x]\n' +
+    'bcdefgh'
+      .split('')
+      .map((at, index) => {
+        const before = 'abcdefgh'[index] ?? 'a'
+        return `${at}: &${at} [${Array.from({ length: 9 }, () => `*${before}`).join(',')}]`
+      })
+      .join('\n')
 
   it.each([
     ['nothing but ends', '}'.repeat(60_000)],
     ['nothing but beginnings', '['.repeat(60_000)],
     ['a text that refers to itself', tangled],
-    ['indentation without end', Array.from({ length: 350 }, (_, depth) => `${' '.repeat(depth)}a:`).join('\n')],
+    [
+      'indentation without end',
+      Array.from({ length: 350 }, (_, depth) => `${' '.repeat(depth)}a:`).join('\n'),
+    ],
   ])('is read apart and soon given up: %s', async (_what, yaml) => {
     const before = (await gecko()).version
     const keeping = keep(yaml)

@@ -50,12 +50,9 @@ export async function summaries(db: Database): Promise<SheetSummary[]> {
     ).map(({ id, version }) => [id, version ?? 1]),
   )
   const living = new Map(
-    (
-      await db
-        .select({ id: resident.sheetId, living: count() })
-        .from(resident)
-        .groupBy(resident.sheetId)
-    ).map(({ id, living: many }) => [id, many]),
+    (await db.select({ id: resident.sheetId, living: count() }).from(resident).groupBy(resident.sheetId)).map(
+      ({ id, living: many }) => [id, many],
+    ),
   )
   return sheets
     .map(({ doc }) => ({
@@ -75,7 +72,12 @@ export async function everySchool(db: Database): Promise<SheetSchools[]> {
   const sheets = await db.select().from(sheet)
   const [settings] = await db.select({ schools: site.schools }).from(site)
   return sheets
-    .map(({ doc: { id, common, schools } }) => ({ id, common, schools, chosen: own(settings?.schools ?? {}, id) ?? {} }))
+    .map(({ doc: { id, common, schools } }) => ({
+      id,
+      common,
+      schools,
+      chosen: own(settings?.schools ?? {}, id) ?? {},
+    }))
     .sort((a, b) => a.common.localeCompare(b.common, 'en'))
 }
 

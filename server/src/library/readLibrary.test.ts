@@ -83,7 +83,10 @@ describe('the shipped library', () => {
     for (const line of [...plan.duties, ...plan.holds, ...plan.targets]) expect(line.source).toBeDefined()
     for (const field of [...Object.keys(plan.housing ?? {}), ...Object.keys(plan.light ?? {})])
       expect(plan.sources?.[field]).toBeDefined()
-    const { stops } = walk({ day: 20_000, residents: [{ id: 'one', plan, state: emptyState('resident'), place }] })
+    const { stops } = walk({
+      day: 20_000,
+      residents: [{ id: 'one', plan, state: emptyState('resident'), place }],
+    })
     const tasks = stops.flatMap(({ visits }) => visits.flatMap((visit) => visit.tasks))
     const asked = plan.duties.filter((duty) => !isBefore(duty)).map(({ id }) => id)
     expect(tasks.map(({ duty }) => duty.id).sort()).toEqual(asked.sort())
@@ -103,21 +106,37 @@ describe('the shipped library', () => {
     }
   })
 
-  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s stands, and looks like no slip of a unit', (_, sheet) => {
-    expect(sheetFaults(sheet)).toEqual([])
-    expect(sheetQuestions(sheet)).toEqual([])
-  })
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))(
+    '%s stands, and looks like no slip of a unit',
+    (_, sheet) => {
+      expect(sheetFaults(sheet)).toEqual([])
+      expect(sheetQuestions(sheet)).toEqual([])
+    },
+  )
 
-  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s says what a keeper asks first', (_, sheet) => {
-    expect(sheet.targets.some(({ ceilingCelsius }) => ceilingCelsius !== undefined)).toBe(true)
-    for (const part of [sheet.adult, sheet.housing, sheet.breeding, sheet.growth, sheet.together, sheet.setup])
-      expect(part).toBeDefined()
-    expect(sheet.signs.length).toBeGreaterThanOrEqual(2)
-    expect(sheet.never.length).toBeGreaterThanOrEqual(1)
-    for (const school of sheet.schools) expect(school.why).toBeTruthy()
-  })
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))(
+    '%s says what a keeper asks first',
+    (_, sheet) => {
+      expect(sheet.targets.some(({ ceilingCelsius }) => ceilingCelsius !== undefined)).toBe(true)
+      for (const part of [
+        sheet.adult,
+        sheet.housing,
+        sheet.breeding,
+        sheet.growth,
+        sheet.together,
+        sheet.setup,
+      ])
+        expect(part).toBeDefined()
+      expect(sheet.signs.length).toBeGreaterThanOrEqual(2)
+      expect(sheet.never.length).toBeGreaterThanOrEqual(1)
+      for (const school of sheet.schools) expect(school.why).toBeTruthy()
+    },
+  )
 
-  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))('%s reads back from its own YAML', (_, sheet) => {
-    expect(readSheetText(writeSheetText(sheet))).toEqual({ sheet })
-  })
+  it.each(sheets.map((sheet) => [sheet.id, sheet] as const))(
+    '%s reads back from its own YAML',
+    (_, sheet) => {
+      expect(readSheetText(writeSheetText(sheet))).toEqual({ sheet })
+    },
+  )
 })

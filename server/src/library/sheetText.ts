@@ -10,7 +10,8 @@ type Path = readonly PropertyKey[]
 /** The line of a field, or of the nearest thing around it that was written. */
 function lineOf(document: Document, lines: LineCounter, path: Path): number | null {
   for (let depth = path.length; depth >= 0; depth -= 1) {
-    const node = document.getIn(path.slice(0, depth), true) as { range?: [number, number, number] } | undefined
+    const node = document.getIn(path.slice(0, depth), true) as
+      { range?: [number, number, number] } | undefined
     if (node?.range) return lines.linePos(node.range[0]).line
   }
   return null
@@ -50,8 +51,14 @@ export function readSheetText(text: string): ReadSheet {
   if (value === TANGLED) return { faults: [fault([], { code: 'tangled' })] }
   const read = Sheet.safeParse(value)
   if (!read.success)
-    return { faults: read.error.issues.slice(0, FAULTS_MOST).map(({ path, message }) => fault(path, { code: 'unread', message })) }
-  const faults = sheetFaults(read.data).slice(0, FAULTS_MOST).map(({ path, what }) => fault(path, what))
+    return {
+      faults: read.error.issues
+        .slice(0, FAULTS_MOST)
+        .map(({ path, message }) => fault(path, { code: 'unread', message })),
+    }
+  const faults = sheetFaults(read.data)
+    .slice(0, FAULTS_MOST)
+    .map(({ path, what }) => fault(path, what))
   return faults.length > 0 ? { faults } : { sheet: read.data }
 }
 

@@ -36,7 +36,8 @@ function says(condition: Condition): string {
     case 'room': {
       const { fitting, unread, ceiling } = condition
       const limit = ceiling === null ? '' : ` below ${ceiling} °C all year`
-      if (fitting.length > 0) return `Heat: ${roomNames(fitting)} stay${fitting.length === 1 ? 's' : ''}${limit}.`
+      if (fitting.length > 0)
+        return `Heat: ${roomNames(fitting)} stay${fitting.length === 1 ? 's' : ''}${limit}.`
       return unread.length > 0
         ? `Heat: no room is known to stay${limit}. Not read: ${roomNames(unread)}.`
         : `Heat: no room stays${limit}.`

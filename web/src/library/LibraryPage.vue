@@ -68,7 +68,9 @@ function pick(id: string): void {
         placeholder="Name, Latin name or group"
       />
       <p class="quiet" role="status">{{ count }} species</p>
-      <button v-if="mayEdit && !adding" type="button" class="plain" @click="adding = true">Add a sheet</button>
+      <button v-if="mayEdit && !adding" type="button" class="plain" @click="adding = true">
+        Add a sheet
+      </button>
       <RouterLink
         v-if="picked.length === 2"
         class="primary side"

@@ -99,7 +99,9 @@ async function choose(): Promise<void> {
           </button>
         </div>
         <p>{{ option.reason }}</p>
-        <p v-if="consequences(option).length > 0" class="quiet">Changes: {{ consequences(option).join('; ') }}</p>
+        <p v-if="consequences(option).length > 0" class="quiet">
+          Changes: {{ consequences(option).join('; ') }}
+        </p>
         <form v-if="wanted === option.id" class="form no-print" @submit.prevent="choose">
           <label>
             Why here

@@ -38,7 +38,10 @@ const breeding = computed(() => {
       `Eggs at ${celsius} °C`,
       span(days, 'days'),
     ]),
-    ...Object.entries(how.stageDays ?? {}).map(([stage, days]): [string, string | null] => [stage, span(days, 'days')]),
+    ...Object.entries(how.stageDays ?? {}).map(([stage, days]): [string, string | null] => [
+      stage,
+      span(days, 'days'),
+    ]),
   ])
 })
 
@@ -47,10 +50,12 @@ function saysAmount(amount: AmountRule): string {
     case 'count':
       return span(amount.count, 'a meal') ?? ''
     case 'massShare':
-      return span(
-        amount.share.map((share) => Math.round(share * 100)),
-        '% of its weight',
-      ) ?? ''
+      return (
+        span(
+          amount.share.map((share) => Math.round(share * 100)),
+          '% of its weight',
+        ) ?? ''
+      )
     case 'width':
       return `no wider than ${amount.factor} × its ${terms.part[amount.part]}`
     case 'portion':
@@ -64,7 +69,9 @@ function sentence(text: string): string {
 
 function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
   const name = label ?? words.duty[does]
-  const food = foods?.map(({ item, weeklyCap }) => `${item}${weeklyCap ? ` (at most ${weeklyCap} a week)` : ''}`)
+  const food = foods?.map(
+    ({ item, weeklyCap }) => `${item}${weeklyCap ? ` (at most ${weeklyCap} a week)` : ''}`,
+  )
   const offered = food ? `: ${food.join(', ')}` : ''
   return `${name}${offered}. ${sentence(terms.cadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
 }
@@ -107,7 +114,9 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
             <td>{{ zone.celsius?.join('–') ?? '' }}</td>
             <td>{{ zone.nightCelsius?.join('–') ?? '' }}</td>
             <td>{{ zone.humidity?.join('–') ?? '' }}</td>
-            <td class="ceiling">{{ zone.ceilingCelsius === undefined ? '' : `${zone.ceilingCelsius} °C` }}</td>
+            <td class="ceiling">
+              {{ zone.ceilingCelsius === undefined ? '' : `${zone.ceilingCelsius} °C` }}
+            </td>
           </tr>
         </tbody>
       </table>
@@ -129,7 +138,8 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       </dl>
       <p v-if="doubt.has('housing')" class="ask">Unsure: {{ doubt.get('housing') }}</p>
       <p v-if="sheet.floor">
-        Floor: {{ sheet.floor.parts.map(({ material, parts }) => `${parts} ${material}`).join(', ') }} by volume.
+        Floor: {{ sheet.floor.parts.map(({ material, parts }) => `${parts} ${material}`).join(', ') }} by
+        volume.
         {{ sheet.floor.note }}
       </p>
       <p v-if="sheet.heldFloor">Old floor: {{ sayHeldFloor(sheet.heldFloor) }}</p>
@@ -170,7 +180,9 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       <ul>
         <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
           <strong>{{ sign.sign }}</strong>
-          <p class="quiet">{{ sign.severity === 'urgent' ? '' : `${terms.severity[sign.severity]}. ` }}{{ sign.first }}</p>
+          <p class="quiet">
+            {{ sign.severity === 'urgent' ? '' : `${terms.severity[sign.severity]}. ` }}{{ sign.first }}
+          </p>
         </li>
       </ul>
       <p class="quiet">Signs, not diagnoses: who treats is the vet.</p>
@@ -237,5 +249,4 @@ thead th {
   font-weight: 700;
   white-space: nowrap;
 }
-
 </style>

@@ -65,7 +65,13 @@ async function take(event: Event): Promise<void> {
       </label>
       <button type="button" class="plain" @click="emit('close')">Close</button>
     </div>
-    <textarea ref="area" v-model="text" class="field yaml" spellcheck="false" aria-label="Care sheet as YAML" />
+    <textarea
+      ref="area"
+      v-model="text"
+      class="field yaml"
+      spellcheck="false"
+      aria-label="Care sheet as YAML"
+    />
     <ul v-if="faults.length > 0" class="wrong" role="alert">
       <li v-for="(fault, index) in faults" :key="index">
         <button v-if="fault.line !== null" type="button" class="plain" @click="goTo(fault.line)">
@@ -77,11 +83,13 @@ async function take(event: Event): Promise<void> {
     </ul>
     <div v-if="questions.length > 0" class="ask" role="alert">
       <p v-for="(question, index) in questions" :key="index">{{ saySheetFault(question) }}</p>
-      <button type="button" class="plain" :disabled="busy" @click="keep(true)">It is meant so: keep it</button>
+      <button type="button" class="plain" :disabled="busy" @click="keep(true)">
+        It is meant so: keep it
+      </button>
     </div>
     <p v-if="overtaken !== null" class="ask" role="alert">
-      Somebody kept version {{ overtaken }} while you wrote. Your text is still here: look at theirs first, then
-      keep yours on top.
+      Somebody kept version {{ overtaken }} while you wrote. Your text is still here: look at theirs first,
+      then keep yours on top.
     </p>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
     <label>
@@ -97,7 +105,9 @@ async function take(event: Event): Promise<void> {
 <style scoped>
 .yaml {
   min-height: 440px;
-  font: 14px/20px ui-monospace, monospace;
+  font:
+    14px/20px ui-monospace,
+    monospace;
   white-space: pre;
 }
 

@@ -76,7 +76,9 @@ async function kept(): Promise<void> {
         <LibraryTabs />
         <div class="row no-print">
           <button v-if="mayEdit" type="button" class="plain" @click="editing = answer.yaml">Edit</button>
-          <button type="button" class="plain" @click="save(`${sheet.id}.yaml`, answer.yaml)">Save as YAML</button>
+          <button type="button" class="plain" @click="save(`${sheet.id}.yaml`, answer.yaml)">
+            Save as YAML
+          </button>
           <button type="button" class="plain" @click="print('sheet')">Print</button>
           <button type="button" class="plain" @click="print('label')">Print a label</button>
         </div>
@@ -118,11 +120,16 @@ async function kept(): Promise<void> {
             <li v-for="one in answer.history" :key="one.version" class="row">
               <strong>{{ one.version }}</strong>
               {{ sayDate(dayFromIso(one.at.slice(0, 10)), today.day) }},
-              {{ one.by === null ? 'shipped library' : site.nameOf(one.by) }}{{ one.why ? `: ${one.why}` : '' }}
-              <button type="button" class="plain" @click="read(one.version)">Read version {{ one.version }}</button>
+              {{ one.by === null ? 'shipped library' : site.nameOf(one.by)
+              }}{{ one.why ? `: ${one.why}` : '' }}
+              <button type="button" class="plain" @click="read(one.version)">
+                Read version {{ one.version }}
+              </button>
             </li>
           </ul>
-          <pre v-if="older" class="older" tabindex="0" :aria-label="`Version ${older.version}`">{{ older.yaml }}</pre>
+          <pre v-if="older" class="older" tabindex="0" :aria-label="`Version ${older.version}`">{{
+            older.yaml
+          }}</pre>
         </section>
         <section v-if="answer.differences.length > 0" class="block no-print">
           <h2>Against the shipped sheet</h2>

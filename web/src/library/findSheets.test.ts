@@ -8,7 +8,17 @@ import { sayFinding } from '../words/fit.ts'
 import { findSheets } from './findSheets.ts'
 
 function sheet(id: string, more: Partial<SheetSummary>): SheetSummary {
-  return { id, common: id, latin: '', otherNames: [], group: 'snake', version: 1, residents: 0, differs: 0, ...more }
+  return {
+    id,
+    common: id,
+    latin: '',
+    otherNames: [],
+    group: 'snake',
+    version: 1,
+    residents: 0,
+    differs: 0,
+    ...more,
+  }
 }
 
 const SHEETS = [
@@ -33,15 +43,46 @@ describe('finding a care sheet', () => {
 })
 
 const CODES = [
-  'short', 'narrow', 'low', 'crowded', 'tooLarge', 'cannotStretch', 'floorShallow', 'floorUnknown',
-  'hangsTooLow', 'noPerch', 'unmeasured', 'noUvb', 'uvbShort', 'uvbLong', 'uvbFar', 'uvbNear', 'uvbOld',
-  'fewHides', 'noLock', 'meshWide', 'noClimbing', 'noBowl', 'noCrew', 'noThermostat', 'noHeat',
-  'roomTooWarm', 'defect', 'replaceDue',
+  'short',
+  'narrow',
+  'low',
+  'crowded',
+  'tooLarge',
+  'cannotStretch',
+  'floorShallow',
+  'floorUnknown',
+  'hangsTooLow',
+  'noPerch',
+  'unmeasured',
+  'noUvb',
+  'uvbShort',
+  'uvbLong',
+  'uvbFar',
+  'uvbNear',
+  'uvbOld',
+  'fewHides',
+  'noLock',
+  'meshWide',
+  'noClimbing',
+  'noBowl',
+  'noCrew',
+  'noThermostat',
+  'noHeat',
+  'roomTooWarm',
+  'defect',
+  'replaceDue',
 ] as const
 
 describe('what does not fit', () => {
   it.each(CODES)('%s is said with what would mend it', (code) => {
-    const { what, mend } = sayFinding({ code, severity: 'act', needs: 900, has: 600, part: 'length', times: 2 })
+    const { what, mend } = sayFinding({
+      code,
+      severity: 'act',
+      needs: 900,
+      has: 600,
+      part: 'length',
+      times: 2,
+    })
     for (const said of [what, mend]) {
       expect(said).not.toMatch(/undefined|NaN|\[object/)
       expect(said.length).toBeGreaterThan(5)
@@ -49,7 +90,14 @@ describe('what does not fit', () => {
   })
 
   it('says by what the need grows', () => {
-    const finding = { code: 'short', severity: 'act', needs: 390, has: 300, part: 'legSpan', times: 3 } as const
+    const finding = {
+      code: 'short',
+      severity: 'act',
+      needs: 390,
+      has: 300,
+      part: 'legSpan',
+      times: 3,
+    } as const
     expect(sayFinding(finding).what).toBe('Too short: 300 mm of 390 mm (3 × its leg span)')
   })
 
