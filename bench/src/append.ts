@@ -1,11 +1,10 @@
 import { ROUTES } from '@kobrin/contract'
-import type { PostedEntry } from '@kobrin/core'
 import type { House } from '@kobrin/server'
 import { connect } from '@kobrin/server'
-import { v7 as uuidv7 } from 'uuid'
 import type { Figure } from './figures.ts'
 import { inTurn, median } from './figures.ts'
-import { openSession, residentsOf } from './session.ts'
+import { openSession } from './session.ts'
+import { waterings } from './waterings.ts'
 
 const CLIENTS = 32
 const EACH = 150
@@ -30,23 +29,7 @@ export async function appendFigures(house: House): Promise<Figure[]> {
   }[]
   if (durable?.flush !== 1) throw new Error('The database is not set to be durable.')
   await pool.query('create table bare like entry')
-  const residents = residentsOf(session.site)
-  const { people } = session.site
-  const author = people[0]?.id ?? ''
-  let made = 0
-  const entry = (): PostedEntry => {
-    made += 1
-    const subject = residents[made % residents.length] ?? ''
-    const occurredAt = new Date(Date.now() + house.aheadMs).toISOString()
-    return {
-      uid: uuidv7(),
-      subject,
-      kind: 'watered',
-      occurredAt,
-      author,
-      payload: { duty: 'water', litres: 0.2 },
-    }
-  }
+  const entry = waterings(session.site, house.aheadMs)
   const overHttp = () =>
     byMany(async (client) => {
       const text = await session.call('POST', ROUTES.append.url, { entries: [entry()] }, client)
@@ -54,7 +37,7 @@ export async function appendFigures(house: House): Promise<Figure[]> {
     })
   let seq = 0
   const insert = async (): Promise<void> => {
-    const { uid, subject, kind, occurredAt, payload } = entry()
+    const { uid, subject, kind, occurredAt, author, payload } = entry()
     const at = occurredAt.replace('T', ' ').replace('Z', '')
     seq += 1
     const day = occurredAt.slice(0, 10)

@@ -53,6 +53,13 @@ export async function inTurn(
   return times
 }
 
+/** What this process holds of memory once everything that nobody needs is gone, MB. */
+export function heldMb(): number {
+  globalThis.gc?.()
+  const { heapUsed, external } = process.memoryUsage()
+  return (heapUsed + external) / 1024 / 1024
+}
+
 export function ms(value: number): string {
   return `${value.toFixed(value < 10 ? 2 : 0)} ms`
 }

@@ -5,11 +5,14 @@ import { ROUTES } from '@kobrin/contract'
 import type { SiteSeed } from '@kobrin/contract'
 import { demoPassphrase } from '@kobrin/demo'
 import { buildApp, connect, loadSeed, migrate, startOwnDatabase } from '@kobrin/server'
+import { HOUSE_AT } from './sizes.ts'
 
 export interface LargeHouse {
   /** Where it listens. */
   url: string
   cookie: string
+  /** How far its clock is ahead of the machine's, milliseconds. */
+  aheadMs: number
   /** Asks within the process; throws unless the status is 200. */
   get: (url: string) => Promise<string>
 }
@@ -18,11 +21,12 @@ export interface LargeHouse {
 export async function withHouse<T>(seed: SiteSeed, measure: (house: LargeHouse) => Promise<T>): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'kobrin-large-'))
   const own = await startOwnDatabase(folder)
+  const aheadMs = HOUSE_AT - Date.now()
   const connection = await connect(own.address)
   try {
     await migrate(connection)
     await loadSeed(connection.db, seed)
-    const app = await buildApp({ connection, now: () => new Date(Date.UTC(2026, 5, 16, 9, 30)) })
+    const app = await buildApp({ connection, now: () => new Date(Date.now() + aheadMs) })
     const url = await app.listen({ host: '127.0.0.1', port: 0 })
     const body = { login: 'keeper', passphrase: demoPassphrase('keeper') }
     const { cookies } = await app.inject({ method: 'POST', url: ROUTES.signIn.url, body })
@@ -31,6 +35,7 @@ export async function withHouse<T>(seed: SiteSeed, measure: (house: LargeHouse) 
       return await measure({
         url,
         cookie,
+        aheadMs,
         async get(path) {
           const response = await app.inject({ method: 'GET', url: path, headers: { cookie } })
           if (response.statusCode !== 200) throw new Error(`${path}: ${response.body}`)

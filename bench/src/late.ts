@@ -1,12 +1,11 @@
 import type { BatchAnswer } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
-import type { PostedEntry } from '@kobrin/core'
 import type { House } from '@kobrin/server'
-import { v7 as uuidv7 } from 'uuid'
 import type { Figure } from './figures.ts'
 import { inTurn, median, ms } from './figures.ts'
 import { openSession, residentsOf } from './session.ts'
 import { LONG_RECORD } from './sizes.ts'
+import { watering } from './waterings.ts'
 
 const LATE = 200
 const ROUNDS = 7
@@ -21,16 +20,9 @@ export async function lateFigures(house: House): Promise<Figure[]> {
   let made = 0
 
   async function post(from: number): Promise<void> {
-    const entries = Array.from({ length: LATE }, (): PostedEntry => {
+    const entries = Array.from({ length: LATE }, () => {
       made += 1
-      return {
-        uid: uuidv7(),
-        subject,
-        kind: 'watered',
-        occurredAt: new Date(from + made).toISOString(),
-        author,
-        payload: { duty: 'water', litres: 0.2 },
-      }
+      return watering({ subject, author, atMs: from + made })
     })
     const { receipts } = JSON.parse(await session.call('POST', ROUTES.append.url, { entries })) as BatchAnswer
     if (receipts.some(({ status }) => status !== 'accepted')) throw new Error('An entry was refused.')

@@ -4,18 +4,21 @@ import { startHouse } from '@kobrin/server'
 import { appendFigures } from './append.ts'
 import type { Figure } from './figures.ts'
 import { holds, line } from './figures.ts'
+import { feedsFigures } from './feeds.ts'
+import { halfSentFigures } from './halfSent.ts'
 import { killFigures } from './kill.ts'
 import { lateFigures } from './late.ts'
+import { loadFigures } from './load.ts'
+import { memoryFigures } from './memory.ts'
 import { recordFigures } from './record.ts'
 import { siteFigures } from './site.ts'
 import { sizeFigures } from './size.ts'
+import { HOUSE_AT } from './sizes.ts'
 import { stalledFigures } from './stalled.ts'
 import { tapFigures } from './tap.ts'
 import { walkFigures } from './walk.ts'
 
 const HOUSE = fileURLToPath(new URL('./house.ts', import.meta.url))
-/** What is measured must not depend on the day on which it is measured. */
-const STARTS_AT = Date.UTC(2026, 5, 16, 9, 30)
 
 const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promise<Figure[]>> = {
   size: sizeFigures,
@@ -25,6 +28,10 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   site: siteFigures,
   stalled: stalledFigures,
   append: async (house) => appendFigures(await house()),
+  load: async (house) => loadFigures(await house()),
+  feeds: async (house) => feedsFigures(await house()),
+  halfSent: async (house) => halfSentFigures(await house()),
+  memory: memoryFigures,
   tap: async (house) => tapFigures(await house()),
   kill: killFigures,
 }
@@ -38,7 +45,7 @@ if (unknown) {
 
 const houses: Promise<House>[] = []
 function open(): Promise<House> {
-  const [house = startHouse(HOUSE, { startsAt: STARTS_AT })] = houses
+  const [house = startHouse(HOUSE, { startsAt: HOUSE_AT })] = houses
   houses[0] = house
   return house
 }

@@ -4,6 +4,7 @@ import { readLibrary } from '@kobrin/server'
 import type { Figure } from './figures.ts'
 import { median, ms } from './figures.ts'
 import { withHouse } from './largeHouse.ts'
+import { HOUSE_AT } from './sizes.ts'
 
 const RESIDENTS = 10_000
 const READERS = 40
@@ -24,7 +25,7 @@ export async function siteFigures(): Promise<Figure[]> {
     sheets: readLibrary(),
     residents: RESIDENTS,
     days: 1,
-    nowMs: Date.UTC(2026, 5, 16, 9, 30),
+    nowMs: HOUSE_AT,
   })
   return withHouse(seed, async ({ get }) => {
     const times = { site: [] as number[], book: [] as number[], health: [] as number[] }

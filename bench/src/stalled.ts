@@ -5,16 +5,12 @@ import { addressOf, ROUTES } from '@kobrin/contract'
 import { collection } from '@kobrin/demo'
 import { readLibrary } from '@kobrin/server'
 import type { Figure } from './figures.ts'
+import { heldMb } from './figures.ts'
 import { withHouse } from './largeHouse.ts'
+import { HOUSE_AT } from './sizes.ts'
 
 const READERS = 50
 const SETTLE_MS = 3000
-
-function collected(): number {
-  globalThis.gc?.()
-  const { heapUsed, external } = process.memoryUsage()
-  return (heapUsed + external) / 1024 / 1024
-}
 
 /** A screen that asks for the whole feed and takes nothing of it. */
 async function stalled(url: string, cookie: string): Promise<Socket> {
@@ -33,14 +29,14 @@ export async function stalledFigures(): Promise<Figure[]> {
     sheets: readLibrary(),
     residents: 1000,
     days: 40,
-    nowMs: Date.UTC(2026, 5, 16, 9, 30),
+    nowMs: HOUSE_AT,
   })
   return withHouse(seed, async ({ url, cookie, get }) => {
     await get(ROUTES.states.url)
-    const before = collected()
+    const before = heldMb()
     const sockets = await Promise.all(Array.from({ length: READERS }, () => stalled(url, cookie)))
     await sleep(SETTLE_MS)
-    const held = collected() - before
+    const held = heldMb() - before
     for (const socket of sockets) socket.destroy()
     return [
       {
