@@ -2,7 +2,7 @@ import compress from '@fastify/compress'
 import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
-import { OPENAPI_URL, ROUTES } from '@kobrin/contract'
+import { ERRORS, OPENAPI_URL, ROUTES } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
@@ -15,8 +15,8 @@ import { entryRoutes } from './entries/routes.ts'
 import { answerProblems, KobrinProblem } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
-import { diskOf } from './health/disk.ts'
 import { healthRoutes } from './health/routes.ts'
+import { createStandstill } from './health/standstill.ts'
 import { checkHost, checkOrigin } from './interface/origin.ts'
 import { createReports } from './interface/reports.ts'
 import { servePages } from './interface/pages.ts'
@@ -60,7 +60,6 @@ const CHECK_MS = 5_000
 /** Tablets, and a few for every open feed; more at once is not a house. */
 const CONNECTIONS_MOST = 2_000
 const PRUNE_MS = 3_600_000
-const DISK_MS = 60_000
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
 
 async function protect(app: FastifyInstance): Promise<void> {
@@ -103,20 +102,13 @@ async function documented(app: FastifyInstance): Promise<void> {
 }
 
 /** What is done again and again while the house is open. */
-function keepUp(
-  app: FastifyInstance,
-  { db, now, dataDir }: { db: Database; now: () => Date; dataDir: string | null },
-): { stop: () => void } {
+function keepUp(app: FastifyInstance, { db, now }: { db: Database; now: () => Date }): { stop: () => void } {
   const prune = () =>
     pruneDoor(db, now()).catch((error: unknown) => app.log.warn({ err: error }, 'not pruned'))
-  const look = async () => {
-    if ((await diskOf(dataDir)) === 'full')
-      app.log.error('The disk is full: nothing can be kept until there is room.')
-  }
-  const timers = [setInterval(() => void prune(), PRUNE_MS), setInterval(() => void look(), DISK_MS)]
-  for (const timer of timers) timer.unref()
+  const timer = setInterval(() => void prune(), PRUNE_MS)
+  timer.unref()
   void prune()
-  return { stop: () => timers.forEach((timer) => clearInterval(timer)) }
+  return { stop: () => clearInterval(timer) }
 }
 
 /** What the features stand on, put together; `close` ends what was begun here. */
@@ -139,13 +131,17 @@ async function servicesOf(
     stream,
     sheets: book.sheets,
     onAppended: hub.wake,
+    onTried: (error) => standstill.tried(error),
     now: () => now().toISOString(),
   })
   const sessions = createSessions(db, now)
-  const pulse = createPulse(connection, {
-    onChange: (beating) =>
-      app.log.warn(beating ? 'The database answers again.' : 'The database does not answer.'),
+  const standstill = createStandstill(dataDir, {
+    onChange: (why) =>
+      why
+        ? app.log.error(`Nothing can be kept: ${ERRORS[why].message}`)
+        : app.log.warn('Everything can be kept again.'),
   })
+  const pulse = createPulse(connection, { onChange: standstill.found })
   let zone: string | null = null
   const siteZone = async () => {
     zone ??= (await siteSettings(db))?.zone ?? null
@@ -165,7 +161,7 @@ async function servicesOf(
     guesses: createGuesses(db, now),
     reports: createReports(),
     pulse,
-    dataDir,
+    standstill,
     book,
     guard: createGuard(sessions),
     log: app.log,
@@ -175,7 +171,7 @@ async function servicesOf(
     changingOn: async (request) => ({ db, stream, author: await authorOn(request), onChanged: hub.wake }),
     heartbeatMs,
   }
-  const upkeep = keepUp(app, { db, now, dataDir })
+  const upkeep = keepUp(app, { db, now })
   const close = async () => {
     upkeep.stop()
     await appender.drained()
@@ -183,6 +179,7 @@ async function servicesOf(
     await stream.close()
     sessions.close()
     await pulse.stop()
+    await standstill.stop()
   }
   return { services, close }
 }

@@ -6,6 +6,7 @@ import type { Pulse } from './database/pulse.ts'
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
+import type { Standstill } from './health/standstill.ts'
 import type { Reports } from './interface/reports.ts'
 import type { Devices } from './people/devices.ts'
 import type { Guesses } from './people/guesses.ts'
@@ -22,8 +23,7 @@ export interface Services {
   guesses: Guesses
   reports: Reports
   pulse: Pulse
-  /** Where our own database keeps its data; null for one elsewhere. */
-  dataDir: string | null
+  standstill: Standstill
   book: SiteBook
   /** The checks a route of the table asks for. */
   guard: (route: Pick<Route, 'access'>) => Pick<RouteShorthandOptions, 'onRequest'>

@@ -22,6 +22,7 @@ export const SITE_ROUTES = {
   },
   site: {
     method: 'GET',
+    report: true,
     url: '/api/site',
     summary: 'The building, the people, and the numbers of the residents',
     access: 'readSite',
@@ -29,6 +30,7 @@ export const SITE_ROUTES = {
   },
   planBook: {
     method: 'GET',
+    report: true,
     url: '/api/plan-book',
     summary: 'What plans are made of: sheets, chosen schools, signed changes',
     access: 'readSite',

@@ -3,6 +3,7 @@ import { randomBytes } from 'node:crypto'
 import {
   existsSync,
   mkdirSync,
+  closeSync,
   openSync,
   readFileSync,
   readdirSync,
@@ -225,6 +226,7 @@ async function launch(folder: Folder): Promise<number> {
     ],
     { detached: true, stdio: ['ignore', log, log] },
   )
+  closeSync(log)
   child.unref()
   // A child that cannot be started says so in an event; one that dies has an exit code.
   child.once('error', () => undefined)

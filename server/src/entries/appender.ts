@@ -26,6 +26,8 @@ export interface AppenderOptions {
   /** The sheets in force. */
   sheets: () => Promise<ReadonlyMap<string, Sheet>>
   onAppended: () => void
+  /** Told of every attempt to write, with what went wrong. */
+  onTried: (error?: unknown) => void
   now: () => string
 }
 
@@ -36,7 +38,10 @@ interface Waiting {
 }
 
 /** Appends in one transaction, again for as long as others get in its way. */
-function retrying(connection: Connection, { stream, sheets, now }: Omit<AppenderOptions, 'onAppended'>) {
+function retrying(
+  connection: Connection,
+  { stream, sheets, now }: Omit<AppenderOptions, 'onAppended' | 'onTried'>,
+) {
   const memory = createFoldMemory()
   return async (entries: readonly Entry[]): Promise<Receipt[]> => {
     for (let tries = 1; ; tries += 1) {
@@ -61,7 +66,7 @@ function retrying(connection: Connection, { stream, sheets, now }: Omit<Appender
  * told that something was kept when it was not. */
 export function createAppender(
   connection: Connection,
-  { onAppended, ...options }: AppenderOptions,
+  { onAppended, onTried, ...options }: AppenderOptions,
 ): Appender {
   const waiting: Waiting[] = []
   let running: Promise<void> | null = null
@@ -81,8 +86,10 @@ export function createAppender(
     try {
       const receipts = await attempt(batch.flatMap(({ entries }) => entries))
       for (const { entries, answer } of batch) answer(receipts.splice(0, entries.length))
+      onTried()
       onAppended()
     } catch (error) {
+      onTried(error)
       if (batch.length === 1 || isAway(error)) for (const post of batch) post.fail(error)
       else for (const post of batch) await appendBatch([post])
     }

@@ -36,6 +36,11 @@ const GONE = new Set([
 /** No room to write: 3 and 20 from the file system, 1021, 1026 and 1114 from the tables. */
 const FULL = new Set([3, 20, 1021, 1026, 1114])
 
+/** Whether there was no room to write it. */
+export function isFull(error: unknown): boolean {
+  return FULL.has(errnoOf(error) ?? 0)
+}
+
 /** Whether the database is not there, or does not answer. */
 export function isAway(error: unknown): boolean {
   const errno = errnoOf(error)
@@ -75,9 +80,8 @@ function translate(error: unknown) {
     })
   }
   if (isAway(error)) return answer('database_away')
-  const errno = errnoOf(error) ?? 0
-  if (FULL.has(errno)) return answer('disk_full')
-  if (errno === STATEMENT_TOO_LONG) return answer('busy')
+  if (isFull(error)) return answer('disk_full')
+  if (errnoOf(error) === STATEMENT_TOO_LONG) return answer('busy')
   const status = error instanceof Error && 'statusCode' in error ? error.statusCode : undefined
   const known = typeof status === 'number' ? BY_STATUS.get(status) : undefined
   if (known) return answer(known)

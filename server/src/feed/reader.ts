@@ -22,8 +22,8 @@ export interface Reader {
   catchUp: () => Promise<void>
   /** What was just kept. A reader that is behind, or does not read, finds it when it catches up. */
   hear: (rows: readonly FeedRow[]) => void
-  /** Says that the line is alive. */
-  beat: () => void
+  /** Says something that is not of the feed. */
+  say: (text: string) => void
   end: () => void
   /** Since when it has not taken what was written to it; null while it does. */
   stuckSince: () => number | null
@@ -86,8 +86,8 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
   }
 
   return {
-    beat() {
-      if (!isGone()) out.write(': here\n\n')
+    say(text) {
+      if (!isGone()) out.write(text)
     },
     end() {
       // Who takes nothing would never take the end either.

@@ -1,8 +1,9 @@
-import { isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/contract'
-import type { Bookmark } from '@kobrin/contract'
+import { ERRORS, isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/contract'
+import type { Bookmark, Problem } from '@kobrin/contract'
 import { readableBy } from '@kobrin/core'
 import type { FastifyPluginAsync } from 'fastify'
 import { schemaOf } from '../interface/serve.ts'
+import type { Why } from '../health/standstill.ts'
 import { signedInOn } from '../people/guard.ts'
 import { headOf } from '../streams/ownStream.ts'
 import type { Services } from '../services.ts'
@@ -17,12 +18,19 @@ function startOf(after: Bookmark, lastEventId: string | string[] | undefined): B
   return resumed && isBehind(after, resumed) ? resumed : after
 }
 
+/** Why nothing can be kept just now, told as an answer would tell it; null while everything can. */
+function standstillEvent(why: Why): string {
+  const told: Problem | null = why && { code: why, message: ERRORS[why].message }
+  return `event: standstill\ndata: ${JSON.stringify(told)}\n\n`
+}
+
 export function feedRoutes({
   connection: { db },
   hub,
   sessions,
   guard,
   heartbeatMs,
+  standstill,
 }: Services): FastifyPluginAsync {
   return async (app) => {
     app.get<{ Querystring: { after: string } }>(
@@ -48,20 +56,23 @@ export function feedRoutes({
         if (after !== asked) out.write(`event: startOver\nid: ${sayBookmark(head)}\ndata: {}\n\n`)
         const reader = createReader({ db, out, families: readableBy(signedIn.person.role), after })
         const stop = hub.follow(reader.hear)
+        const sayWhy = (why: Why) => reader.say(standstillEvent(why))
+        const unfollow = standstill.follow(sayWhy)
         // Whoever is signed out has to come back and ask, and is then told to sign in.
         const unlisten = sessions.onEnd(signedIn, () => reader.end())
         const beat = () => {
           const stuck = reader.stuckSince()
-          if (stuck === null) reader.beat()
+          if (stuck === null) reader.say(': here\n\n')
           else if (performance.now() - stuck > STUCK_MS) out.destroy()
         }
         const heartbeat = setInterval(beat, heartbeatMs)
         out.on('close', () => {
           clearInterval(heartbeat)
           unlisten()
+          unfollow()
           stop()
         })
-        reader.beat()
+        sayWhy(standstill.why())
         await reader.catchUp().catch((error: unknown) => {
           // The browser comes back by itself and names where it was.
           request.log.warn({ err: error }, 'feed cut short')

@@ -1,7 +1,6 @@
 import { ROUTES, sayBookmark } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { serve } from '../interface/serve.ts'
-import { diskOf } from './disk.ts'
 import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
 import { VERSION } from '../version.ts'
@@ -17,7 +16,7 @@ export function healthRoutes(services: Services): FastifyPluginAsync {
         const head = services.pulse.isBeating() ? await headOf(db).catch(() => null) : null
         return {
           app: 'up' as const,
-          disk: await diskOf(services.dataDir),
+          disk: await services.standstill.disk(),
           database: head === null ? ('down' as const) : ('up' as const),
           version: VERSION,
           head: head && sayBookmark(head),

@@ -2,6 +2,7 @@ import { connect } from 'node:net'
 import { ROUTES } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
+import { cookieOf } from '../testing/feedReader.ts'
 import type { OpenApp } from '../testing/openApp.ts'
 import { openApp } from '../testing/openApp.ts'
 
@@ -30,17 +31,12 @@ function letGo(text: string): Promise<void> {
 }
 
 describe('a request that never arrives', () => {
-  const cookies = () =>
-    Object.entries(keeper.cookies)
-      .map(([name, value]) => `${name}=${value}`)
-      .join('; ')
-
   it.each([
     ['in its head', () => 'GET /api/health HTTP/1.1\r\nHost: localhost\r\n'],
     [
       'in its body',
       () =>
-        `POST ${ROUTES.append.url} HTTP/1.1\r\nHost: localhost\r\nCookie: ${cookies()}\r\n` +
+        `POST ${ROUTES.append.url} HTTP/1.1\r\nHost: localhost\r\nCookie: ${cookieOf(keeper)}\r\n` +
         'Content-Type: application/json\r\nContent-Length: 2000000\r\n\r\n{"entries":[',
     ],
   ])('%s is let go, a hundred at once, and nobody waits for it', async (_where, text) => {

@@ -50,4 +50,25 @@ describe('reports', () => {
     await running
     await expect(waiting).rejects.toMatchObject({ code: 'busy' })
   })
+
+  it('wait while a keeper taps, but not for ever', async () => {
+    const reports = createReports({ politeMs: 40 })
+    const [one, two] = [held(), held()]
+    const order: string[] = []
+    const taps = [reports.first(one.work), reports.first(two.work)]
+    const report = reports.inTurn(async () => order.push('report'))
+    one.done()
+    await taps[0]
+    expect(order).toEqual([])
+    two.done()
+    order.push('taps')
+    await report
+    expect(order).toEqual(['taps', 'report'])
+    const never = held()
+    const tap = reports.first(never.work)
+    await reports.inTurn(async () => order.push('was patient'))
+    expect(order.at(-1)).toBe('was patient')
+    never.done()
+    await tap
+  })
 })

@@ -48,7 +48,8 @@ function handled<R extends Route, T>(
   return (request, reply) => {
     const { params, query, body } = request as FastifyRequest & Pick<Call<R>, 'params' | 'query' | 'body'>
     const answered = () => handle({ params, query, body, request, reply })
-    return route.report ? reports.inTurn(answered) : answered()
+    if (route.report) return reports.inTurn(answered)
+    return route.method === 'GET' ? answered() : reports.first(answered)
   }
 }
 

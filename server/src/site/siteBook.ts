@@ -38,6 +38,22 @@ function once<T>(read: () => Promise<T>): (mark: string) => Promise<T> {
   }
 }
 
+/** Asks once for all who come while the question before is on its way; nobody is told what was so before
+ * they came. */
+function together<T>(ask: () => Promise<T>): () => Promise<T> {
+  let before: Promise<unknown> = Promise.resolve()
+  let next: Promise<T> | null = null
+  return () => {
+    next ??= before.then(() => {
+      next = null
+      const asking = ask()
+      before = asking.catch(() => undefined)
+      return asking
+    })
+    return next
+  }
+}
+
 /** Reference data, read and printed once for all readers and again when something changed, whichever
  * server changed it: what a reader costs is the sending. */
 export function createSiteBook(db: Database): SiteBook {
@@ -49,10 +65,11 @@ export function createSiteBook(db: Database): SiteBook {
     const book = await readPlanBook(db)
     return book && { ...pageOf(book), sheets: new Map(book.sheets.map((sheet) => [sheet.id, sheet])) }
   })
-  const markOf = async () => sayBookmark(await lastChanges(db))
+  const changeMark = together(async () => sayBookmark(await lastChanges(db)))
+  const siteMark = together(async () => `${await changeMark()} ${await registerMark(db)}`)
   return {
-    site: async () => site(`${await markOf()} ${await registerMark(db)}`),
-    plans: async () => plans(await markOf()),
-    sheets: async () => (await plans(await markOf()))?.sheets ?? new Map<string, Sheet>(),
+    site: async () => site(await siteMark()),
+    plans: async () => plans(await changeMark()),
+    sheets: async () => (await plans(await changeMark()))?.sheets ?? new Map<string, Sheet>(),
   }
 }

@@ -19,6 +19,7 @@ export function appendingServer(connection: Connection): AppendingServer {
     stream,
     sheets: createSiteBook(connection.db).sheets,
     onAppended: () => undefined,
+    onTried: () => undefined,
     now: () => NOW,
   })
   return {

@@ -46,11 +46,13 @@ const dateLine = computed(() =>
 const sendState = useAfterPaint(() => {
   if (record.unstored > 0) return words.unstored(record.unstored)
   if (record.refused.length > 0) return `${record.refused.length} could not be kept`
-  if (record.held !== '' && record.waitingCount > 0) return words.held(record.waitingCount)
+  if (record.held !== '') return words.held(record.waitingCount)
   if (record.waitingCount > 0) return words.waiting(record.waitingCount)
   return record.linked ? words.allSent : words.cutOff
 })
-const troubled = useAfterPaint(() => record.waitingCount > 0 || record.refused.length > 0 || !record.linked)
+const troubled = useAfterPaint(
+  () => record.waitingCount > 0 || record.refused.length > 0 || record.held !== '' || !record.linked,
+)
 
 async function enter(): Promise<void> {
   complaint.value = ''

@@ -29,13 +29,18 @@ export function answerTabs({ intake, link, writer, reloadSite, startOver }: Tabs
       case 'link':
         link.linked.value = message.linked
         return
-      case 'held':
-        link.held.value = message.why
+      case 'unkept':
+        link.unkept.value = message.why
+        return
+      case 'standstill':
+        link.standstill.value = message.why
         return
       case 'signInNeeded':
         return link.askToSignIn()
       case 'hello':
-        if (writer()?.isLeading()) writer()?.tell({ type: 'link', linked: link.linked.value })
+        if (!writer()?.isLeading()) return
+        writer()?.tell({ type: 'link', linked: link.linked.value })
+        writer()?.tell({ type: 'standstill', why: link.standstill.value })
     }
   }
 }

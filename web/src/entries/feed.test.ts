@@ -34,6 +34,10 @@ class Source {
     this.#on.get('change')?.({ data: JSON.stringify({ stream: 1, seq, what: {} }) })
   }
 
+  standStill(why: object | null): void {
+    this.#on.get('standstill')?.({ data: JSON.stringify(why) })
+  }
+
   startOver(): void {
     this.#on.get('startOver')?.({ data: '{}' })
   }
@@ -50,6 +54,7 @@ let links: boolean[]
 let changes: number
 let closed: number
 let startedOver: number
+let whys: (string | undefined)[]
 let read: Bookmark
 
 beforeEach(() => {
@@ -60,6 +65,7 @@ beforeEach(() => {
   changes = 0
   closed = 0
   startedOver = 0
+  whys = []
 })
 afterEach(() => vi.useRealTimers())
 
@@ -73,6 +79,7 @@ function follow(after: Bookmark): () => void {
     },
     onLink: (linked) => links.push(linked),
     onStartOver: () => (startedOver += 1),
+    onStandstill: (why) => whys.push(why?.code),
     onChange: () => (changes += 1),
     onClosed: () => (closed += 1),
     open: (url) => {
@@ -104,6 +111,13 @@ describe('following the feed', () => {
     sources[0]?.startOver()
     sources[0]?.tell(8)
     expect([startedOver, heard]).toEqual([1, ['1:8']])
+  })
+
+  it('tells why the server can keep nothing, and when it can again', () => {
+    follow({})
+    sources[0]?.standStill({ code: 'disk_full', message: 'The disk of the server is full.' })
+    sources[0]?.standStill(null)
+    expect(whys).toEqual(['disk_full', undefined])
   })
 
   it('leaves a dropped line to the browser, but says that it is cut', () => {

@@ -1,4 +1,4 @@
-import type { Bookmark, KeptEntry } from '@kobrin/contract'
+import type { Bookmark, KeptEntry, Problem } from '@kobrin/contract'
 import { addressOf, advanced, isPast, ROUTES, sayBookmark } from '@kobrin/contract'
 
 export interface FeedOptions {
@@ -10,6 +10,8 @@ export interface FeedOptions {
   onChange: () => void
   /** The record was put back to an earlier state. */
   onStartOver: () => void
+  /** Why the server can keep nothing just now; null when it can. */
+  onStandstill: (why: Problem | null) => void
   /** The server would not have us: nobody is signed in here any more, or it cannot be reached. */
   onClosed: () => void
   open?: (url: string) => EventSource
@@ -24,6 +26,7 @@ export function followFeed({
   onLink,
   onChange,
   onStartOver,
+  onStandstill,
   onClosed,
   open = (url) => new EventSource(url),
   retryMs = 2000,
@@ -52,6 +55,9 @@ export function followFeed({
       read = {}
       onStartOver()
     })
+    source.addEventListener('standstill', ({ data }: MessageEvent<string>) =>
+      onStandstill(JSON.parse(data) as Problem | null),
+    )
     source.onerror = () => {
       onLink(false)
       // The browser tries again by itself unless the server answered with an error.

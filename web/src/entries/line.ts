@@ -11,8 +11,10 @@ export type LineMessage =
   /** The record was put back to an earlier state. */
   | { type: 'startOver' }
   | { type: 'link'; linked: boolean }
-  /** Why the server keeps nothing just now; empty when it does again. */
-  | { type: 'held'; why: string }
+  /** Why the server did not keep what was sent. */
+  | { type: 'unkept'; why: string }
+  /** Why the server can keep nothing from anybody; empty when it can again. */
+  | { type: 'standstill'; why: string }
   | { type: 'signInNeeded' }
   /** A tab that has just opened asks how things stand. */
   | { type: 'hello' }

@@ -1,6 +1,6 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
-import { shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { ApiProblem, call } from '../wire/call.ts'
 import { followFeed } from './feed.ts'
 import { hopeFor } from './hopeFor.ts'
@@ -21,22 +21,23 @@ interface Leading {
 export function createLink() {
   const linked = shallowRef(true)
   const needsSignIn = shallowRef(false)
-  /** Why the server keeps nothing just now, in its own words; empty while it does. */
-  const held = shallowRef('')
+  /** Why it did not keep what was sent from here, in its own words; empty once it did. */
+  const unkept = shallowRef('')
+  /** Why it says that it can keep nothing from anybody; empty while it can. */
+  const standstill = shallowRef('')
+  const held = computed(() => unkept.value || standstill.value)
 
   function askToSignIn(tell: Line['tell'] = () => undefined): void {
     needsSignIn.value = true
     tell({ type: 'signInNeeded' })
   }
 
-  function hold(why: string, tell: Line['tell'] = () => undefined): void {
-    held.value = why
-    tell({ type: 'held', why })
-  }
-
   function onTrouble(error: unknown, tell?: Line['tell']): void {
     if (error instanceof ApiProblem && error.status === 401) askToSignIn(tell)
-    if (error instanceof ApiProblem && error.status === 503) hold(error.message, tell)
+    if (error instanceof ApiProblem && error.status === 503) {
+      unkept.value = error.message
+      tell?.({ type: 'unkept', why: error.message })
+    }
     if (hopeFor(error) !== 'later') console.error(error)
   }
 
@@ -62,6 +63,11 @@ export function createLink() {
         onStartOver()
         tell({ type: 'startOver' })
       },
+      onStandstill: (problem) => {
+        const why = problem?.message ?? ''
+        standstill.value = why
+        tell({ type: 'standstill', why })
+      },
       onLink: (is) => {
         linked.value = is
         tell({ type: 'link', linked: is })
@@ -77,5 +83,5 @@ export function createLink() {
     }
   }
 
-  return { linked, needsSignIn, held, hold, askToSignIn, onTrouble, lead }
+  return { linked, needsSignIn, unkept, standstill, held, askToSignIn, onTrouble, lead }
 }

@@ -190,12 +190,28 @@ describe('the record on this device', () => {
     await vi.waitFor(() => expect([record.held, record.waitingCount]).toEqual(['', 0]), { timeout: 5000 })
   })
 
+  it('says why the server can keep nothing from anybody, though nothing waits here', async () => {
+    const record = await opened()
+    feed.follow?.onStandstill({ code: 'disk_full', message: 'The disk of the server is full.' })
+    expect([record.held, record.waitingCount]).toEqual(['The disk of the server is full.', 0])
+    feed.follow?.onStandstill(null)
+    expect(record.held).toBe('')
+  })
+
   it('asks for a new sign-in when the old one has run out, and keeps what waits', async () => {
     server.append.mockRejectedValue(new ApiProblem(401, { code: 'not_signed_in', message: 'Sign in.' }))
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     await vi.waitFor(() => expect(record.needsSignIn).toBe(true))
     expect([record.waitingCount, await stored()]).toMatchObject([1, [{ entry: weighing }]])
+  })
+
+  it('says why the server can keep nothing from anybody, though nothing waits here', async () => {
+    const record = await opened()
+    feed.follow?.onStandstill({ code: 'disk_full', message: 'The disk of the server is full.' })
+    expect([record.held, record.waitingCount]).toEqual(['The disk of the server is full.', 0])
+    feed.follow?.onStandstill(null)
+    expect(record.held).toBe('')
   })
 
   it('asks for a new sign-in when the server closes the line because nobody is signed in', async () => {

@@ -54,7 +54,7 @@ export const useRecord = defineStore('record', () => {
     undelivered,
     reload: (subject) => reload(subject),
     reloadSite,
-    answered: () => (link.held.value = ''),
+    answered: () => (link.unkept.value = ''),
   })
 
   /** The record was put back to an earlier state: everything is asked for anew. */

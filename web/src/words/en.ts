@@ -9,7 +9,8 @@ export const words = {
   allSent: 'All sent',
   waiting: (count: number) => `${count} waiting to send`,
   unstored: (count: number) => `${count} not stored here: keep this open`,
-  held: (count: number) => `${count} waiting: the server cannot write`,
+  held: (count: number) =>
+    count > 0 ? `${count} waiting: the server cannot write` : 'The server cannot write',
   cutOff: 'No link',
   went: { moved: 'moved out', died: 'died', left: 'left the house' },
 
