@@ -8,6 +8,7 @@ import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import type { Connection, Database } from './database/connect.ts'
+import type { Pulse } from './database/pulse.ts'
 import { createPulse } from './database/pulse.ts'
 import { createAppender } from './entries/appender.ts'
 import { readingRoutes } from './entries/readingRoutes.ts'
@@ -16,6 +17,7 @@ import { answerProblems, KobrinProblem } from './errors/problem.ts'
 import { createHub } from './feed/hub.ts'
 import { feedRoutes } from './feed/routes.ts'
 import { healthRoutes } from './health/routes.ts'
+import type { Standstill } from './health/standstill.ts'
 import { createStandstill } from './health/standstill.ts'
 import { checkHost, checkOrigin } from './interface/origin.ts'
 import { createReports } from './interface/reports.ts'
@@ -111,6 +113,21 @@ function keepUp(app: FastifyInstance, { db, now }: { db: Database; now: () => Da
   return { stop: () => clearInterval(timer) }
 }
 
+/** Whether anything can be kept just now, with every change in the log. */
+function watched(
+  { log }: FastifyInstance,
+  connection: Connection,
+  dataDir: string | null,
+): { standstill: Standstill; pulse: Pulse } {
+  const standstill = createStandstill(dataDir, {
+    onChange(why) {
+      if (why) log.error(`Nothing can be kept: ${ERRORS[why].message}`)
+      else log.warn('Everything can be kept again.')
+    },
+  })
+  return { standstill, pulse: createPulse(connection, { onChange: standstill.found }) }
+}
+
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
@@ -135,13 +152,7 @@ async function servicesOf(
     now: () => now().toISOString(),
   })
   const sessions = createSessions(db, now)
-  const standstill = createStandstill(dataDir, {
-    onChange: (why) =>
-      why
-        ? app.log.error(`Nothing can be kept: ${ERRORS[why].message}`)
-        : app.log.warn('Everything can be kept again.'),
-  })
-  const pulse = createPulse(connection, { onChange: standstill.found })
+  const { standstill, pulse } = watched(app, connection, dataDir)
   let zone: string | null = null
   const siteZone = async () => {
     zone ??= (await siteSettings(db))?.zone ?? null

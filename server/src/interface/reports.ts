@@ -22,7 +22,7 @@ function createTaps() {
   const waiting = new Set<() => void>()
   let going = 0
   return {
-    async through<T>(work: () => Promise<T>): Promise<T> {
+    through: async <T>(work: () => Promise<T>): Promise<T> => {
       going += 1
       try {
         return await work()
