@@ -10,6 +10,7 @@ const SAYS: Record<Damage['what'], string> = {
   withoutEntries: 'A fold without entries',
   family: 'An entry of another family',
   author: 'An entry by nobody',
+  seal: 'An entry was changed',
   ahead: 'A fold ahead of the feed',
   register: 'The register does not fit',
   fold: 'A fold that is not what its entries say',

@@ -1,4 +1,7 @@
+import { readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { checkRecord } from '../setup/check.ts'
 import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import { smallSite } from '../testing/smallSite.ts'
@@ -31,6 +34,13 @@ describe('migrations', () => {
     await base.pool.query("update room set name = 'Renamed'")
     const [rows] = await base.pool.query('select name from room for system_time all order by row_start')
     expect((rows as { name: string }[]).map(({ name }) => name)).toEqual(['Room', 'Renamed'])
+  })
+
+  it('seal what was kept before there were seals', async () => {
+    const file = fileURLToPath(new URL('../../migrations/0002_seal.sql', import.meta.url))
+    await base.pool.query('alter table entry drop column seal')
+    await base.pool.query(readFileSync(file, 'utf8'))
+    expect(await checkRecord(base.db)).toEqual([])
   })
 
   it('start the feed at nothing', async () => {

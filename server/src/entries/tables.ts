@@ -1,4 +1,5 @@
 import type { Entry, EntryKind, FamilyName } from '@kobrin/core'
+import { sql } from 'drizzle-orm'
 import {
   bigint,
   double,
@@ -17,6 +18,12 @@ const place = {
   seq: bigint('seq', { mode: 'number', unsigned: true }).notNull(),
 }
 
+/** A sum over all that an entry says, as SQL. It finds what a disk, a hand or a program changed; it is no
+ * proof against somebody who changes the sum as well. */
+export const SEAL = sql.raw(
+  `crc32(concat_ws('|', subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload))`,
+)
+
 /** The facts. Append-only; clustered so that one subject's history is one range of pages. */
 export const entry = mysqlTable(
   'entry',
@@ -32,6 +39,8 @@ export const entry = mysqlTable(
     authorId: uuid('author_id').notNull(),
     act: uuid('act'),
     payload: document<Entry['payload']>()('payload').notNull(),
+    /** Made by the database when the entry is kept, and never again. */
+    seal: int('seal', { unsigned: true }).notNull().default(SEAL),
   },
   (table) => [
     primaryKey({ columns: [table.subject, table.occurredAt, table.uid] }),

@@ -32,6 +32,7 @@ function letGo(text: string): Promise<void> {
 
 describe('a request that never arrives', () => {
   it.each([
+    ['before it says anything', () => ''],
     ['in its head', () => 'GET /api/health HTTP/1.1\r\nHost: localhost\r\n'],
     [
       'in its body',

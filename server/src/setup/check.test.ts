@@ -21,7 +21,14 @@ describe('looking a record over', () => {
   it.each([
     ['a fold that was lost', 'delete from subject where family = "resident" limit 1', 'withoutFold'],
     ['entries that were lost', 'delete from entry limit 1', 'gap'],
-    ['an entry whose author was changed', `update entry set author_id = '${uuidv7()}' limit 1`, 'author'],
+    ['an entry by nobody', `update entry set author_id = '${uuidv7()}' limit 1`, 'author'],
+    [
+      'an old entry under the name of somebody else',
+      'update entry set author_id = (select id from staff where id <> author_id limit 1) limit 1',
+      'seal',
+    ],
+    ['an entry that says something else', `update entry set payload = '{"text":"No."}' limit 1`, 'seal'],
+    ['an entry of another day', 'update entry set day = day + interval 1 day limit 1', 'seal'],
     ['an entry of another family', "update entry set family = 'lot' limit 1", 'family'],
     [
       'a fold that claims too much',

@@ -3,13 +3,23 @@ import type { SQL } from 'drizzle-orm'
 import { isBehind, readBookmark } from '@kobrin/contract'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
+import { SEAL } from '../entries/tables.ts'
 import { rebuild } from '../entries/rebuild.ts'
 import { headOf } from '../streams/ownStream.ts'
 
 /** Something in the record that cannot be so. */
 export interface Damage {
   what:
-    'table' | 'gap' | 'withoutFold' | 'withoutEntries' | 'family' | 'author' | 'ahead' | 'register' | 'fold'
+    | 'table'
+    | 'gap'
+    | 'withoutFold'
+    | 'withoutEntries'
+    | 'family'
+    | 'author'
+    | 'seal'
+    | 'ahead'
+    | 'register'
+    | 'fold'
   /** The table, subject, stream or entry it is about. */
   about: string
   detail: string
@@ -104,6 +114,12 @@ async function together(tx: Transaction): Promise<Damage[]> {
       'by somebody who was never here',
       sql`select entry.uid as about from entry left join staff on staff.id = entry.author_id
           where staff.id is null`,
+    )),
+    ...(await each(
+      tx,
+      'seal',
+      'does not say what was kept',
+      sql`select uid as about from entry where seal <> ${SEAL}`,
     )),
     ...(await each(
       tx,

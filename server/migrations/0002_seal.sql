@@ -1,0 +1,1 @@
+ALTER TABLE `entry` ADD `seal` int unsigned DEFAULT crc32(concat_ws('|', subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload)) NOT NULL;
