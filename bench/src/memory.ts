@@ -55,9 +55,9 @@ export async function memoryFigures(): Promise<Figure[]> {
         }),
       )
     await many(WARM_UP)
-    const before = heldMb()
+    const before = await heldMb()
     await many(REQUESTS)
-    const after = heldMb()
+    const after = await heldMb()
     session.close()
     return [
       {

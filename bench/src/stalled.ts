@@ -33,10 +33,10 @@ export async function stalledFigures(): Promise<Figure[]> {
   })
   return withHouse(seed, async ({ url, cookie, get }) => {
     await get(ROUTES.states.url)
-    const before = heldMb()
+    const before = await heldMb()
     const sockets = await Promise.all(Array.from({ length: READERS }, () => stalled(url, cookie)))
     await sleep(SETTLE_MS)
-    const held = heldMb() - before
+    const held = (await heldMb()) - before
     for (const socket of sockets) socket.destroy()
     return [
       {
