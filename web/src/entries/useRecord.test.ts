@@ -206,14 +206,6 @@ describe('the record on this device', () => {
     expect([record.waitingCount, await stored()]).toMatchObject([1, [{ entry: weighing }]])
   })
 
-  it('says why the server can keep nothing from anybody, though nothing waits here', async () => {
-    const record = await opened()
-    feed.follow?.onStandstill({ code: 'disk_full', message: 'The disk of the server is full.' })
-    expect([record.held, record.waitingCount]).toEqual(['The disk of the server is full.', 0])
-    feed.follow?.onStandstill(null)
-    expect(record.held).toBe('')
-  })
-
   it('asks for a new sign-in when the server closes the line because nobody is signed in', async () => {
     const record = await opened()
     feed.follow?.onClosed()
