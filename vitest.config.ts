@@ -24,7 +24,15 @@ export default defineConfig({
         },
       },
       { test: { name: 'cli', root: './cli', include: ['src/**/*.test.ts'], testTimeout: 60_000 } },
-      { test: { name: 'web', root: './web', include: ['src/**/*.test.ts'], environment: 'happy-dom' } },
+      {
+        test: {
+          name: 'web',
+          root: './web',
+          include: ['src/**/*.test.ts'],
+          environment: 'happy-dom',
+          testTimeout: 30_000,
+        },
+      },
     ],
   },
 })

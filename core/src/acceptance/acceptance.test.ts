@@ -24,7 +24,7 @@ const sheet = Sheet.parse({
   targets: [{ zone: 'floor', celsius: [12, 18], ceilingCelsius: 22 }],
   sources: ['common husbandry practice'],
 })
-const plan = planOf({ housing: { lengthMm: 600, hides: 1 } })
+const plan = planOf({ housing: { lengthMm: 600, hides: 1 }, targets: sheet.targets })
 const box = { widthMm: 600, depthMm: 400, heightMm: 300 }
 const furnished = { ...emptyBuild(), furniture: [{ what: 'hide' as const }] }
 
@@ -48,6 +48,15 @@ describe('can this site keep it?', () => {
     })
     expect(judged({ rooms: rooms.slice(1, 2) })['room']).toMatchObject({ severity: 'act', fitting: [] })
     expect(judged({ rooms: rooms.slice(2) })['room']).toMatchObject({ severity: 'watch' })
+  })
+
+  it('asks for a room without frost for one that must not be warmed', () => {
+    const rooms = [{ id: 'shed', celsius: [1, 18] as [number, number] }]
+    const mild = { ...plan, targets: [{ zone: 'floor', ceilingCelsius: 22, neverBelowCelsius: 3 }] }
+    const [asked] = acceptance(sheet, { ...mild, coolLoving: true }, { rooms, free: [], people: [] }, 100)
+    expect(asked).toMatchObject({ about: 'room', severity: 'act', fitting: [], neverBelow: 3 })
+    const heated = acceptance(sheet, mild, { rooms, free: [], people: [] }, 100)
+    expect(heated).toContainEqual(expect.objectContaining({ about: 'room', fitting: ['shed'] }))
   })
 
   it('asks for a place that is ready, and names what the nearest lack', () => {

@@ -4,6 +4,7 @@ import type { Severity } from '../health/severity.ts'
 import type { Finding } from '../fit/finding.ts'
 import { fit, toMend } from '../fit/fit.ts'
 import type { Plan } from '../plan/plan.ts'
+import { roomLimits, zonesNow } from '../sheet/climate.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Range } from '../sheet/range.ts'
 import type { Day } from '../time/day.ts'
@@ -19,26 +20,36 @@ export interface SiteMeans {
 
 /** One thing that has to be so before a species is taken in, and how it stands. */
 export type Condition =
-  | { about: 'room'; severity: Severity; fitting: string[]; unread: string[]; ceiling: number | null }
+  | {
+      about: 'room'
+      severity: Severity
+      fitting: string[]
+      unread: string[]
+      /** The room stays below this all year, °C. */
+      ceiling: number | null
+      /** And above this: for those whom nobody may warm. */
+      neverBelow: number | null
+    }
   | { about: 'place'; severity: Severity; ready: string[]; nearly: { id: string; findings: Finding[] }[] }
   | { about: 'competence'; severity: Severity; competence: string; people: string[] }
   | { about: 'people'; severity: Severity; needs: number; has: number }
   | { about: 'licence'; severity: Severity; reminder: string }
 
-/** The lowest temperature that harms it anywhere. */
-function ceilingOf({ targets }: Pick<Sheet, 'targets'>): number | null {
-  const ceilings = targets.flatMap(({ ceilingCelsius }) => ceilingCelsius ?? [])
-  return ceilings.length > 0 ? Math.min(...ceilings) : null
-}
-
-function roomCondition(sheet: Sheet, { rooms }: SiteMeans): Condition {
-  const ceiling = ceilingOf(sheet)
+function roomCondition({ coolLoving, targets }: Plan, { rooms }: SiteMeans): Condition {
+  const { ceiling, neverBelow: coldest } = roomLimits(zonesNow(targets))
+  // A cold room does not stand in the way of one whose enclosure is heated.
+  const neverBelow = coolLoving ? coldest : null
   const unread = rooms.filter(({ celsius }) => celsius === null).map(({ id }) => id)
   const fitting = rooms
-    .filter(({ celsius }) => celsius !== null && (ceiling === null || celsius[1] < ceiling))
+    .filter(
+      ({ celsius }) =>
+        celsius !== null &&
+        (ceiling === null || celsius[1] < ceiling) &&
+        (neverBelow === null || celsius[0] >= neverBelow),
+    )
     .map(({ id }) => id)
   const severity = fitting.length > 0 ? 'info' : unread.length > 0 ? 'watch' : 'act'
-  return { about: 'room', severity, fitting, unread, ceiling }
+  return { about: 'room', severity, fitting, unread, ceiling, neverBelow }
 }
 
 const NEARLY_SHOWN = 3
@@ -55,6 +66,7 @@ function placeCondition(plan: Plan, means: SiteMeans, day: Day): Condition {
         housing: plan.housing,
         light: plan.light,
         targets: plan.targets,
+        coolLoving: plan.coolLoving,
         roomCelsius: celsius.get(room),
         sources: plan.sources,
         day,
@@ -94,7 +106,7 @@ function competenceConditions(sheet: Sheet, { people }: SiteMeans): Condition[] 
  * how it stands, the gravest first. The plan is that of the stage that would come. */
 export function acceptance(sheet: Sheet, plan: Plan, means: SiteMeans, day: Day): Condition[] {
   const conditions: Condition[] = [
-    roomCondition(sheet, means),
+    roomCondition(plan, means),
     placeCondition(plan, means, day),
     ...competenceConditions(sheet, means),
   ]

@@ -1,10 +1,12 @@
 import { z } from 'zod'
 import { Build } from '../enclosure/build.ts'
 import { BodyPart } from '../growth/growthState.ts'
+import { HoldKind } from '../holds/holdKind.ts'
 import { Severity } from '../health/severity.ts'
 import { fit, isFit } from '../fit/fit.ts'
 import { Source } from '../plan/source.ts'
-import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import { ZoneTarget } from '../sheet/climate.ts'
+import { Housing, Light } from '../sheet/housing.ts'
 import { anyRange } from '../sheet/range.ts'
 import type { Computation } from './computation.ts'
 
@@ -19,6 +21,8 @@ const Input = z.strictObject({
   housing: Housing.optional(),
   light: Light.optional(),
   targets: z.array(ZoneTarget).default([]),
+  coolLoving: z.boolean().default(false),
+  holds: z.array(HoldKind).default([]),
   roomCelsius: anyRange.optional(),
   day: z.number(),
 })

@@ -1,9 +1,11 @@
 import type { Box } from '../enclosure/box.ts'
 import type { Build } from '../enclosure/build.ts'
 import type { BodyPart } from '../growth/growthState.ts'
+import type { HoldKind } from '../holds/holdKind.ts'
 import type { Severity } from '../health/severity.ts'
 import type { Source } from '../plan/source.ts'
-import type { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import type { ZoneTarget } from '../sheet/climate.ts'
+import type { Housing, Light } from '../sheet/housing.ts'
 import type { Range } from '../sheet/range.ts'
 import type { Day } from '../time/day.ts'
 
@@ -22,6 +24,9 @@ export interface FitInput {
   housing?: Housing | undefined
   light?: Light | undefined
   targets?: readonly ZoneTarget[]
+  coolLoving?: boolean | undefined
+  /** Under what the tenant is held: a winter rest has a climate of its own. */
+  holds?: readonly HoldKind[] | undefined
   /** Air of the room around the year, °C. */
   roomCelsius?: Range | undefined
   sources?: Readonly<Record<string, Source>> | undefined
@@ -55,6 +60,7 @@ export type FitCode =
   | 'noThermostat'
   | 'noHeat'
   | 'roomTooWarm'
+  | 'roomTooCold'
   | 'defect'
   | 'replaceDue'
 

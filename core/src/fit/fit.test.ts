@@ -1,6 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { Build } from '../enclosure/build.ts'
+import type { HoldKind } from '../holds/holdKind.ts'
+import type { ZoneTarget } from '../sheet/climate.ts'
 import type { FitInput } from './finding.ts'
 import { fit } from './fit.ts'
 
@@ -101,6 +103,51 @@ describe('light, heat and furniture', () => {
     const targets = [{ zone: 'warm', celsius: [30, 32] as [number, number], ceilingCelsius: 35 }]
     expect(codes(of({ targets, roomCelsius: [20, 26] }))).toEqual(['noHeat'])
     expect(codes(of({ targets, roomCelsius: [30, 36] }))).toEqual(['roomTooWarm'])
+  })
+
+  it('takes no warm surface for the air of a room', () => {
+    const targets: ZoneTarget[] = [
+      { zone: 'basking', measures: 'surface', celsius: [32, 36], ceilingCelsius: 42 },
+      { zone: 'cool end', measures: 'air', celsius: [20, 25], nightCelsius: [15, 20], ceilingCelsius: 33 },
+    ]
+    const build = { lamps: [{ what: 'basking' }] }
+    expect(codes(of({ targets, build, roomCelsius: [18, 41] }))).toEqual(['roomTooWarm'])
+    expect(codes(of({ targets, build, roomCelsius: [18, 32] }))).toEqual([])
+  })
+
+  it('holds the day against the day and the night against the night', () => {
+    const targets: ZoneTarget[] = [
+      { zone: 'air', measures: 'air', celsius: [21, 26], nightCelsius: [18, 23], neverBelowCelsius: 12 },
+    ]
+    expect(codes(of({ targets, roomCelsius: [18, 24] }))).toEqual([])
+    const [night] = fit(of({ targets, roomCelsius: [16, 24] }))
+    expect(night).toMatchObject({ code: 'noHeat', needs: 18, has: 16 })
+    const [byDay] = fit(of({ targets, roomCelsius: [18, 20] }))
+    expect(byDay).toMatchObject({ code: 'noHeat', needs: 21, has: 20 })
+  })
+
+  it('never wants a heater for one that loves the cool, but no frost either', () => {
+    const targets: ZoneTarget[] = [
+      { zone: 'floor', measures: 'floor', celsius: [12, 18], ceilingCelsius: 22, neverBelowCelsius: 3 },
+    ]
+    const cool = (roomCelsius: [number, number]) => codes(of({ targets, coolLoving: true, roomCelsius }))
+    expect([cool([8, 16]), cool([4, 10]), cool([1, 10]), cool([8, 22])]).toEqual([
+      [],
+      [],
+      ['roomTooCold'],
+      ['roomTooWarm'],
+    ])
+  })
+
+  it('wants the climate of a winter rest of whoever rests, and of nobody else', () => {
+    const targets: ZoneTarget[] = [
+      { zone: 'air', measures: 'air', celsius: [20, 25], ceilingCelsius: 33, neverBelowCelsius: 10 },
+      { zone: 'rest', measures: 'air', during: 'winterRest', celsius: [4, 7], ceilingCelsius: 10 },
+    ]
+    const judged = (holds: HoldKind[], roomCelsius: [number, number]) =>
+      codes(of({ targets, holds, roomCelsius }))
+    expect([judged([], [18, 24]), judged(['winterRest'], [18, 24])]).toEqual([[], ['roomTooWarm']])
+    expect(judged(['winterRest'], [4, 8])).toEqual([])
   })
 
   it('lists defects and parts past their day', () => {

@@ -1,4 +1,7 @@
 import type { Build } from '../enclosure/build.ts'
+import { roomLimits, zonesNow } from '../sheet/climate.ts'
+import type { ZoneTarget } from '../sheet/climate.ts'
+import type { Range } from '../sheet/range.ts'
 import type { Finding, FitInput } from './finding.ts'
 
 function count(build: Build, ...what: Build['furniture'][number]['what'][]): number {
@@ -32,21 +35,44 @@ function missing({ housing, build, sources }: FitInput): Finding[] {
   return findings
 }
 
-/** The warmest place the plan asks for and the lowest temperature that harms. */
-function heat({ targets = [], build, roomCelsius }: FitInput): Finding[] {
-  const findings: Finding[] = build.heaters
-    .filter(({ thermostat }) => !thermostat)
-    .map(({ what }) => ({ code: 'noThermostat', severity: 'act', what }))
-  if (!roomCelsius) return findings
+/** What the room lacks of warmth, °C: by day of the warmest place that is wanted, by night of the coolest. Null
+ * when it is warm enough. */
+function lacking(
+  targets: readonly ZoneTarget[],
+  [coldest, warmest]: Range,
+): [needs: number, has: number] | null {
+  const { neverBelow } = roomLimits(targets)
+  const byDay = Math.max(...targets.flatMap(({ celsius }) => celsius?.[0] ?? []))
+  const byNight = Math.min(...targets.flatMap(({ nightCelsius }) => nightCelsius?.[0] ?? []))
+  const atNight = Math.max(Number.isFinite(byNight) ? byNight : -Infinity, neverBelow ?? -Infinity)
+  if (byDay > warmest) return [byDay, warmest]
+  return atNight > coldest ? [atNight, coldest] : null
+}
+
+/** The room against the climate that is wanted: day against day, night against night, and what harms. */
+function climate({ targets = [], coolLoving = false, holds, build, roomCelsius }: FitInput): Finding[] {
+  if (!roomCelsius) return []
+  const now = zonesNow(targets, holds)
+  const { ceiling, neverBelow } = roomLimits(now)
   const [coldest, warmest] = roomCelsius
+  const findings: Finding[] = []
   const warmed = build.heaters.length > 0 || build.lamps.some(({ what }) => what === 'basking')
-  const wanted = Math.max(...targets.flatMap(({ celsius }) => celsius?.[0] ?? []))
-  if (Number.isFinite(wanted) && wanted > coldest && !warmed)
-    findings.push({ code: 'noHeat', severity: 'act', needs: wanted, has: coldest })
-  const ceiling = Math.min(...targets.flatMap(({ ceilingCelsius }) => ceilingCelsius ?? []))
-  if (Number.isFinite(ceiling) && warmest >= ceiling)
+  if (coolLoving) {
+    if (neverBelow !== null && coldest < neverBelow)
+      findings.push({ code: 'roomTooCold', severity: 'act', needs: neverBelow, has: coldest })
+  } else if (!warmed) {
+    const lack = lacking(now, roomCelsius)
+    if (lack) findings.push({ code: 'noHeat', severity: 'act', needs: lack[0], has: lack[1] })
+  }
+  if (ceiling !== null && warmest >= ceiling)
     findings.push({ code: 'roomTooWarm', severity: 'act', needs: ceiling, has: warmest })
   return findings
+}
+
+function heaters({ build }: FitInput): Finding[] {
+  return build.heaters
+    .filter(({ thermostat }) => !thermostat)
+    .map(({ what }) => ({ code: 'noThermostat', severity: 'act', what }))
 }
 
 function wear({ build, day }: FitInput): Finding[] {
@@ -60,5 +86,5 @@ function wear({ build, day }: FitInput): Finding[] {
 
 /** Furniture, locks, heat and what is broken. */
 export function fittings(input: FitInput): Finding[] {
-  return [...missing(input), ...heat(input), ...wear(input)]
+  return [...missing(input), ...heaters(input), ...climate(input), ...wear(input)]
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import { ZoneTarget } from '../sheet/climate.ts'
+import { Housing, Light } from '../sheet/housing.ts'
 import { DutyPatch } from './duty.ts'
 import { Day } from '../time/day.ts'
 

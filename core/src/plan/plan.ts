@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import { ZoneTarget } from '../sheet/climate.ts'
+import { Housing, Light } from '../sheet/housing.ts'
 import { HeldFloor } from '../sheet/lifeHistory.ts'
 import { StageEnd } from '../sheet/stage.ts'
 import { Standing } from '../verdicts/standing.ts'
@@ -17,6 +18,7 @@ export const Plan = z.strictObject({
   duties: z.array(Duty),
   holds: z.array(HoldRule),
   targets: z.array(PlanTarget).default([]),
+  coolLoving: z.boolean().optional(),
   housing: Housing.optional(),
   light: Light.optional(),
   /** Where each line of the housing and the light comes from, by field. */

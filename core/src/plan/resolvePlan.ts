@@ -1,4 +1,5 @@
-import type { Housing, Light, ZoneTarget } from '../sheet/housing.ts'
+import type { ZoneTarget } from '../sheet/climate.ts'
+import type { Housing, Light } from '../sheet/housing.ts'
 import type { SchoolOption } from '../sheet/school.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
@@ -122,7 +123,8 @@ function begun(sheet: Sheet, stage: Stage, source: Source, day: number): Unfinis
   ]
   const empty: UnfinishedPlan = { duties, targets: [], housing: {}, light: {}, sources: {} }
   const { targets, housing, light } = sheet
-  return changed(empty, { targets, housing: { ...housing, ...stage.housing }, light }, source)
+  const forAll = changed(empty, { targets, housing: { ...housing, ...stage.housing }, light }, source)
+  return changed(forAll, { targets: stage.targets }, source)
 }
 
 function chosenOptions(
@@ -171,6 +173,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     duties: duties.map((duty) => phased(duty, choices.phase ?? 0)),
     holds: sheet.holds.map((rule) => ({ ...rule, source })),
     targets,
+    ...(sheet.coolLoving && { coolLoving: true }),
     ...(Object.keys(housing).length > 0 && { housing }),
     ...(Object.keys(light).length > 0 && { light }),
     ...(Object.keys(sources).length > 0 && { sources }),

@@ -22,6 +22,8 @@ function sheetOf(more: object = {}): Sheet {
   })
 }
 
+const warm = { zone: 'warm', measures: 'air', ceilingCelsius: 36, neverBelowCelsius: 15 }
+
 const said = (more: object) => sheetFaults(sheetOf(more)).map(({ path, what }) => [path.join('.'), what])
 
 function adultDuty(duty: object) {
@@ -36,12 +38,19 @@ describe('a sheet that cannot stand', () => {
 
   it.each([
     [
-      { targets: [{ zone: 'warm', celsius: [30, 33], ceilingCelsius: 32 }] },
+      { targets: [{ ...warm, celsius: [30, 33], ceilingCelsius: 32 }] },
       ['targets.0.ceilingCelsius', { code: 'ceilingTooLow', zone: 'warm', ceiling: 32, wanted: 33 }],
     ],
     [
-      { targets: [{ zone: 'warm', celsius: [33, 30] }] },
+      { targets: [{ ...warm, celsius: [33, 30] }] },
       ['targets.0.celsius', { code: 'backwards', of: 'warm', from: 33, to: 30 }],
+    ],
+    [
+      { targets: [{ ...warm, celsius: [14, 30] }] },
+      [
+        'targets.0.neverBelowCelsius',
+        { code: 'neverBelowTooHigh', zone: 'warm', neverBelow: 15, wanted: 14 },
+      ],
     ],
     [
       adultDuty({ cadence: { type: 'every', days: 7 } }),
@@ -111,7 +120,7 @@ describe('a sheet that cannot stand', () => {
         options: [option('mild', [28, 30]), option('hot', [34, 38])],
       },
     ]
-    const targets = [{ zone: 'warm', celsius: [28, 30], ceilingCelsius: 36 }]
+    const targets = [{ ...warm, celsius: [28, 30], ceilingCelsius: 36 }]
     expect(said({ schools, targets })).toEqual([
       [
         'schools.0.options.1.targets.0.ceilingCelsius',
@@ -135,23 +144,35 @@ describe('a sheet that cannot stand', () => {
   })
 })
 
-describe('what looks like a slip of the unit', () => {
+describe('what looks like a slip of the unit, or leaves out what can harm', () => {
   it.each([
     [
-      { targets: [{ zone: 'warm', celsius: [86, 90] }] },
+      { targets: [{ ...warm, celsius: [86, 90] }] },
       { code: 'fahrenheit', zone: 'warm', of: 'target', value: 90, celsius: 32 },
     ],
-    [{ targets: [{ zone: 'air', humidity: [0.6, 0.8] }] }, { code: 'share', zone: 'air', value: 0.8 }],
+    [{ targets: [{ ...warm, humidity: [0.6, 0.8] }] }, { code: 'share', zone: 'warm', value: 0.8 }],
     [
-      { targets: [{ zone: 'air', ceilingCelsius: 95 }] },
-      { code: 'fahrenheit', zone: 'air', of: 'ceiling', value: 95, celsius: 35 },
+      { targets: [{ ...warm, ceilingCelsius: 95 }] },
+      { code: 'fahrenheit', zone: 'warm', of: 'ceiling', value: 95, celsius: 35 },
     ],
+    [{ targets: [warm, { zone: 'cool' }] }, { code: 'measuresUnsaid', zone: 'cool' }],
+    [
+      {
+        targets: [
+          { ...warm, ceilingCelsius: undefined },
+          { ...warm, zone: 'stone', measures: 'surface' },
+        ],
+      },
+      { code: 'ceilingUnsaid' },
+    ],
+    [{ targets: [{ ...warm, neverBelowCelsius: undefined }] }, { code: 'neverBelowUnsaid' }],
   ])('%# is asked about', (more, question) => {
     expect(sheetQuestions(sheetOf(more)).map(({ what }) => what)).toEqual([question])
   })
 
   it('asks nothing about a tortoise that basks at 40 °C', () => {
-    const targets = [{ zone: 'basking', celsius: [35, 40], ceilingCelsius: 45, humidity: [40, 60] }]
+    const basking = { zone: 'basking', measures: 'surface', celsius: [35, 40], ceilingCelsius: 45 }
+    const targets = [basking, { ...warm, humidity: [40, 60] }]
     expect(sheetQuestions(sheetOf({ targets }))).toEqual([])
   })
 })

@@ -1,8 +1,9 @@
 import type { Duty, DutyPatch } from '../plan/duty.ts'
 import type { Fault, FaultCode } from './fault.ts'
-import type { ZoneTarget } from './housing.ts'
+import type { ZoneTarget } from './climate.ts'
 import type { School } from './school.ts'
 import type { Sheet } from './sheet.ts'
+import { zonesOf } from './zonesOf.ts'
 import type { StageEnd } from './stage.ts'
 
 type Path = Fault['path']
@@ -35,6 +36,13 @@ export function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
     faults.push({
       path: [...path, 'ceilingCelsius'],
       what: { code: 'ceilingTooLow', zone: target.zone, ceiling, wanted: warmest },
+    })
+  const { neverBelowCelsius: neverBelow } = target
+  const coolest = Math.min(celsius?.[0] ?? Infinity, nightCelsius?.[0] ?? Infinity)
+  if (neverBelow !== undefined && neverBelow >= coolest)
+    faults.push({
+      path: [...path, 'neverBelowCelsius'],
+      what: { code: 'neverBelowTooHigh', zone: target.zone, neverBelow, wanted: coolest },
     })
   if (humidity && humidity[1] > 100)
     faults.push({ path: [...path, 'humidity'], what: { code: 'overSaturated', zone: target.zone } })
@@ -135,10 +143,6 @@ function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
     option.duties.forEach((duty, number) =>
       faults.push(...dutyFaults(duty, [...at, 'duties', number], sheet.never)),
     )
-    option.targets.forEach((target, number) => {
-      const base = sheet.targets.find(({ zone }) => zone === target.zone)
-      faults.push(...zoneFaults({ ...base, ...target }, [...at, 'targets', number]))
-    })
   })
   return faults
 }
@@ -169,7 +173,7 @@ export function sheetFaults(sheet: Sheet): Fault[] {
       ...duplicates(duties, ['stages', index, 'duties'], 'duties'),
       ...duties.flatMap((duty, number) => dutyFaults(duty, ['stages', index, 'duties', number], sheet.never)),
     ]),
-    ...sheet.targets.flatMap((target, index) => zoneFaults(target, ['targets', index])),
+    ...zonesOf(sheet).flatMap(({ target, path }) => zoneFaults(target, path)),
     ...reachFaults(sheet),
     ...sheet.schools.flatMap((school, index) => schoolFaults(school, ['schools', index], sheet)),
     ...referenceFaults(sheet),

@@ -55,14 +55,3 @@ export const Light = z.strictObject({
     .optional(),
 })
 export type Light = z.infer<typeof Light>
-
-/** Targets of one zone, °C and % relative humidity. */
-export const ZoneTarget = z.strictObject({
-  zone: z.string().min(1),
-  celsius: z.tuple([z.number(), z.number()]).optional(),
-  nightCelsius: z.tuple([z.number(), z.number()]).optional(),
-  humidity: z.tuple([z.number(), z.number()]).optional(),
-  /** Above this it is harmed. */
-  ceilingCelsius: z.number().optional(),
-})
-export type ZoneTarget = z.infer<typeof ZoneTarget>

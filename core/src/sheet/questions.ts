@@ -1,7 +1,9 @@
 import { convert } from '../units/convert.ts'
+import { roomLimits, zonesNow } from './climate.ts'
 import type { Fault } from './fault.ts'
-import type { ZoneTarget } from './housing.ts'
+import type { ZoneTarget } from './climate.ts'
 import type { Sheet } from './sheet.ts'
+import { zonesOf } from './zonesOf.ts'
 
 /** Warmer than any basking surface a sheet asks for, and where 45–50 °C basking begins to be doubtful. */
 const HOTTEST_WANTED = 55
@@ -30,17 +32,31 @@ function zoneQuestions(target: ZoneTarget, path: Fault['path']): Fault[] {
   return questions
 }
 
-/** What in a sheet can be read but looks like a slip of the unit: asked about, not refused. */
+/** Whoever is kept in warmth or cold needs a limit for what surrounds it: a basking spot can be left, a hot
+ * room cannot. */
+function harmQuestions(sheet: Sheet): Fault[] {
+  const zones = zonesOf(sheet)
+  const unsaid = zones
+    .filter(({ target: { measures } }) => measures === undefined)
+    .map(({ target: { zone }, path }): Fault => ({
+      path: [...path, 'measures'],
+      what: { code: 'measuresUnsaid', zone },
+    }))
+  if (sheet.targets.length === 0) return unsaid
+  const { ceiling, neverBelow } = roomLimits(zonesNow(sheet.targets))
+  return [
+    ...unsaid,
+    ...(ceiling === null ? [{ path: ['targets'], what: { code: 'ceilingUnsaid' } as const }] : []),
+    ...(neverBelow === null ? [{ path: ['targets'], what: { code: 'neverBelowUnsaid' } as const }] : []),
+  ]
+}
+
+/** What in a sheet can be read but looks like a slip of the unit, or leaves out what
+ * can harm: asked about, not refused. */
 export function sheetQuestions(sheet: Sheet): Fault[] {
   const questions = [
-    ...sheet.targets.flatMap((target, index) => zoneQuestions(target, ['targets', index])),
-    ...sheet.schools.flatMap(({ options }, school) =>
-      options.flatMap(({ targets }, option) =>
-        targets.flatMap((target, index) =>
-          zoneQuestions(target, ['schools', school, 'options', option, 'targets', index]),
-        ),
-      ),
-    ),
+    ...zonesOf(sheet).flatMap(({ target, path }) => zoneQuestions(target, path)),
+    ...harmQuestions(sheet),
   ]
   const hours = sheet.light?.hours?.[1]
   if (hours !== undefined && hours > 18)

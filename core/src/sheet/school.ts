@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { DutyPatch } from '../plan/duty.ts'
-import { Housing, Light, ZoneTarget } from './housing.ts'
+import { ZoneTarget } from './climate.ts'
+import { Housing, Light } from './housing.ts'
 
 /** One side of a question on which keepers disagree, and what it changes. */
 export const SchoolOption = z.strictObject({

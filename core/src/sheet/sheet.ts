@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { HoldRule } from '../plan/holdRule.ts'
 import { Plan } from '../plan/plan.ts'
-import { Housing, Light, ZoneTarget } from './housing.ts'
+import { ZoneTarget } from './climate.ts'
+import { Housing, Light } from './housing.ts'
 import {
   Adult,
   Breeding,
@@ -57,6 +58,8 @@ export const Sheet = z.strictObject({
   holds: z.array(SheetHold).default([]),
   schools: z.array(School).default([]),
   targets: z.array(ZoneTarget).default([]),
+  /** It dies of heat long before it suffers from cold: whatever is wrong, no heater is advised. */
+  coolLoving: z.boolean().default(false),
   housing: Housing.optional(),
   light: Light.optional(),
   floor: FloorRecipe.optional(),

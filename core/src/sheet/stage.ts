@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { SheetDuty } from '../plan/duty.ts'
+import { ZoneTarget } from './climate.ts'
 import { Housing } from './housing.ts'
 
 /** What moves a resident on to the next stage; the first that holds. */
@@ -19,6 +20,8 @@ export const Stage = z.strictObject({
   name: z.string().min(1),
   until: StageEnd.optional(),
   duties: z.array(SheetDuty).min(1),
+  /** Laid over the sheet's, zone by zone. */
+  targets: z.array(ZoneTarget).default([]),
   /** Laid over the sheet's housing. */
   housing: Housing.partial().optional(),
 })

@@ -1,4 +1,14 @@
-import { emptyState, isBefore, isPlan, resolvePlan, sheetFaults, sheetQuestions, walk } from '@kobrin/core'
+import {
+  emptyBuild,
+  emptyState,
+  fit,
+  isBefore,
+  isPlan,
+  resolvePlan,
+  sheetFaults,
+  sheetQuestions,
+  walk,
+} from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { KobrinFault } from '../errors/fault.ts'
 import { readLibrary, readSheet } from './readLibrary.ts'
@@ -44,6 +54,57 @@ describe('reading a sheet', () => {
     expect(message).toContain('gecko.yaml')
     expect(message).toContain(line)
     expect(message).toContain(field)
+  })
+})
+
+/** What of the climate of a room does not suit the grown ones of a sheet whose enclosure has no heater. */
+function unsuited(id: string, roomCelsius: [number, number]): string[] {
+  const sheet = sheets.find((one) => one.id === id)
+  const plan = sheet && resolvePlan(sheet, { stage: sheet.stages.at(-1)?.id ?? '', day: 20_000 })
+  if (!plan || !isPlan(plan)) throw new Error(`No plan for ${id}.`)
+  const { targets, coolLoving } = plan
+  const box = { widthMm: 9999, depthMm: 9999, heightMm: 9999 }
+  const tenant = { sizes: {}, count: 1 }
+  return fit({ box, build: emptyBuild(), tenant, targets, coolLoving, roomCelsius, day: 20_000 }).map(
+    ({ code }) => code,
+  )
+}
+
+describe('the climate of the shipped sheets', () => {
+  it.each([
+    ['fire-salamander', [8, 16], []],
+    ['axolotl', [12, 18], []],
+    ['fire-bellied-toad', [15, 22], []],
+    ['chile-rose', [18, 24], []],
+    ['zebra-isopod', [16, 23], []],
+    ['fire-salamander', [1, 16], ['roomTooCold']],
+    ['hermanns-tortoise', [18, 41], ['roomTooWarm']],
+    ['blue-tongued-skink', [20, 44], ['roomTooWarm']],
+    ['bearded-dragon', [20, 45], ['roomTooWarm']],
+    ['royal-python', [18, 26], ['noHeat']],
+    ['leafcutter-ant', [19, 26], ['noHeat']],
+    ['harvester-ant', [22, 26], []],
+  ] as const)('%s in a room of %j °C: %j', (id, room, expected) => {
+    expect(unsuited(id, [...room])).toEqual(expected)
+  })
+
+  it('a winter rest has a climate of its own, with a limit on either side', () => {
+    const rests = sheets.flatMap(({ id, schools }) =>
+      schools.flatMap(({ options }) =>
+        options.flatMap(({ targets }) =>
+          targets.filter(({ zone }) => zone === 'winter rest').map((zone) => ({ id, ...zone })),
+        ),
+      ),
+    )
+    expect(rests.length).toBeGreaterThan(5)
+    for (const { during, celsius, ceilingCelsius, neverBelowCelsius, id } of rests)
+      expect([id, during, typeof celsius, typeof ceilingCelsius, typeof neverBelowCelsius]).toEqual([
+        id,
+        'winterRest',
+        'object',
+        'number',
+        'number',
+      ])
   })
 })
 

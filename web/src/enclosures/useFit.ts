@@ -1,7 +1,7 @@
 import type { Enclosure } from '@kobrin/contract'
 import type { Resident } from '../site/useSite.ts'
 import type { Finding, FitInput, Plan } from '@kobrin/core'
-import { countOf, fit, toMend } from '@kobrin/core'
+import { countOf, fit, holdsOn, toMend } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
@@ -20,7 +20,12 @@ export function useFit() {
   }
 
   /** For whoever would have this plan, resident or newcomer. */
-  function fitFor(enclosure: Enclosure, tenant: FitInput['tenant'], plan: Plan): Finding[] {
+  function fitFor(
+    enclosure: Enclosure,
+    tenant: FitInput['tenant'],
+    plan: Plan,
+    holds: FitInput['holds'] = [],
+  ): Finding[] {
     return fit({
       box: enclosure,
       build: enclosure.build,
@@ -28,6 +33,8 @@ export function useFit() {
       housing: plan.housing,
       light: plan.light,
       targets: plan.targets,
+      coolLoving: plan.coolLoving,
+      holds,
       roomCelsius: roomCelsius(enclosure),
       sources: plan.sources,
       day: today.day,
@@ -40,7 +47,9 @@ export function useFit() {
       Object.entries(state.growth.sizes).map(([part, { mm }]) => [part, mm]),
     )
     const tenant = { sizes: measured, count: countOf(state) ?? 1 }
-    return fitFor(enclosure, tenant, plans.planOf(resident))
+    const plan = plans.planOf(resident)
+    const holds = holdsOn(today.day, state, plan, null).map(({ hold }) => hold)
+    return fitFor(enclosure, tenant, plan, holds)
   }
 
   return { fitFor, fitOf }

@@ -52,6 +52,11 @@ const state = stateOf(
 )
 const weighing: Draft = { subject: 'tamsin', kind: 'weighed', payload: { grams: 61 } }
 
+/** Waits for what comes by itself; how long that takes is the machine's affair. */
+function soon(holds: () => void | Promise<void>): Promise<void> {
+  return vi.waitFor(holds, { timeout: 20_000 })
+}
+
 function accepted(entries: readonly PostedEntry[], seq = 8): { receipts: Receipt[] } {
   return {
     receipts: entries.map(({ uid }, index) => ({ uid, status: 'accepted', stream: 1, seq: seq + index })),
@@ -88,7 +93,7 @@ afterEach(() => useRecord().close())
 async function opened() {
   const record = useRecord()
   await record.open()
-  await vi.waitFor(() => expect(feed.follow).not.toBeNull())
+  await soon(() => expect(feed.follow).not.toBeNull())
   vi.setSystemTime(NOON)
   return record
 }
@@ -111,7 +116,7 @@ describe('the record on this device', () => {
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     expect([grams(), record.waitingCount, record.lastAct?.says]).toEqual([[60, 61], 1, 'Tamsin weighed'])
-    await vi.waitFor(() => expect(record.waitingCount).toBe(0))
+    await soon(() => expect(record.waitingCount).toBe(0))
     expect(server.append.mock.lastCall?.[0]).toMatchObject([
       { subject: 'tamsin', author: 'lotte', occurredAt: new Date(NOON).toISOString() },
     ])
@@ -121,7 +126,7 @@ describe('the record on this device', () => {
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     usePeople().me = { ...ME, shift: { id: 'the next', key: 'another key' } }
-    await vi.waitFor(() => expect(record.waitingCount).toBe(0))
+    await soon(() => expect(record.waitingCount).toBe(0))
     const [[entry] = [], proofs] = server.append.mock.lastCall ?? []
     expect(proofs).toMatchObject({ [entry?.uid ?? '']: { shift: 'shift' } })
   })
@@ -132,8 +137,8 @@ describe('the record on this device', () => {
     record.keep([weighing], 'Tamsin weighed')
     vi.setSystemTime(NOON + 60_000)
     await opening
-    await vi.waitFor(() => expect(grams()).toEqual([60, 61]))
-    await vi.waitFor(() => expect(server.append).toHaveBeenCalled())
+    await soon(() => expect(grams()).toEqual([60, 61]))
+    await soon(() => expect(server.append).toHaveBeenCalled())
     expect(server.append.mock.lastCall?.[0][0]?.occurredAt).toBe(new Date(NOON).toISOString())
   })
 
@@ -150,7 +155,7 @@ describe('the record on this device', () => {
     record.keep([weighing, noted], 'Tamsin weighed', { together: true })
     record.takeBack()
     expect([grams(), record.lastAct]).toEqual([[60], null])
-    await vi.waitFor(() => expect(record.waitingCount).toBe(0))
+    await soon(() => expect(record.waitingCount).toBe(0))
     const sent = server.append.mock.calls.flatMap(([entries]) => entries)
     expect(sent.map(({ kind }) => kind)).toEqual(['weighed', 'noted', 'retracted', 'retracted'])
     const [first, second] = [
@@ -173,7 +178,7 @@ describe('the record on this device', () => {
     )
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
-    await vi.waitFor(() => expect(record.refused).toHaveLength(1))
+    await soon(() => expect(record.refused).toHaveLength(1))
     const [{ entry, why } = { entry: { uid: '' }, why: '' }] = record.refused
     expect([why, grams(), record.waitingCount]).toEqual(['That lies in the future.', [60], 0])
     await record.forgetRefused(entry.uid)
@@ -185,9 +190,9 @@ describe('the record on this device', () => {
     server.append.mockRejectedValueOnce(new ApiProblem(503, full))
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
-    await vi.waitFor(() => expect(record.held).toBe('The disk of the server is full.'))
+    await soon(() => expect(record.held).toBe('The disk of the server is full.'))
     expect([record.waitingCount, grams()]).toEqual([1, [60, 61]])
-    await vi.waitFor(() => expect([record.held, record.waitingCount]).toEqual(['', 0]), { timeout: 5000 })
+    await soon(() => expect([record.held, record.waitingCount]).toEqual(['', 0]))
   })
 
   it('says why the server can keep nothing from anybody, though nothing waits here', async () => {
@@ -202,7 +207,7 @@ describe('the record on this device', () => {
     server.append.mockRejectedValue(new ApiProblem(401, { code: 'not_signed_in', message: 'Sign in.' }))
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
-    await vi.waitFor(() => expect(record.needsSignIn).toBe(true))
+    await soon(() => expect(record.needsSignIn).toBe(true))
     expect([record.waitingCount, await stored()]).toMatchObject([1, [{ entry: weighing }]])
   })
 
@@ -213,14 +218,14 @@ describe('the record on this device', () => {
     expect(record.needsSignIn).toBe(false)
     server.me.mockReturnValue(null)
     feed.follow?.onClosed()
-    await vi.waitFor(() => expect(record.needsSignIn).toBe(true))
+    await soon(() => expect(record.needsSignIn).toBe(true))
   })
 
   it('takes up again what an earlier page left unsent', async () => {
     server.append.mockRejectedValue(new Unreachable('cut'))
     await opened()
     useRecord().keep([weighing], 'Tamsin weighed')
-    await vi.waitFor(async () => expect(await stored()).toHaveLength(1))
+    await soon(async () => expect(await stored()).toHaveLength(1))
     useRecord().close()
     setActivePinia(createPinia())
     usePeople().me = ME
@@ -240,7 +245,7 @@ describe('the record on this device', () => {
     const weights = [{ day: TODAY - 30, grams: 55, uid: 'x' }]
     server.states.mockReturnValue(told(60, { ...state, growth: { ...state.growth, weights } }))
     for (let seq = 9; seq < 60; seq += 1) feed.follow?.onEntry(theirs(55, TODAY - 30, seq))
-    await vi.waitFor(() => expect(grams()).toEqual([55]))
+    await soon(() => expect(grams()).toEqual([55]))
     expect(server.states.mock.calls).toEqual([['tamsin']])
   })
 
@@ -251,11 +256,11 @@ describe('the record on this device', () => {
     server.append.mockRejectedValue(new Unreachable('cut'))
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
-    await vi.waitFor(() => expect(record.unstored).toBe(1))
+    await soon(() => expect(record.unstored).toBe(1))
     expect(grams()).toEqual([60, 61])
     server.append.mockImplementation((entries) => Promise.resolve(accepted(entries)))
     feed.follow?.onLink(true)
-    await vi.waitFor(() => expect([record.unstored, record.waitingCount]).toEqual([0, 0]))
+    await soon(() => expect([record.unstored, record.waitingCount]).toEqual([0, 0]))
     open.mockRestore()
   })
 })

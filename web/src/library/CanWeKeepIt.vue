@@ -34,8 +34,9 @@ const roomNames = (ids: readonly string[]) => ids.map((id) => site.rooms.get(id)
 function says(condition: Condition): string {
   switch (condition.about) {
     case 'room': {
-      const { fitting, unread, ceiling } = condition
-      const limit = ceiling === null ? '' : ` below ${ceiling} °C all year`
+      const { fitting, unread, ceiling, neverBelow } = condition
+      const above = neverBelow === null ? '' : ` above ${neverBelow} °C and`
+      const limit = ceiling === null ? '' : `${above} below ${ceiling} °C all year`
       if (fitting.length > 0)
         return `Heat: ${roomNames(fitting)} stay${fitting.length === 1 ? 's' : ''}${limit}.`
       return unread.length > 0

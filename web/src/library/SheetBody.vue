@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
 import { computed } from 'vue'
-import { care, lightLines, sayHeldFloor, sayHousing, span } from '../words/care.ts'
+import { care, lightLines, sayHeldFloor, sayHousing, sayZone, span } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { spaced } from '../words/numbers.ts'
@@ -105,21 +105,26 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
             <th scope="col">Day °C</th>
             <th scope="col">Night °C</th>
             <th scope="col">Humidity %</th>
+            <th scope="col">Never below</th>
             <th scope="col">Never above</th>
           </tr>
         </thead>
         <tbody>
           <tr v-for="zone in sheet.targets" :key="zone.zone">
-            <th scope="row">{{ zone.zone }}</th>
+            <th scope="row">{{ sayZone(zone) }}</th>
             <td>{{ zone.celsius?.join('–') ?? '' }}</td>
             <td>{{ zone.nightCelsius?.join('–') ?? '' }}</td>
             <td>{{ zone.humidity?.join('–') ?? '' }}</td>
-            <td class="ceiling">
+            <td class="harm">
+              {{ zone.neverBelowCelsius === undefined ? '' : `${zone.neverBelowCelsius} °C` }}
+            </td>
+            <td class="harm">
               {{ zone.ceilingCelsius === undefined ? '' : `${zone.ceilingCelsius} °C` }}
             </td>
           </tr>
         </tbody>
       </table>
+      <p v-if="sheet.coolLoving">Loves the cool: no heater, whatever is wrong.</p>
       <dl class="facts">
         <template v-for="{ term, says } in lightLines(sheet.light)" :key="term">
           <dt>{{ term }}</dt>
@@ -244,7 +249,7 @@ thead th {
   font-weight: 400;
 }
 
-.ceiling {
+.harm {
   color: var(--late);
   font-weight: 700;
   white-space: nowrap;

@@ -9,7 +9,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
-import { care } from '../words/care.ts'
+import { care, sayTarget, sayZone } from '../words/care.ts'
 import { sayDate } from '../words/numbers.ts'
 import CanWeKeepIt from './CanWeKeepIt.vue'
 import LibraryTabs from './LibraryTabs.vue'
@@ -94,11 +94,7 @@ async function kept(): Promise<void> {
       />
       <aside class="label" aria-hidden="true">
         <strong>{{ sheet.common }}</strong> <i>{{ sheet.latin }}</i>
-        <p v-for="zone in sheet.targets" :key="zone.zone">
-          {{ zone.zone }}: {{ zone.celsius?.join('–') }}{{ zone.celsius ? ' °C' : '' }}
-          {{ zone.humidity?.join('–') }}{{ zone.humidity ? ' %' : '' }}
-          <b v-if="zone.ceilingCelsius !== undefined">never above {{ zone.ceilingCelsius }} °C</b>
-        </p>
+        <p v-for="zone in sheet.targets" :key="zone.zone">{{ sayZone(zone) }}: {{ sayTarget(zone) }}</p>
         <p v-if="sheet.never.length > 0">Never: {{ sheet.never.join(', ') }}</p>
         <p v-for="caution in sheet.cautions" :key="caution">{{ caution }}</p>
       </aside>

@@ -3,10 +3,11 @@ import type { Plan, ResidentDay, Task } from '@kobrin/core'
 import DutyMark from '../walk/DutyMark.vue'
 import Because from '../words/Because.vue'
 import { dutyName, sayOffering } from '../words/cell.ts'
+import { sayTarget, sayZone } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
-import { sayDay, sayRange } from '../words/numbers.ts'
+import { sayDay } from '../words/numbers.ts'
 import { useToday } from '../time/useToday.ts'
 
 const { plan, day } = defineProps<{ plan: Plan; day: ResidentDay }>()
@@ -42,13 +43,8 @@ function next(task: Task): string {
       <h2>Climate wanted</h2>
       <dl>
         <template v-for="target in plan.targets" :key="target.zone">
-          <dt>{{ target.zone }}</dt>
-          <dd>
-            <span v-if="target.celsius">{{ sayRange(target.celsius) }} °C</span>
-            <span v-if="target.nightCelsius">night {{ sayRange(target.nightCelsius) }} °C</span>
-            <span v-if="target.humidity">{{ sayRange(target.humidity) }} %</span>
-            <span v-if="target.ceilingCelsius">never above {{ target.ceilingCelsius }} °C</span>
-          </dd>
+          <dt>{{ sayZone(target) }}</dt>
+          <dd>{{ sayTarget(target) }}</dd>
         </template>
       </dl>
     </template>

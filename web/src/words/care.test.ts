@@ -1,6 +1,6 @@
 import type { ZoneTarget } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { lightLines, sayTarget, span } from './care.ts'
+import { lightLines, sayTarget, sayZone, span } from './care.ts'
 
 describe('what a plan asks of the place', () => {
   it('says a range with its unit, and one number where both ends are the same', () => {
@@ -34,6 +34,17 @@ describe('what a plan asks of the place', () => {
       ceilingCelsius: 35,
     }
     expect(sayTarget(warm)).toBe('31–33 °C, nights 24–26 °C, 60–80 %, never above 35 °C')
-    expect(sayTarget({ zone: 'damp hide', humidity: [60, 80] })).toBe('60–80 %')
+    expect(sayTarget({ humidity: [60, 80] })).toBe('60–80 %')
+    expect(sayTarget({ neverBelowCelsius: 10 })).toBe('never below 10 °C')
+  })
+
+  it('names a zone with what is measured there, unless its name says so, and when it counts', () => {
+    expect(
+      [
+        { zone: 'air', measures: 'air' },
+        { zone: 'basking', measures: 'surface' },
+        { zone: 'cold', measures: 'air', during: 'winterRest' },
+      ].map((zone) => sayZone(zone as ZoneTarget)),
+    ).toEqual(['air', 'basking (surface)', 'cold (air), during winter rest'])
   })
 })

@@ -1,5 +1,6 @@
-import type { HeldFloor, Light, SheetGroup, ZoneTarget } from '@kobrin/core'
+import type { HeldFloor, Light, Measured, SheetGroup, ZoneTarget } from '@kobrin/core'
 import { sayRange } from './numbers.ts'
+import { words } from './en.ts'
 import { terms } from './terms.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
@@ -26,6 +27,13 @@ export const care = {
     feeder: 'Feeder animals',
     fish: 'Fish',
   } satisfies Record<SheetGroup, string>,
+  measures: {
+    air: 'air',
+    surface: 'surface',
+    floor: 'floor',
+    water: 'water',
+    nest: 'nest',
+  } satisfies Record<Measured, string>,
   together: { alone: 'Alone', pairs: 'In pairs', groups: 'In groups', colony: 'As a colony' },
   bears: { eggs: 'Lays eggs', young: 'Bears young', splits: 'Is split' },
   furniture: {
@@ -69,14 +77,27 @@ export function span(values: readonly number[] | undefined, unit: string): strin
   return `${sayRange([low, high])} ${unit}`.trim()
 }
 
+/** What a zone is called, with what is measured there and when it counts, where its name does not say. */
+export function sayZone({ zone, measures, during }: ZoneTarget): string {
+  const measured = measures && !zone.includes(measures) ? ` (${care.measures[measures]})` : ''
+  return `${zone}${measured}${during ? `, during ${words.hold[during].toLowerCase()}` : ''}`
+}
+
 /** The climate of a zone in one line. */
-export function sayTarget({ celsius, nightCelsius, humidity, ceilingCelsius }: ZoneTarget): string {
+export function sayTarget({
+  celsius,
+  nightCelsius,
+  humidity,
+  ceilingCelsius,
+  neverBelowCelsius,
+}: Omit<ZoneTarget, 'zone'>): string {
   const nights = span(nightCelsius, '°C')
   const parts = [
     span(celsius, '°C'),
     nights && `nights ${nights}`,
     span(humidity, '%'),
     ceilingCelsius === undefined ? null : `never above ${ceilingCelsius} °C`,
+    neverBelowCelsius === undefined ? null : `never below ${neverBelowCelsius} °C`,
   ]
   return parts.filter(Boolean).join(', ')
 }

@@ -112,8 +112,12 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     mend: 'A thermostat with its probe where the animal lies. Unplug it until then.',
   }),
   noHeat: ({ needs, has }) => ({
-    what: `No heater: ${needs} °C wanted, the room falls to ${has} °C`,
+    what: `No heater: ${needs} °C wanted, the room has ${has} °C`,
     mend: 'A heater on a thermostat.',
+  }),
+  roomTooCold: ({ needs, has }) => ({
+    what: `The room falls to ${has} °C: below ${needs} °C harms it`,
+    mend: 'A milder room. No heater: it dies of heat sooner than of cold.',
   }),
   roomTooWarm: ({ needs, has }) => ({
     what: `The room reaches ${has} °C: ${needs} °C harms it`,

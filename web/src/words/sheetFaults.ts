@@ -24,6 +24,14 @@ export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
       return `${what.of}: the range begins at ${what.from} and ends below it, at ${what.to}.`
     case 'ceilingTooLow':
       return `${what.zone}: the ceiling of ${what.ceiling} °C is not above the ${what.wanted} °C that are wanted there.`
+    case 'neverBelowTooHigh':
+      return `${what.zone}: ${what.neverBelow} °C, below which it is harmed, is not below the ${what.wanted} °C that are wanted there.`
+    case 'measuresUnsaid':
+      return `${what.zone}: say what is measured there: air, surface, floor, water or nest.`
+    case 'ceilingUnsaid':
+      return 'No zone that surrounds it (air, floor, water, nest) says above what it is harmed. A warm surface can be left, a hot room cannot.'
+    case 'neverBelowUnsaid':
+      return 'No zone that surrounds it (air, floor, water, nest) says below what it is harmed.'
     case 'overSaturated':
       return `${what.zone}: more than 100 % humidity.`
     case 'sizesLack':
