@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { BodyPart } from '../growth/growthState.ts'
 import { HoldKind } from '../holds/holdKind.ts'
 import { Cadence } from './cadence.ts'
+import { Effect } from './effect.ts'
 import { Source } from './source.ts'
 
 export const DutyKind = z.enum(['feed', 'water', 'clean', 'weigh', 'measure', 'look', 'dampen', 'check'])
@@ -80,6 +81,10 @@ const fields = {
   litres: z.number().positive().optional(),
   /** Holds this duty does not yield to, although they usually stop its kind. */
   despite: z.array(HoldKind).max(20).optional(),
+  /** What it does to the animal: a hold may keep that from it, whatever the duty's kind. */
+  effects: z.array(Effect).max(4).optional(),
+  /** How often while a resident is held so, instead of the usual. */
+  cadenceDuring: z.partialRecord(HoldKind, Cadence).optional(),
   people: z.union([z.literal(1), z.literal(2)]),
   competence: z.string().optional(),
   minutes: z.number().positive(),

@@ -82,13 +82,15 @@ function amountFaults({ amount, foods = [], id }: Amounted, path: Path): Fault[]
 
 function dutyFaults(duty: DutyPatch, path: Path, never: readonly string[]): Fault[] {
   if ('drop' in duty) return []
-  const { id, cadence, window, foods = [] } = duty
+  const { id, cadence, cadenceDuring = {}, window, foods = [] } = duty
   const faults = amountFaults(duty, path)
-  if (cadence && windowless(cadence))
-    faults.push({
-      path: [...path, 'cadence'],
-      what: { code: 'noTolerance', duty: id },
-    })
+  const cadences = [['cadence', cadence] as const, ...Object.entries(cadenceDuring)]
+  for (const [when, often] of cadences)
+    if (often && windowless(often))
+      faults.push({
+        path: [...path, ...(when === 'cadence' ? [when] : ['cadenceDuring', when])],
+        what: { code: 'noTolerance', duty: id },
+      })
   if (window && window.from >= window.until)
     faults.push({ path: [...path, 'window'], what: { code: 'windowShut', duty: id } })
   foods.forEach(({ item }, index) => {

@@ -12,6 +12,7 @@ import type { WeightLevel } from '../growth/weightLevel.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
+import { isStopped } from '../holds/stops.ts'
 import { floorTasks } from '../keptFloor/floorTasks.ts'
 import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { Duty } from '../plan/duty.ts'
@@ -177,7 +178,7 @@ function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
 }
 
 function holdOf(duty: Duty, holds: readonly Hold[]): Hold | undefined {
-  return holds.find(({ hold, suppresses }) => suppresses.includes(duty.does) && !duty.despite?.includes(hold))
+  return holds.find((hold) => isStopped(duty, hold))
 }
 
 function preparedAhead(due: Dueness, day: Day): boolean {
@@ -216,7 +217,16 @@ function statusOf(
   return { status: due.status }
 }
 
-function taskOf(duty: Duty, today: Today): Task {
+/** A duty as it is while some holds last. */
+function whileHeld(duty: Duty, holds: readonly Hold[]): Duty {
+  const { cadenceDuring } = duty
+  const hold = cadenceDuring && holds.find((one) => cadenceDuring[one.hold])
+  const cadence = hold && cadenceDuring[hold.hold]
+  return cadence ? { ...duty, cadence } : duty
+}
+
+function taskOf(planned: Duty, today: Today): Task {
+  const duty = whileHeld(planned, today.holds)
   const facts = factsOf(duty, today)
   const due = dueness(duty.cadence, facts)
   const standing = statusOf(duty, due, today)

@@ -4,6 +4,7 @@ import {
   fit,
   isBefore,
   isPlan,
+  isStopped,
   resolvePlan,
   sheetFaults,
   sheetQuestions,
@@ -106,6 +107,34 @@ describe('the climate of the shipped sheets', () => {
         'number',
       ])
   })
+})
+
+describe('a winter rest in the shipped sheets', () => {
+  const choices = sheets.flatMap((sheet) => {
+    const school = sheet.schools.find(({ id }) => id === 'winter')
+    return school ? sheet.stages.map(({ id: stage }) => ({ sheet, stage, id: `${sheet.id} ${stage}` })) : []
+  })
+
+  it.each(choices)(
+    '$id: no bath, nothing to eat, and weighed every week where it is weighed',
+    ({ sheet, stage }) => {
+      const plan = resolvePlan(sheet, { stage, schools: { winter: 'rest' }, day: 20_000 })
+      if (!isPlan(plan)) throw new Error('No plan.')
+      const rest = plan.holds.find(({ hold }) => hold === 'winterRest')
+      const young = stage !== sheet.stages.at(-1)?.id
+      const rests = plan.targets.some(({ during }) => during === 'winterRest')
+      expect(rests).toBe(!young || sheet.group === 'ant')
+      for (const duty of plan.duties) {
+        if (duty.does === 'feed' || (duty.does === 'water' && /soak|bath/i.test(duty.label ?? '')))
+          expect([duty.id, rest && isStopped(duty, rest)]).toEqual([duty.id, true])
+        if (rests && duty.does === 'weigh')
+          expect([duty.id, duty.cadenceDuring?.winterRest]).toMatchObject([
+            duty.id,
+            { type: 'every', days: 7 },
+          ])
+      }
+    },
+  )
 })
 
 describe('the shipped library', () => {

@@ -249,9 +249,12 @@ thead th {
   font-weight: 400;
 }
 
+td {
+  white-space: nowrap;
+}
+
 .harm {
   color: var(--late);
   font-weight: 700;
-  white-space: nowrap;
 }
 </style>
