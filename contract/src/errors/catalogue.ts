@@ -66,7 +66,8 @@ export const ERRORS = {
   },
   ceiling_below_target: {
     status: 409,
-    message: 'With that change a ceiling would lie below what is wanted, or a range would run backwards.',
+    message:
+      'With that change what is wanted would reach what harms (never above, never below), or a range would run backwards.',
   },
   too_many: { status: 429, message: 'Too many tries. Wait a minute and try again.' },
   too_large: { status: 413, message: 'That is too much to send at once.' },

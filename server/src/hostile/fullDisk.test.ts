@@ -20,9 +20,12 @@ afterAll(async () => {
   await rm(disk, { recursive: true })
 })
 
-function fill(): Promise<void> {
+/** The database writes as well meanwhile: whoever asks for the last byte finds that it is taken. */
+async function fill(): Promise<void> {
   const { bavail, bsize } = statfsSync(disk)
-  return writeFile(filler, Buffer.alloc(bavail * bsize))
+  await expect(writeFile(filler, Buffer.alloc((bavail + 1) * bsize))).rejects.toMatchObject({
+    code: 'ENOSPC',
+  })
 }
 
 /** Says more and more until it is not kept. */

@@ -69,5 +69,8 @@ describe('a change to a plan', () => {
     expect(wrongWith(feed, { ...draftOf(feed), days: 5 }, TODAY)).toBe('')
     expect(wrongWith(feed, { ...draftOf(feed), drop: true, days: 0 }, TODAY)).toBe('')
     expect(wrongWith(warm, { ...draftOf(warm), high: 33 }, TODAY)).toBe('')
+    const mild = { zone: { ...warm.zone, neverBelowCelsius: 21 } }
+    expect(wrongWith(mild, { ...draftOf(mild), low: 21 }, TODAY)).toContain('harms it')
+    expect(wrongWith(mild, { ...draftOf(mild), low: 22 }, TODAY)).toBe('')
   })
 })

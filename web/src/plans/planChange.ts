@@ -123,6 +123,9 @@ export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): 
     if (draft.low > draft.high) return 'The first temperature is above the second.'
     if (changed.zone.ceilingCelsius !== undefined && draft.ceiling <= draft.high)
       return `The ceiling has to lie above the ${draft.high} °C that are wanted.`
+    const { neverBelowCelsius } = changed.zone
+    if (neverBelowCelsius !== undefined && draft.low <= neverBelowCelsius)
+      return `${neverBelowCelsius} °C and less harms it: what is wanted has to lie above.`
     return ''
   }
   if (draft.drop) return ''
