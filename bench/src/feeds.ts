@@ -1,4 +1,5 @@
 import { Agent, get } from 'node:http'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { addressOf, ROUTES } from '@kobrin/contract'
 import type { House } from '@kobrin/server'
 import type { Figure } from './figures.ts'
@@ -48,8 +49,7 @@ export async function feedsFigures(house: House): Promise<Figure[]> {
   const said = await atAnEvenPace(session, { aheadMs: house.aheadMs, seconds: SECONDS })
   const since = performance.now()
   const missing = () => screens.reduce((sum, { seen }) => sum + said.length - seen.size, 0)
-  while (missing() > 0 && performance.now() - since < PATIENCE_MS)
-    await new Promise((go) => setTimeout(go, 20))
+  while (missing() > 0 && performance.now() - since < PATIENCE_MS) await sleep(20)
   const lag = performance.now() - since
   const doubled = screens.flatMap(({ seen }) => [...seen.values()].filter((times) => times > 1)).length
   for (const { close } of screens) close()

@@ -1,5 +1,6 @@
 import { once } from 'node:events'
 import { connect } from 'node:net'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { ROUTES } from '@kobrin/contract'
 import type { House } from '@kobrin/server'
 import type { Figure } from './figures.ts'
@@ -30,7 +31,7 @@ export async function halfSentFigures(house: House): Promise<Figure[]> {
   const waits: number[] = []
   while (open > 0 && performance.now() - from < PATIENCE_MS) {
     waits.push(await timed(() => session.call('POST', ROUTES.append.url, { entries: [entry()] })))
-    await new Promise((go) => setTimeout(go, 50))
+    await sleep(50)
   }
   const seconds = (performance.now() - from) / 1000
   const left = open

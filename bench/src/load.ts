@@ -19,7 +19,7 @@ const SECONDS = 6
 const WARM_UP_SECONDS = 5
 const READERS = 20
 
-/** Entries at an even pace, whether or not the one before was answered; how long each waited from the
+/** Entries at an even pace, from as many clients as the session has connections, whether or not the one before was answered; how long each waited from the
  * moment at which it was said, milliseconds. */
 export async function atAnEvenPace(
   session: Session,
@@ -30,7 +30,7 @@ export async function atAnEvenPace(
   const from = performance.now()
   const waits: number[] = []
   async function client(which: number): Promise<void> {
-    for (let at = which * everyMs; at < seconds * 1000; at += CLIENTS * everyMs) {
+    for (let at = which * everyMs; at < seconds * 1000; at += session.connections * everyMs) {
       const early = from + at - performance.now()
       if (early > 0) await sleep(early)
       const text = await session.call('POST', ROUTES.append.url, { entries: [entry()] }, which)
@@ -38,7 +38,7 @@ export async function atAnEvenPace(
       waits.push(performance.now() - (from + at))
     }
   }
-  await Promise.all(Array.from({ length: CLIENTS }, (_, which) => client(which)))
+  await Promise.all(Array.from({ length: session.connections }, (_, which) => client(which)))
   return waits
 }
 

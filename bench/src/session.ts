@@ -16,6 +16,8 @@ export interface Session {
   /** Sends over one of the session's connections and answers the body; throws unless the status is 200. */
   call: (method: string, path: string, body?: unknown, line?: number) => Promise<string>
   site: Site
+  /** On how many connections. */
+  connections: number
   close: () => void
 }
 
@@ -92,6 +94,7 @@ export async function openSession(base: string, connections: number): Promise<Se
   return {
     cookie,
     site,
+    connections,
     call: async (method, path, body, line = 0) => (await exchange(method, path, body, line)).body,
     close: () => lines.forEach((line) => line.close()),
   }

@@ -2,7 +2,7 @@ import type { Box } from '../enclosure/box.ts'
 import type { Build } from '../enclosure/build.ts'
 import type { Severity } from '../health/severity.ts'
 import type { Finding } from '../fit/finding.ts'
-import { fit, toMend } from '../fit/fit.ts'
+import { fit, toMend, wantedBy } from '../fit/fit.ts'
 import type { Plan } from '../plan/plan.ts'
 import { roomLimits, zonesNow } from '../sheet/climate.ts'
 import type { Sheet } from '../sheet/sheet.ts'
@@ -63,12 +63,8 @@ function placeCondition(plan: Plan, means: SiteMeans, day: Day): Condition {
         box,
         build,
         tenant: { sizes: {}, count: 1 },
-        housing: plan.housing,
-        light: plan.light,
-        targets: plan.targets,
-        coolLoving: plan.coolLoving,
+        ...wantedBy(plan),
         roomCelsius: celsius.get(room),
-        sources: plan.sources,
         day,
       }),
     ),

@@ -1,3 +1,4 @@
+import type { Plan } from '../plan/plan.ts'
 import { byGravity } from '../verdicts/byGravity.ts'
 import type { Finding, FitInput } from './finding.ts'
 import { fittings } from './fittings.ts'
@@ -9,6 +10,17 @@ import { space } from './space.ts'
  * not looked at; what cannot be judged for want of a measure is said to be so. */
 export function fit(input: FitInput): Finding[] {
   return [...space(input), ...lighting(input), ...fittings(input)].sort(byGravity)
+}
+
+/** What a plan asks of an enclosure, as `fit` is told it. */
+export function wantedBy({
+  housing,
+  light,
+  targets,
+  coolLoving,
+  sources,
+}: Plan): Pick<FitInput, 'housing' | 'light' | 'targets' | 'coolLoving' | 'sources'> {
+  return { housing, light, targets, coolLoving, sources }
 }
 
 /** What has to be mended: what is only worth knowing does not stand in the way. */

@@ -39,14 +39,14 @@ function missing({ housing, build, sources }: FitInput): Finding[] {
  * when it is warm enough. */
 function lacking(
   targets: readonly ZoneTarget[],
+  neverBelow: number | null,
   [coldest, warmest]: Range,
-): [needs: number, has: number] | null {
-  const { neverBelow } = roomLimits(targets)
+): { needs: number; has: number } | null {
   const byDay = Math.max(...targets.flatMap(({ celsius }) => celsius?.[0] ?? []))
-  const byNight = Math.min(...targets.flatMap(({ nightCelsius }) => nightCelsius?.[0] ?? []))
-  const atNight = Math.max(Number.isFinite(byNight) ? byNight : -Infinity, neverBelow ?? -Infinity)
-  if (byDay > warmest) return [byDay, warmest]
-  return atNight > coldest ? [atNight, coldest] : null
+  if (byDay > warmest) return { needs: byDay, has: warmest }
+  const nights = targets.flatMap(({ nightCelsius }) => nightCelsius?.[0] ?? [])
+  const byNight = Math.max(neverBelow ?? -Infinity, nights.length > 0 ? Math.min(...nights) : -Infinity)
+  return byNight > coldest ? { needs: byNight, has: coldest } : null
 }
 
 /** The room against the climate that is wanted: day against day, night against night, and what harms. */
@@ -61,8 +61,8 @@ function climate({ targets = [], coolLoving = false, holds, build, roomCelsius }
     if (neverBelow !== null && coldest < neverBelow)
       findings.push({ code: 'roomTooCold', severity: 'act', needs: neverBelow, has: coldest })
   } else if (!warmed) {
-    const lack = lacking(now, roomCelsius)
-    if (lack) findings.push({ code: 'noHeat', severity: 'act', needs: lack[0], has: lack[1] })
+    const lack = lacking(now, neverBelow, roomCelsius)
+    if (lack) findings.push({ code: 'noHeat', severity: 'act', ...lack })
   }
   if (ceiling !== null && warmest >= ceiling)
     findings.push({ code: 'roomTooWarm', severity: 'act', needs: ceiling, has: warmest })

@@ -30,14 +30,13 @@ export function zoneFaults(target: ZoneTarget, path: Path): Fault[] {
         what: { code: 'backwards', of: target.zone, from: range[0], to: range[1] },
       })
   }
-  const { ceilingCelsius: ceiling, celsius, nightCelsius, humidity } = target
+  const { ceilingCelsius: ceiling, neverBelowCelsius: neverBelow, celsius, nightCelsius, humidity } = target
   const warmest = Math.max(celsius?.[1] ?? -Infinity, nightCelsius?.[1] ?? -Infinity)
   if (ceiling !== undefined && ceiling <= warmest)
     faults.push({
       path: [...path, 'ceilingCelsius'],
       what: { code: 'ceilingTooLow', zone: target.zone, ceiling, wanted: warmest },
     })
-  const { neverBelowCelsius: neverBelow } = target
   const coolest = Math.min(celsius?.[0] ?? Infinity, nightCelsius?.[0] ?? Infinity)
   if (neverBelow !== undefined && neverBelow >= coolest)
     faults.push({
@@ -84,13 +83,13 @@ function dutyFaults(duty: DutyPatch, path: Path, never: readonly string[]): Faul
   if ('drop' in duty) return []
   const { id, cadence, cadenceDuring = {}, window, foods = [] } = duty
   const faults = amountFaults(duty, path)
-  const cadences = [['cadence', cadence] as const, ...Object.entries(cadenceDuring)]
-  for (const [when, often] of cadences)
+  const cadences = [
+    { at: ['cadence'], often: cadence },
+    ...Object.entries(cadenceDuring).map(([hold, often]) => ({ at: ['cadenceDuring', hold], often })),
+  ]
+  for (const { at, often } of cadences)
     if (often && windowless(often))
-      faults.push({
-        path: [...path, ...(when === 'cadence' ? [when] : ['cadenceDuring', when])],
-        what: { code: 'noTolerance', duty: id },
-      })
+      faults.push({ path: [...path, ...at], what: { code: 'noTolerance', duty: id } })
   if (window && window.from >= window.until)
     faults.push({ path: [...path, 'window'], what: { code: 'windowShut', duty: id } })
   foods.forEach(({ item }, index) => {

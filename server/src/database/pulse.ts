@@ -1,5 +1,6 @@
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Connection as LoneConnection } from 'mysql2/promise'
+import { repeatedly } from '../repeatedly.ts'
 import type { Connection } from './connect.ts'
 
 export interface Pulse {
@@ -21,7 +22,6 @@ export function createPulse(
   connection: Pick<Connection, 'lone' | 'dropAll'>,
   { everyMs = 1_000, patienceMs = 4_000, onChange = () => undefined }: PulseOptions = {},
 ): Pulse {
-  const stopping = new AbortController()
   let beating = true
   let lone: LoneConnection | null = null
 
@@ -35,9 +35,9 @@ export function createPulse(
     await lone.query('select 1')
   }
 
-  async function beat(): Promise<void> {
+  async function beat(stopping: AbortSignal): Promise<void> {
     const heardOf = new AbortController()
-    const signal = AbortSignal.any([heardOf.signal, stopping.signal])
+    const signal = AbortSignal.any([heardOf.signal, stopping])
     const late = sleep(patienceMs, 'late' as const, { signal }).catch(() => 'stopped' as const)
     const asked = ask().then(
       () => 'here' as const,
@@ -53,19 +53,12 @@ export function createPulse(
     if (heard === 'late') connection.dropAll()
   }
 
-  async function run(): Promise<void> {
-    while (!stopping.signal.aborted) {
-      await beat()
-      await sleep(everyMs, undefined, { signal: stopping.signal, ref: false }).catch(() => undefined)
-    }
-  }
-  const running = run()
+  const beats = repeatedly(everyMs, beat)
 
   return {
     isBeating: () => beating,
     async stop() {
-      stopping.abort()
-      await running
+      await beats.stop()
       lone?.destroy()
     },
   }

@@ -1,6 +1,6 @@
-import { setTimeout as sleep } from 'node:timers/promises'
 import type { ErrorCode } from '@kobrin/contract'
 import { isFull } from '../errors/problem.ts'
+import { repeatedly } from '../repeatedly.ts'
 import type { Disk } from './disk.ts'
 import { diskOf } from './disk.ts'
 
@@ -34,7 +34,6 @@ export function createStandstill(
   { onChange, everyMs = 15_000, measure = diskOf }: StandstillOptions,
 ): Standstill {
   const listeners = new Set<(why: Why) => void>([onChange])
-  const stopping = new AbortController()
   const found = { beating: true, measured: 'unknown' as Disk, refused: false }
   let before: Why = null
 
@@ -57,13 +56,7 @@ export function createStandstill(
     return disk()
   }
 
-  async function run(): Promise<void> {
-    while (!stopping.signal.aborted) {
-      await look()
-      await sleep(everyMs, undefined, { signal: stopping.signal, ref: false }).catch(() => undefined)
-    }
-  }
-  const running = run()
+  const looks = repeatedly(everyMs, look)
 
   return {
     why,
@@ -74,9 +67,6 @@ export function createStandstill(
     },
     tried: (error) => know({ refused: isFull(error) }),
     found: (beating) => know({ beating }),
-    async stop() {
-      stopping.abort()
-      await running
-    },
+    stop: looks.stop,
   }
 }

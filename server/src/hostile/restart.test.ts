@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { addressOf, ROUTES } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { signedIn } from '../testing/client.ts'
-import { cookieOf, readFeed } from '../testing/feedReader.ts'
+import { cookieOf, portOf, signedIn } from '../testing/client.ts'
+import { readFeed } from '../testing/feedReader.ts'
 import type { OwnHouse } from '../testing/ownHouse.ts'
 import { openOwnHouse } from '../testing/ownHouse.ts'
 
@@ -28,8 +28,7 @@ afterAll(async () => {
 
 /** A screen that asks for everything and takes nothing of it. */
 function slowReader(cookie: string): Socket {
-  const address = house.app.server.address()
-  const line = connect(typeof address === 'object' && address ? address.port : 0, '127.0.0.1', () =>
+  const line = connect(portOf(house.app), '127.0.0.1', () =>
     line.write(
       `GET ${addressOf(ROUTES.feed.url, {}, { after: '' })} HTTP/1.1\r\nhost: localhost\r\ncookie: ${cookie}\r\n\r\n`,
     ),
@@ -39,7 +38,7 @@ function slowReader(cookie: string): Socket {
   return line
 }
 
-const isUp = async () => (await house.note('Is it there?')).statusCode
+const statusOfNote = async () => (await house.note('Is it there?')).statusCode
 
 describe('a database that is killed', () => {
   it('under three readers who take nothing, with a change of plan after it, ends nobody but the readers', async () => {
@@ -50,9 +49,9 @@ describe('a database that is killed', () => {
     await screen.reached(NOTES)
 
     process.kill(house.own.pid(), 'SIGKILL')
-    const meanwhile = await Promise.all(Array.from({ length: 20 }, isUp))
+    const meanwhile = await Promise.all(Array.from({ length: 20 }, statusOfNote))
     expect(meanwhile.filter((status) => status !== 503)).toEqual([])
-    await expect.poll(isUp, { timeout: 30_000 }).toBe(200)
+    await expect.poll(statusOfNote, { timeout: 30_000 }).toBe(200)
 
     const senior = await signedIn(house.app, 'seniorKeeper')
     const body = { resident: house.resident, housing: { hides: 3 }, reason: 'Shy' }

@@ -2,7 +2,7 @@ import { connect } from 'node:net'
 import { ROUTES } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
-import { cookieOf } from '../testing/feedReader.ts'
+import { cookieOf, portOf } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'
 import { openApp } from '../testing/openApp.ts'
 
@@ -15,8 +15,7 @@ beforeAll(async () => {
   house = await openApp('keeper', { requestMs: REQUEST_MS })
   keeper = house.as
   await house.app.listen({ host: '127.0.0.1', port: 0 })
-  const address = house.app.server.address()
-  port = typeof address === 'object' && address ? address.port : 0
+  port = portOf(house.app)
 })
 afterAll(() => house.close())
 

@@ -28,3 +28,17 @@ export async function signedIn(app: FastifyInstance, role: Role): Promise<Client
   if (response.statusCode !== 200) throw new Error(`${role} could not sign in: ${response.body}`)
   return one
 }
+
+/** The header by which a browser is known. */
+export function cookieOf({ cookies }: Client): string {
+  return Object.entries(cookies)
+    .map(([name, value]) => `${name}=${value}`)
+    .join('; ')
+}
+
+/** Where a server listens. */
+export function portOf({ server }: FastifyInstance): number {
+  const address = server.address()
+  if (typeof address !== 'object' || !address) throw new Error('It does not listen.')
+  return address.port
+}

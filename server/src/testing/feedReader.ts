@@ -2,6 +2,7 @@ import type { KeptEntry } from '@kobrin/contract'
 import { addressOf, ROUTES } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import type { Client } from './client.ts'
+import { cookieOf, portOf } from './client.ts'
 
 export interface FeedReader {
   entries: KeptEntry[]
@@ -13,13 +14,6 @@ export interface FeedReader {
   stop: () => void
 }
 
-/** The header by which a browser is known. */
-export function cookieOf({ cookies }: Client): string {
-  return Object.entries(cookies)
-    .map(([name, value]) => `${name}=${value}`)
-    .join('; ')
-}
-
 /** A screen that follows the feed of a server that listens. */
 export function readFeed(
   app: FastifyInstance,
@@ -27,16 +21,17 @@ export function readFeed(
   after: string,
   headers: Record<string, string> = {},
 ): FeedReader {
-  const address = app.server.address()
-  const port = typeof address === 'object' && address ? address.port : 0
   const control = new AbortController()
   const entries: KeptEntry[] = []
   const told: string[] = []
   const ended = (async () => {
-    const response = await fetch(`http://127.0.0.1:${port}${addressOf(ROUTES.feed.url, {}, { after })}`, {
-      headers: { cookie: cookieOf(as), ...headers },
-      signal: control.signal,
-    })
+    const response = await fetch(
+      `http://127.0.0.1:${portOf(app)}${addressOf(ROUTES.feed.url, {}, { after })}`,
+      {
+        headers: { cookie: cookieOf(as), ...headers },
+        signal: control.signal,
+      },
+    )
     const decoder = new TextDecoder()
     let rest = ''
     for await (const chunk of response.body ?? []) {

@@ -1,7 +1,7 @@
 import type { Enclosure } from '@kobrin/contract'
 import type { Resident } from '../site/useSite.ts'
 import type { Finding, FitInput, Plan } from '@kobrin/core'
-import { countOf, fit, holdsOn, toMend } from '@kobrin/core'
+import { countOf, fit, holdsOn, toMend, wantedBy } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
@@ -30,13 +30,9 @@ export function useFit() {
       box: enclosure,
       build: enclosure.build,
       tenant,
-      housing: plan.housing,
-      light: plan.light,
-      targets: plan.targets,
-      coolLoving: plan.coolLoving,
+      ...wantedBy(plan),
       holds,
       roomCelsius: roomCelsius(enclosure),
-      sources: plan.sources,
       day: today.day,
     })
   }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
-import type { SheetSummary } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
-import type { SheetGroup } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useAnswer } from '../app/useAnswer.ts'
 import { call } from '../wire/call.ts'
 import { care } from '../words/care.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { grouped } from '../residents/grouped.ts'
 import SheetEditor from './SheetEditor.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import { findSheets } from './findSheets.ts'
@@ -25,7 +24,8 @@ latin: Genus species
 group: lizard
 lives: individual
 targets:
-  - { zone: warm spot, celsius: [30, 32], ceilingCelsius: 35 }
+  - { zone: warm spot, measures: surface, celsius: [30, 32], ceilingCelsius: 35 }
+  - { zone: cool end, measures: air, celsius: [22, 25], ceilingCelsius: 30, neverBelowCelsius: 15 }
 stages:
   - id: adult
     name: Adult
@@ -40,8 +40,7 @@ const picked = shallowRef<readonly string[]>([])
 
 const groups = computed(() => {
   const found = findSheets(query.value, answer.value?.sheets ?? [])
-  const byGroup = new Map<SheetGroup, SheetSummary[]>()
-  for (const sheet of found) byGroup.set(sheet.group, [...(byGroup.get(sheet.group) ?? []), sheet])
+  const byGroup = grouped(found, ({ group }) => group)
   // In the order of the groups, not of the alphabet: snakes stand beside lizards.
   const order = Object.keys(care.group)
   return [...byGroup].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b))

@@ -1,6 +1,9 @@
 /** Things by a name they share, each group in the order in which they came; what has none is in no group. */
-export function grouped<T>(list: Iterable<T>, nameOf: (one: T) => string | undefined): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
+export function grouped<T, K extends string>(
+  list: Iterable<T>,
+  nameOf: (one: T) => K | undefined,
+): Map<K, T[]> {
+  const groups = new Map<K, T[]>()
   for (const one of list) {
     const name = nameOf(one)
     if (name === undefined) continue
