@@ -10,6 +10,7 @@ import type { Preview } from '../plans/usePreview.ts'
 import { usePreview } from '../plans/usePreview.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
+import { sayTarget, sayZone } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 
@@ -42,7 +43,7 @@ const consequences = (option: School['options'][number]) => [
     const name = duty.label ?? (duty.does ? words.duty[duty.does] : duty.id)
     return duty.cadence ? `${name}, ${terms.cadence(duty.cadence)}` : `${name}: changed`
   }),
-  ...option.targets.map(({ zone, celsius }) => `${zone}${celsius ? ` ${celsius.join('–')} °C` : ''}`),
+  ...option.targets.map((target) => `${sayZone(target)}: ${sayTarget(target)}`),
   ...(option.housing ? ['enclosure'] : []),
   ...(option.light ? ['light'] : []),
 ]

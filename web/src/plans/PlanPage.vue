@@ -14,7 +14,7 @@ import { usePlans } from './usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
-import { care, lightLines, sayHousing, sayTarget } from '../words/care.ts'
+import { care, lightLines, sayHousing, sayTarget, sayZone } from '../words/care.ts'
 import { sayOverride } from '../words/changes.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
@@ -95,7 +95,7 @@ function isOver({ until, on }: Override): boolean {
             <p class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
           <li v-for="line in plan.targets" :key="line.zone">
-            <strong>{{ line.zone }}</strong>
+            <strong>{{ sayZone(line) }}</strong>
             {{ sayTarget(line) }}
             <p v-if="line.source" class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
