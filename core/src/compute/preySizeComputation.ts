@@ -9,31 +9,37 @@ const Input = z.strictObject({
   amount: AmountRule,
   sizes: z.array(FoodSize).min(1),
   grams: z.number().positive().optional().describe('Of the animal.'),
+  animals: z.int().positive().optional().describe('In the group.'),
   measured: z.partialRecord(BodyPart, z.number().positive()).default({}).describe('mm by part.'),
 })
 
 const pair = z.tuple([z.number(), z.number()])
 const Output = z.union([
   z.strictObject({
+    /** Null also where even the smallest is too large. */
     size: z.string().nullable(),
     count: pair.nullable(),
     grams: pair.nullable(),
     /** Widest prey the rule allows, mm. */
     widestMm: z.number().nullable(),
+    tooLarge: z
+      .strictObject({ size: z.string(), unit: z.enum(['g', 'mm']), has: z.number(), most: z.number() })
+      .nullable(),
   }),
   Refusal,
 ])
 
-function run({ amount, sizes, grams, measured }: z.output<typeof Input>): z.input<typeof Output> {
+function run({ amount, sizes, grams, animals, measured }: z.output<typeof Input>): z.input<typeof Output> {
   const part = amount.by === 'width' ? amount.part : null
   if (part && measured[part] === undefined) return refusal({ code: 'unmeasured', part })
   if (amount.by === 'massShare' && grams === undefined) return refusal({ code: 'unweighed' })
-  const meal = preySize(amount, sizes, { grams, mm: measured })
+  const meal = preySize(amount, sizes, { grams, mm: measured, animals })
   return {
     size: meal.size ?? null,
     count: meal.count ? [...meal.count] : null,
     grams: meal.grams ? [...meal.grams] : null,
     widestMm: amount.by === 'width' ? amount.factor * (measured[amount.part] ?? 0) : null,
+    tooLarge: meal.tooLarge ?? null,
   }
 }
 

@@ -2,9 +2,12 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { emptyState } from '../fold/replay.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
-import type { Food } from '../plan/duty.ts'
+import type { AmountRule, Food } from '../plan/duty.ts'
 import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
-import { CRICKETS } from '../testing/plans.ts'
+import { CRICKETS, dutyOf, planOf } from '../testing/plans.ts'
+import { canBeAsPlanned } from '../walk/asPlanned.ts'
+import { residentDay } from '../walk/residentDay.ts'
+import { NO_FEEDS } from './feedLine.ts'
 import { mealAmount, nextPortion } from './mealAmount.ts'
 import { nextFood } from './nextFood.ts'
 import { supplementsDue } from './supplementsDue.ts'
@@ -113,26 +116,17 @@ describe('amounts', () => {
 
   it('by share of body weight: the range, and the heaviest prey within it', () => {
     const weight = { grams: 1600, day: FIRST_DAY, readings: 5, suspects: [] }
-    const amount = mealAmount(
-      { by: 'massShare', share: [0.05, 0.07], count: 1 },
-      rats,
-      { sizes: {} },
-      undefined,
-      weight,
-    )
+    const amount = mealAmount({ by: 'massShare', share: [0.05, 0.07], count: 1 }, rats, { sizes: {}, weight })
     expect(amount.size).toBe('small')
     expect(amount.grams?.[0]).toBeCloseTo(80)
     expect(amount.grams?.[1]).toBeCloseTo(112)
   })
 
   it('without a weight: the smallest prey, and the reason', () => {
-    const amount = mealAmount(
-      { by: 'massShare', share: [0.05, 0.07], count: 1 },
-      rats,
-      { sizes: {} },
-      undefined,
-      null,
-    )
+    const amount = mealAmount({ by: 'massShare', share: [0.05, 0.07], count: 1 }, rats, {
+      sizes: {},
+      weight: null,
+    })
     expect(amount).toMatchObject({ size: 'weaned', because: [{ fact: 'noWeight' }, { rule: 'amount' }] })
   })
 
@@ -140,11 +134,77 @@ describe('amounts', () => {
     [3, 'S'],
     [6, 'M'],
     [20, 'L'],
-    [1, 'S'],
+    [2.9, 'S'],
   ])('by a measured width of %i mm at 0.7: crickets %s', (mm, size) => {
     const { growth } = told([entryOn(0, 'measured', { part: 'headWidth', mm })])
     const rule = { by: 'width', part: 'headWidth', factor: 0.7, count: [1, 2] } as const
-    expect(mealAmount({ ...rule, count: [1, 2] }, CRICKETS.sizes, growth, undefined, null).size).toBe(size)
+    expect(
+      mealAmount({ ...rule, count: [1, 2] }, CRICKETS.sizes, { sizes: growth.sizes, weight: null }).size,
+    ).toBe(size)
+  })
+})
+
+describe('prey of which nothing is small enough', () => {
+  const grams = (value: number) => ({ grams: value, day: FIRST_DAY, readings: 3, suspects: [] })
+  const least: AmountRule = { by: 'massShare', share: [0.1, 0.15], count: 1 }
+  const pinkie = [{ size: 'pinkie', grams: 1.5 }]
+
+  it('is named with how large it is and how large it may be, and no size is offered', () => {
+    const amount = mealAmount(least, pinkie, { sizes: {}, weight: grams(5) })
+    expect(amount.size).toBeUndefined()
+    expect(amount.count).toBeUndefined()
+    expect(amount.tooLarge).toMatchObject({ size: 'pinkie', unit: 'g', has: 1.5 })
+    expect(amount.tooLarge?.most).toBeCloseTo(0.75)
+    expect(mealAmount(least, pinkie, { sizes: {}, weight: grams(10) })).toMatchObject({ size: 'pinkie' })
+  })
+
+  it('gives way to another food that is', () => {
+    const duty = dutyOf({
+      id: 'feed',
+      does: 'feed',
+      amount: { by: 'width', part: 'eyeGap', factor: 1, count: [2, 4], instead: ['a fly'] },
+      foods: [{ item: 'locusts', sizes: [{ size: 'third', widthMm: 5 }] }, CRICKETS],
+    })
+    const of = (mm: number) => {
+      const state = told([entryOn(0, 'measured', { part: 'eyeGap', mm })])
+      return residentDay({ day: FIRST_DAY + 1, plan: planOf({ duties: [duty] }), state }).tasks[0]
+    }
+    expect(of(4)?.offering).toMatchObject({ item: 'crickets', size: 'M' })
+    const small = of(1.5)
+    expect(small).toMatchObject({
+      nothingToOffer: true,
+      tooLarge: { unit: 'mm', most: 1.5, instead: ['a fly'] },
+    })
+    expect(small?.offering).toBeUndefined()
+    expect(small?.because).toContainEqual(expect.objectContaining({ fact: 'size', part: 'eyeGap' }))
+    expect(small && canBeAsPlanned(small)).toBe(false)
+  })
+})
+
+describe('a meal for a group', () => {
+  const meal = (rule: AmountRule, animals: number | null) =>
+    mealAmount(rule, [], { sizes: {}, weight: null, animals })
+
+  it('follows how many they are', () => {
+    const rule: AmountRule = { by: 'count', count: [3, 4], per: 2 }
+    expect(meal(rule, 10)).toMatchObject({
+      count: [15, 20],
+      because: [{ fact: 'headCount', animals: 10, per: 2 }, {}],
+    })
+    expect(meal(rule, 1).count).toEqual([2, 2])
+    expect(meal(rule, null).count).toEqual([3, 4])
+  })
+
+  it('by grams has bounds that follow them too', () => {
+    const rule: AmountRule = { by: 'portion', grams: 10, min: 5, max: 20, followsLeftovers: true, per: 4 }
+    expect(meal(rule, 8).grams).toEqual([20, 20])
+    const line = { ...NO_FEEDS, portion: { grams: 40, cleared: 5, leftFraction: null } }
+    expect(mealAmount(rule, [], { sizes: {}, weight: null, animals: 8, line }).grams).toEqual([40, 40])
+    expect(mealAmount(rule, [], { sizes: {}, weight: null, animals: 4, line }).grams).toEqual([20, 20])
+  })
+
+  it('of one animal is what the plan says', () => {
+    expect(meal({ by: 'count', count: [3, 4] }, 10).count).toEqual([3, 4])
   })
 })
 

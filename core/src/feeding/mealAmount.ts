@@ -10,42 +10,82 @@ const SHRINK = 0.75
 const GROW = 1.25
 const CLEARED_TO_GROW = 2
 
+/** The smallest prey there is, and that it is larger than this animal may be given. */
+export interface TooLarge {
+  size: string
+  unit: 'g' | 'mm'
+  /** Of the smallest, and at most. */
+  has: number
+  most: number
+}
+
 export interface MealAmount {
   size?: string
   /** Items to offer, [low, high]. */
   count?: readonly [number, number]
   /** Grams of the whole meal, [low, high]. */
   grams?: readonly [number, number]
+  /** Nothing of this food may be given: what to give instead is for a person to say. */
+  tooLarge?: TooLarge
   because: Reason[]
 }
 
-function heaviestWithin(sizes: readonly FoodSize[], target: number): FoodSize | undefined {
-  const weighed = sizes.filter((size) => size.grams !== undefined)
-  const fitting = weighed.filter((size) => (size.grams ?? 0) <= target)
-  const byGrams = (a: FoodSize, b: FoodSize) => (a.grams ?? 0) - (b.grams ?? 0)
-  return fitting.sort(byGrams).at(-1) ?? weighed.sort(byGrams)[0]
+/** Who is fed: what was measured of it, what it was given before, its present smoothed weight (suspect readings
+ * are not in it), and how many they are where they were counted. */
+export interface Eater {
+  sizes: GrowthState['sizes']
+  line?: FeedLine | undefined
+  weight: WeightLevel | null
+  animals?: number | null | undefined
 }
 
-function widestWithin(sizes: readonly FoodSize[], target: number): FoodSize | undefined {
-  const measured = sizes.filter((size) => size.widthMm !== undefined)
-  const byWidth = (a: FoodSize, b: FoodSize) => (a.widthMm ?? 0) - (b.widthMm ?? 0)
-  return (
-    measured
-      .filter((size) => (size.widthMm ?? 0) <= target)
-      .sort(byWidth)
-      .at(-1) ?? measured.sort(byWidth)[0]
-  )
+type Measure = 'grams' | 'widthMm'
+
+/** The largest that is not above the limit, or that there is none. Undefined where no size says its measure. */
+function largestWithin(
+  sizes: readonly FoodSize[],
+  measure: Measure,
+  most: number,
+): { size: string } | { tooLarge: TooLarge } | undefined {
+  const measured = sizes
+    .flatMap((food) => {
+      const has = food[measure]
+      return has === undefined ? [] : [{ size: food.size, has }]
+    })
+    .sort((a, b) => a.has - b.has)
+  const [smallest] = measured
+  if (!smallest) return undefined
+  const within = measured.filter(({ has }) => has <= most).at(-1)
+  if (within) return { size: within.size }
+  return { tooLarge: { ...smallest, unit: measure === 'grams' ? 'g' : 'mm', most } }
+}
+
+/** The smallest there is, for those nobody has weighed or measured. */
+function smallestOf(sizes: readonly FoodSize[], measure: Measure): { size?: string } {
+  const [first] = [...sizes].sort((a, b) => (a[measure] ?? Infinity) - (b[measure] ?? Infinity))
+  return first ? { size: first.size } : {}
+}
+
+/** How many times the amount of the rule a group is given. */
+function timesFor(per: number | undefined, { animals }: Eater): { times: number; because: Reason[] } {
+  if (per === undefined || animals === undefined || animals === null) return { times: 1, because: [] }
+  return { times: animals / per, because: [{ fact: 'headCount', animals, per }] }
+}
+
+function pieces([low, high]: readonly [number, number], times: number): readonly [number, number] {
+  return [Math.max(1, Math.round(low * times)), Math.max(1, Math.round(high * times))]
 }
 
 /** Grams of the next portion: less when more than a tenth was left after a day, more when two in a
- * row were cleared, within the plan's bounds. */
+ * row were cleared, within the plan's bounds for so many animals. */
 export function nextPortion(
   rule: Extract<AmountRule, { by: 'portion' }>,
   line: FeedLine | undefined,
+  times = 1,
 ): { grams: number; because: Reason[] } {
-  const clamp = (grams: number) => Math.min(rule.max, Math.max(rule.min, grams))
+  const clamp = (grams: number) => Math.min(rule.max * times, Math.max(rule.min * times, grams))
   const portion = line?.portion
-  if (!rule.followsLeftovers || !portion) return { grams: clamp(rule.grams), because: [] }
+  if (!rule.followsLeftovers || !portion) return { grams: clamp(rule.grams * times), because: [] }
   const { grams, cleared, leftFraction } = portion
   if (leftFraction !== null && leftFraction > TOO_MUCH_LEFT) {
     return { grams: clamp(grams * SHRINK), because: [{ fact: 'leftovers', fraction: leftFraction, grams }] }
@@ -56,51 +96,60 @@ export function nextPortion(
   return { grams: clamp(grams), because: [] }
 }
 
-/** How much of a food, in which size, under an amount rule.
- * `measuredSizes` are those of the animal; `weight` is the present smoothed weight; suspect readings are not in it. */
-export function mealAmount(
-  rule: AmountRule,
+function byMass(
+  rule: Extract<AmountRule, { by: 'massShare' }>,
   sizes: readonly FoodSize[],
-  { sizes: measuredSizes }: Pick<GrowthState, 'sizes'>,
-  line: FeedLine | undefined,
-  weight: WeightLevel | null,
+  { weight }: Eater,
 ): MealAmount {
-  const stated: Reason = { rule: 'amount', amount: rule }
+  const count = [rule.count, rule.count] as const
+  if (!weight) return { ...smallestOf(sizes, 'grams'), count, because: [{ fact: 'noWeight' }] }
+  const grams = [rule.share[0] * weight.grams, rule.share[1] * weight.grams] as const
+  const { day, readings, suspects } = weight
+  const because: Reason[] = [
+    { fact: 'weight', grams: weight.grams, day, readings, suspects: suspects.length },
+  ]
+  const chosen = largestWithin(sizes, 'grams', grams[1] / rule.count)
+  return chosen && 'tooLarge' in chosen ? { ...chosen, grams, because } : { ...chosen, count, grams, because }
+}
+
+function byWidth(
+  rule: Extract<AmountRule, { by: 'width' }>,
+  sizes: readonly FoodSize[],
+  eater: Eater,
+): MealAmount {
+  const { times, because } = timesFor(rule.per, eater)
+  const count = pieces(rule.count, times)
+  const { part, factor } = rule
+  const measured = eater.sizes[part]
+  if (!measured)
+    return { ...smallestOf(sizes, 'widthMm'), count, because: [...because, { fact: 'noSize', part }] }
+  const chosen = largestWithin(sizes, 'widthMm', measured.mm * factor)
+  const facts: Reason[] = [...because, { fact: 'size', part, mm: measured.mm, day: measured.day }]
+  return chosen && 'tooLarge' in chosen ? { ...chosen, because: facts } : { ...chosen, count, because: facts }
+}
+
+function amountBy(rule: AmountRule, sizes: readonly FoodSize[], eater: Eater): MealAmount {
   switch (rule.by) {
     case 'count': {
+      const { times, because } = timesFor(rule.per, eater)
       const size = sizes[0]?.size
-      return { ...(size !== undefined && { size }), count: rule.count, because: [stated] }
+      return { ...(size !== undefined && { size }), count: pieces(rule.count, times), because }
     }
-    case 'massShare': {
-      if (!weight) {
-        const size = sizes[0]?.size
-        return {
-          ...(size !== undefined && { size }),
-          count: [rule.count, rule.count],
-          because: [{ fact: 'noWeight' }, stated],
-        }
-      }
-      const grams = [rule.share[0] * weight.grams, rule.share[1] * weight.grams] as const
-      const size = heaviestWithin(sizes, grams[1] / rule.count)?.size
-      const { day, readings, suspects } = weight
-      return {
-        ...(size !== undefined && { size }),
-        count: [rule.count, rule.count],
-        grams,
-        because: [{ fact: 'weight', grams: weight.grams, day, readings, suspects: suspects.length }, stated],
-      }
-    }
-    case 'width': {
-      const measured = measuredSizes[rule.part]
-      const chosen = measured ? widestWithin(sizes, measured.mm * rule.factor) : sizes[0]
-      const fact: Reason = measured
-        ? { fact: 'size', part: rule.part, mm: measured.mm, day: measured.day }
-        : { fact: 'noSize', part: rule.part }
-      return { ...(chosen && { size: chosen.size }), count: rule.count, because: [fact, stated] }
-    }
+    case 'massShare':
+      return byMass(rule, sizes, eater)
+    case 'width':
+      return byWidth(rule, sizes, eater)
     case 'portion': {
-      const { grams, because } = nextPortion(rule, line)
-      return { grams: [grams, grams], because: [...because, stated] }
+      const { times, because } = timesFor(rule.per, eater)
+      const { grams, because: follows } = nextPortion(rule, eater.line, times)
+      return { grams: [grams, grams], because: [...because, ...follows] }
     }
   }
+}
+
+/** How much of a food, in which size, under an amount rule. Where even the smallest is above what the animal
+ * may be given, it says so and names no size. */
+export function mealAmount(rule: AmountRule, sizes: readonly FoodSize[], eater: Eater): MealAmount {
+  const amount = amountBy(rule, sizes, eater)
+  return { ...amount, because: [...amount.because, { rule: 'amount', amount: rule }] }
 }

@@ -38,6 +38,8 @@ export type FitCode =
   | 'narrow'
   | 'low'
   | 'crowded'
+  | 'fewLitres'
+  | 'fallsFar'
   | 'tooLarge'
   | 'cannotStretch'
   | 'floorShallow'

@@ -63,6 +63,40 @@ describe('space', () => {
     expect(codes(of({ housing, tenant, build: perch(120) }))).toEqual([])
   })
 
+  it('counts on the length after the next molt, where it still grows', () => {
+    const freeBelowPerch = { part: 'length', times: [2, 3] as [number, number], grows: 1.35 } as const
+    const furniture = (freeBelowMm: number) => ({ furniture: [{ what: 'perch', freeBelowMm }] })
+    const tenant = { sizes: { length: 60 }, count: 1 }
+    const [low] = fit(of({ housing: { freeBelowPerch }, tenant, build: furniture(150) }))
+    expect(low).toMatchObject({ code: 'hangsTooLow', part: 'length', times: 2.7, has: 150 })
+    expect(low?.needs).toBeCloseTo(162)
+    expect(codes(of({ housing: { freeBelowPerch }, tenant, build: furniture(163) }))).toEqual([])
+  })
+
+  it('lets nobody fall from too high: the smaller of a fixed height and one that grows with it', () => {
+    const fall = { mm: 200, part: 'legSpan', times: 1.5 } as const
+    const tall = { widthMm: 400, depthMm: 400, heightMm: 300 }
+    const deep = (mm: number) => ({ layers: [{ material: 'soil', mm }] })
+    const at = (legSpan: number, floorMm: number) =>
+      codes(
+        of({ box: tall, housing: { fall }, tenant: { sizes: { legSpan }, count: 1 }, build: deep(floorMm) }),
+      )
+    expect(at(150, 90)).toEqual(['fallsFar'])
+    expect(at(150, 100)).toEqual([])
+    expect(at(100, 140)).toEqual(['fallsFar'])
+    expect(at(100, 150)).toEqual([])
+    // Nobody wrote down how deep the floor is, nor how large the animal.
+    expect(codes(of({ box: tall, housing: { fall } }))).toEqual(['fallsFar', 'unmeasured'])
+  })
+
+  it('gives each of a group the litres it needs', () => {
+    const tank = { widthMm: 600, depthMm: 300, heightMm: 300 }
+    const of30 = (count: number) =>
+      codes(of({ box: tank, housing: { litresPerAnimal: 3 }, tenant: { sizes: {}, count } }))
+    expect(of30(18)).toEqual([])
+    expect(of30(30)).toEqual(['fewLitres'])
+  })
+
   it('asks whether a snake can stretch along its gradient', () => {
     const targets = [
       { zone: 'warm', celsius: [30, 32] as [number, number] },

@@ -44,7 +44,9 @@ function minima(input: FitInput): Finding[] {
 }
 
 function unmeasured({ housing, tenant }: FitInput): Finding[] {
-  const asked = [housing?.times?.part, housing?.freeBelowPerch?.part].filter((part) => part !== undefined)
+  const asked = [housing?.times?.part, housing?.freeBelowPerch?.part, housing?.fall?.part].filter(
+    (part) => part !== undefined,
+  )
   return [...new Set<BodyPart>(asked)]
     .filter((part) => tenant.sizes[part] === undefined)
     .map((part) => ({ code: 'unmeasured', severity: 'info', part }))
@@ -67,6 +69,31 @@ function crowding(input: FitInput): Finding[] {
   const needs = each * input.tenant.count
   if (has >= needs) return []
   return [{ code: 'crowded', severity: 'act', needs, has, ...sourced(input, 'floorPerAnimalCm2') }]
+}
+
+/** Water to swim in, or room to climb in, for each of a group. */
+function roomEach(input: FitInput): Finding[] {
+  const each = input.housing?.litresPerAnimal
+  if (each === undefined) return []
+  const has = litresOf(input.box)
+  const needs = each * input.tenant.count
+  if (has >= needs) return []
+  return [{ code: 'fewLitres', severity: 'act', needs, has, ...sourced(input, 'litresPerAnimal') }]
+}
+
+/** A heavy ground dweller climbs its walls and falls: the height above the floor has an end. Where nobody wrote
+ * down how deep the floor is, all of the height counts. */
+function falling(input: FitInput): Finding[] {
+  const rule = input.housing?.fall
+  if (!rule) return []
+  const { mm, part, times } = rule
+  const size = part && input.tenant.sizes[part]
+  const byAnimal = size !== undefined && times !== undefined ? size * times : Infinity
+  const needs = Math.min(mm, byAnimal)
+  const has = input.box.heightMm - (floorDepthMm(input.build) ?? 0)
+  if (has <= needs) return []
+  const grown = byAnimal < mm && part && times !== undefined ? { part, times } : {}
+  return [{ code: 'fallsFar', severity: 'act', needs, has, ...grown, ...sourced(input, 'fall') }]
 }
 
 function tooLarge(input: FitInput): Finding[] {
@@ -105,7 +132,7 @@ function hanging(input: FitInput): Finding[] {
   const perches = input.build.furniture.flatMap(({ what, freeBelowMm }) =>
     (what === 'perch' || what === 'climbing') && freeBelowMm !== undefined ? [freeBelowMm] : [],
   )
-  const [least] = rule.times
+  const least = rule.times[0] * (rule.grows ?? 1)
   const needs = least * size
   const from = { part: rule.part, times: least, ...sourced(input, 'freeBelowPerch') }
   if (perches.length === 0) {
@@ -126,6 +153,8 @@ export function space(input: FitInput): Finding[] {
     ...unmeasured(input),
     ...stretch(input),
     ...crowding(input),
+    ...roomEach(input),
+    ...falling(input),
     ...tooLarge(input),
     ...floor(input),
     ...hanging(input),

@@ -12,6 +12,7 @@ export const BodyPart = z.enum([
   'abdomenLength',
   'abdomenWidth',
   'shellDiameter',
+  'whipLength',
 ])
 export type BodyPart = z.infer<typeof BodyPart>
 

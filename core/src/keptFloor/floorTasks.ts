@@ -1,11 +1,11 @@
 import type { Duty } from '../plan/duty.ts'
 import type { Plan } from '../plan/plan.ts'
 import { fromSheet } from '../plan/source.ts'
-import type { HeldFloor } from '../sheet/lifeHistory.ts'
 import type { Day } from '../time/day.ts'
 import type { Task } from '../walk/task.ts'
 import type { KeptFloor } from './keptFloor.ts'
-import { USUALLY_KEPT } from './keptFloor.ts'
+import type { FloorRule } from './floorRule.ts'
+import { USUALLY_KEPT } from './floorRule.ts'
 
 const FLOOR = 'floor:'
 
@@ -14,7 +14,7 @@ export function lotOf({ id }: Pick<Duty, 'id'>): string | null {
   return id.startsWith(FLOOR) ? id.slice(FLOOR.length) : null
 }
 
-export function floorRule(plan: Plan): HeldFloor {
+export function floorRule(plan: Plan): FloorRule {
   return plan.heldFloor ?? USUALLY_KEPT
 }
 

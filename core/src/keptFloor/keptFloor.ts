@@ -12,9 +12,6 @@ export function keptFloor(lot: string, { floor, disposed }: LotState): KeptFloor
   return floor && !disposed ? { lot, floor } : null
 }
 
-/** Where a sheet says nothing: kept six weeks, looked into every week. */
-export const USUALLY_KEPT = { days: 42, checkEvery: 7, hides: 'young and eggs' } as const
-
 /** The day old floor may be thrown away: where something lived in it, the time runs anew from then. */
 export function releasedFrom({ floor }: KeptFloor, days: number): Day {
   return (floor.foundOn ?? floor.day) + days

@@ -10,11 +10,16 @@ export type DutyKind = z.infer<typeof DutyKind>
 
 const range = z.tuple([z.number().positive(), z.number().positive()])
 
+/** For so many animals: once they are counted, a group is given as much more or less. */
+const per = z.int().positive().optional()
+/** What to give where nothing on the list is small enough. */
+const instead = z.array(z.string().min(1)).min(1).optional()
+
 /** How much to give. Ranges are [low, high]. */
 export const AmountRule = z.discriminatedUnion('by', [
-  z.strictObject({ by: z.literal('count'), count: range }),
+  z.strictObject({ by: z.literal('count'), count: range, per }),
   z
-    .strictObject({ by: z.literal('massShare'), share: range, count: z.int().positive().default(1) })
+    .strictObject({ by: z.literal('massShare'), share: range, count: z.int().positive().default(1), instead })
     .describe('A share of body weight, 0.05 = 5 %, split over `count` items.'),
   z
     .strictObject({
@@ -22,6 +27,8 @@ export const AmountRule = z.discriminatedUnion('by', [
       part: BodyPart,
       factor: z.number().positive(),
       count: range,
+      per,
+      instead,
     })
     .describe('Prey no wider than factor × the measured part.'),
   z
@@ -31,6 +38,7 @@ export const AmountRule = z.discriminatedUnion('by', [
       min: z.number().positive(),
       max: z.number().positive(),
       followsLeftovers: z.boolean().default(true),
+      per,
     })
     .describe('Grams that follow what is left over, within bounds.'),
 ])
@@ -101,9 +109,18 @@ export type SheetDuty = z.infer<typeof SheetDuty>
 // Without defaults: a patch must leave alone what it does not name.
 const DutyChange = z.strictObject(fields).partial().required({ id: true })
 
+const DutyRemoval = z.strictObject({ id: z.string(), drop: z.literal(true) })
+
 /** A change to some fields of the duty of the same id, a new duty, or a removal. */
-export const DutyPatch = z.union([DutyChange, z.strictObject({ id: z.string(), drop: z.literal(true) })])
+export const DutyPatch = z.union([DutyChange, DutyRemoval])
 export type DutyPatch = z.infer<typeof DutyPatch>
+
+const forStages = { stages: z.array(z.string()).min(1).optional() }
+
+/** A change a school makes, at some stages only where it says so: what soaks the floor of the grown drowns the
+ * young. */
+export const SchoolPatch = z.union([DutyChange.extend(forStages), DutyRemoval.extend(forStages)])
+export type SchoolPatch = z.infer<typeof SchoolPatch>
 
 /** A recurring need of a resident. */
 export const Duty = z.strictObject({ ...SheetDuty.shape, source: Source })

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
-import { HeldFloor } from '../sheet/lifeHistory.ts'
+import { FloorRule } from '../keptFloor/floorRule.ts'
 import { StageEnd } from '../sheet/stage.ts'
 import { Standing } from '../verdicts/standing.ts'
 import { Duty } from './duty.ts'
@@ -24,7 +24,7 @@ export const Plan = z.strictObject({
   /** Where each line of the housing and the light comes from, by field. */
   sources: z.record(z.string(), Source).optional(),
   never: z.array(z.string()).optional(),
-  heldFloor: HeldFloor.optional(),
+  heldFloor: FloorRule.optional(),
   /** What moves it on, and to where. */
   next: z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd }).optional(),
   cautions: z.array(z.string()).default([]),

@@ -1,15 +1,16 @@
+import { floorRuleOf } from '../keptFloor/floorRule.ts'
 import type { ZoneTarget } from '../sheet/climate.ts'
 import type { Housing, Light } from '../sheet/housing.ts'
-import type { SchoolOption } from '../sheet/school.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
+import type { UnknownOption } from './chosenOptions.ts'
+import { chosenOptions } from './chosenOptions.ts'
 import type { Duty, DutyPatch, SheetDuty } from './duty.ts'
 import type { Override } from './override.ts'
 import type { Plan, PlanTarget } from './plan.ts'
 import { setupDuties } from './setupDuties.ts'
 import type { Source } from './source.ts'
 import { fromSheet } from './source.ts'
-import { own } from '../subjects/own.ts'
 
 export interface PlanChoices {
   stage: string
@@ -24,9 +25,7 @@ export interface PlanChoices {
   phase?: number
 }
 
-export type PlanRefusal =
-  | { code: 'unknown_stage'; stage: string; known: string[] }
-  | { code: 'unknown_option'; school: string; option: string; known: string[] }
+export type PlanRefusal = { code: 'unknown_stage'; stage: string; known: string[] } | UnknownOption
 
 /** A plan in the making. */
 interface UnfinishedPlan {
@@ -127,23 +126,6 @@ function begun(sheet: Sheet, stage: Stage, source: Source, day: number): Unfinis
   return changed(forAll, { targets: stage.targets }, source)
 }
 
-function chosenOptions(
-  sheet: Sheet,
-  schools: PlanChoices['schools'] = {},
-): [string, SchoolOption][] | PlanRefusal {
-  const options: [string, SchoolOption][] = []
-  for (const school of sheet.schools) {
-    const chosen = own(schools, school.id) ?? school.default
-    const option = school.options.find(({ id }) => id === chosen)
-    if (!option) {
-      const known = school.options.map(({ id }) => id)
-      return { code: 'unknown_option', school: school.id, option: chosen, known }
-    }
-    options.push([school.id, option])
-  }
-  return options
-}
-
 function nextOf(sheet: Sheet, stage: Stage): Plan['next'] {
   const next = sheet.stages[sheet.stages.indexOf(stage) + 1]
   return next && stage.until && { stage: next.id, name: next.name, until: stage.until }
@@ -154,17 +136,21 @@ function nextOf(sheet: Sheet, stage: Stage): Plan['next'] {
 export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefusal {
   const stage = sheet.stages.find(({ id }) => id === choices.stage)
   if (!stage) return { code: 'unknown_stage', stage: choices.stage, known: sheet.stages.map(({ id }) => id) }
-  const options = chosenOptions(sheet, choices.schools)
-  if ('code' in options) return options
   const { day } = choices
+  const signed = [
+    ...inOrder(choices.siteOverrides ?? [], day).map((override) => ({ from: 'site', override }) as const),
+    ...inOrder(choices.residentOverrides ?? [], day).map(
+      (override) => ({ from: 'resident', override }) as const,
+    ),
+  ]
+  const lit = signed.some(({ override }) => override.light?.uvb !== undefined)
+  const options = chosenOptions(sheet, { stage: stage.id, day, schools: choices.schools, lit })
+  if ('code' in options) return options
   const source = fromSheet({ sheet: sheet.id, stage: stage.id })
   let draft = begun(sheet, stage, source, day)
-  for (const [school, option] of options.filter(([, { stages }]) => !stages || stages.includes(stage.id)))
-    draft = changed(draft, option, { from: 'school', sheet: sheet.id, school, option: option.id })
-  for (const override of inOrder(choices.siteOverrides ?? [], day))
-    draft = changed(draft, changeOf(override), { from: 'site', ...signedOf(override) })
-  for (const override of inOrder(choices.residentOverrides ?? [], day))
-    draft = changed(draft, changeOf(override), { from: 'resident', ...signedOf(override) })
+  for (const { change, source: chosen } of options) draft = changed(draft, change, chosen)
+  for (const { from, override } of signed)
+    draft = changed(draft, changeOf(override), { from, ...signedOf(override) })
   const { duties, targets, housing, light, sources } = draft
   const next = nextOf(sheet, stage)
   return {
@@ -178,7 +164,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     ...(Object.keys(light).length > 0 && { light }),
     ...(Object.keys(sources).length > 0 && { sources }),
     ...(sheet.never.length > 0 && { never: sheet.never }),
-    ...(sheet.heldFloor && { heldFloor: sheet.heldFloor }),
+    heldFloor: floorRuleOf(sheet),
     ...(next && { next }),
     cautions: sheet.cautions,
     weighing: sheet.weighing,

@@ -1,9 +1,17 @@
 import { z } from 'zod'
+import { Needs } from './needs.ts'
 
 /** Where a line of a plan comes from. */
 export const Source = z.discriminatedUnion('from', [
   z.strictObject({ from: z.literal('sheet'), sheet: z.string(), stage: z.string() }),
-  z.strictObject({ from: z.literal('school'), sheet: z.string(), school: z.string(), option: z.string() }),
+  z.strictObject({
+    from: z.literal('school'),
+    sheet: z.string(),
+    school: z.string(),
+    option: z.string(),
+    /** What was chosen, where that cannot stand here and this option took its place. */
+    insteadOf: z.strictObject({ option: z.string(), needs: Needs }).optional(),
+  }),
   z.strictObject({
     from: z.literal('site'),
     by: z.string(),

@@ -7,7 +7,8 @@ import type { Day } from '../time/day.ts'
 import { isoDay } from '../time/day.ts'
 import { asPlanned } from '../walk/asPlanned.ts'
 import { residentDay } from '../walk/residentDay.ts'
-import type { Offering, Task } from '../walk/task.ts'
+import type { Offering } from '../feeding/offeringOn.ts'
+import type { Task } from '../walk/task.ts'
 import { isToDo } from '../walk/task.ts'
 
 /** What would be done for a resident on one day. */

@@ -1,3 +1,4 @@
+import type { FloorRule } from '../keptFloor/floorRule.ts'
 import type { AmountRule, SupplementRule } from '../plan/duty.ts'
 import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
@@ -24,6 +25,7 @@ export type Reason =
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
+  | { fact: 'headCount'; animals: number; per: number }
   | { fact: 'leftovers'; fraction: number; grams: number }
   | { fact: 'cleared'; inRow: number; grams: number }
   | { fact: 'sameItem'; item: string; lastDay: number }
@@ -38,7 +40,7 @@ export type Reason =
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
   | { fact: 'condition'; score: number; by: string; day: number }
   | { rule: 'condition'; step: number }
-  | { rule: 'heldFloor'; days: number; checkEvery: number; hides: string }
+  | ({ rule: 'heldFloor' } & FloorRule)
   | { rule: 'cadence'; cadence: Cadence }
   | { rule: 'offerAgain'; days: number }
   | { rule: 'window'; from: number; until: number }

@@ -23,6 +23,7 @@ export const FaultCode = z.discriminatedUnion('code', [
   coded('unreachable', { stage: text, next: text }),
   coded('nobodyStays', { stage: text, ends: number, earlier: text, earlierEnds: number }),
   coded('defaultUnknown', { question: text, option: text }),
+  coded('noOptionStands', { question: text, ultraviolet: z.boolean() }),
   coded('stageUnknown', { stage: text }),
   coded('vetUnnamed', { sign: text }),
   coded('fahrenheit', { zone: text, of: z.enum(['target', 'ceiling']), value: number, celsius: number }),

@@ -1,4 +1,5 @@
 import type { Duty, DutyPatch } from '../plan/duty.ts'
+import { hasNeeds } from '../plan/needs.ts'
 import type { Fault, FaultCode } from './fault.ts'
 import type { ZoneTarget } from './climate.ts'
 import type { School } from './school.ts'
@@ -132,6 +133,18 @@ function reachFaults({ stages }: Sheet): Fault[] {
   })
 }
 
+/** With ultraviolet, without, or as somebody chooses. */
+function mayBeLit({ light, schools }: Sheet): boolean[] {
+  if (light?.uvb) return [true]
+  return schools.some(({ options }) => options.some((option) => option.light?.uvb)) ? [true, false] : [false]
+}
+
+function unknownStages(named: readonly string[] | undefined, path: Path, { stages }: Sheet): Fault[] {
+  return (named ?? [])
+    .filter((stage) => !stages.some(({ id }) => id === stage))
+    .map((stage) => ({ path, what: { code: 'stageUnknown', stage } }))
+}
+
 function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
   const faults = duplicates(school.options, [...path, 'options'], 'options')
   if (!school.options.some(({ id }) => id === school.default))
@@ -139,8 +152,18 @@ function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
       path: [...path, 'default'],
       what: { code: 'defaultUnknown', question: school.question, option: school.default },
     })
+  for (const ultraviolet of mayBeLit(sheet))
+    if (!school.options.some(({ needs }) => hasNeeds(needs, { ultraviolet })))
+      faults.push({
+        path: [...path, 'options'],
+        what: { code: 'noOptionStands', question: school.question, ultraviolet },
+      })
   school.options.forEach((option, index) => {
     const at = [...path, 'options', index]
+    faults.push(...unknownStages(option.stages, [...at, 'stages'], sheet))
+    option.duties.forEach(({ stages }, number) =>
+      faults.push(...unknownStages(stages, [...at, 'duties', number, 'stages'], sheet)),
+    )
     option.duties.forEach((duty, number) =>
       faults.push(...dutyFaults(duty, [...at, 'duties', number], sheet.never)),
     )
@@ -148,14 +171,12 @@ function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
   return faults
 }
 
-function referenceFaults({ stages, ecdysis, signs }: Sheet): Fault[] {
-  const known = new Set(stages.map(({ id }) => id))
-  const strangers = Object.keys(ecdysis?.days ?? {}).filter((stage) => !known.has(stage))
+function referenceFaults(sheet: Sheet): Fault[] {
+  const { ecdysis, signs } = sheet
   return [
-    ...strangers.map((stage) => ({
-      path: ['ecdysis', 'days', stage],
-      what: { code: 'stageUnknown', stage } as const,
-    })),
+    ...Object.keys(ecdysis?.days ?? {}).flatMap((stage) =>
+      unknownStages([stage], ['ecdysis', 'days', stage], sheet),
+    ),
     ...signs.flatMap(({ sign, severity, first }, index) =>
       severity === 'urgent' && !/vet/i.test(first ?? '')
         ? [{ path: ['signs', index], what: { code: 'vetUnnamed', sign } as const }]

@@ -21,8 +21,21 @@ export const Housing = z.strictObject({
   floorPerAnimalCm2: z.number().positive().optional(),
   /** Depth of floor to dig in, [enough, more than is of use]. */
   floorDepthMm: range.optional(),
-  /** Free height below the perch it hangs from to molt. */
-  freeBelowPerch: z.strictObject({ part: BodyPart, times: positiveRange }).optional(),
+  /** Water each animal of a group needs, or air each of those that climb. */
+  litresPerAnimal: z.number().positive().optional(),
+  /** Free height below the perch it hangs from to molt, times a measured part as it will be after the molt:
+   * `grows` is how many times longer that is, where it still grows. */
+  freeBelowPerch: z
+    .strictObject({ part: BodyPart, times: positiveRange, grows: z.number().min(1).max(2).optional() })
+    .optional(),
+  /** What it may climb to above its floor: a fall from higher breaks a heavy body. The smaller of both. */
+  fall: z
+    .strictObject({
+      mm: z.number().positive(),
+      part: BodyPart.optional(),
+      times: z.number().positive().optional(),
+    })
+    .optional(),
   /** A founding colony or hatchling does not find its food in more than this. */
   notLarger: z
     .strictObject({ litres: z.number().positive(), untilCount: z.number().positive().optional() })

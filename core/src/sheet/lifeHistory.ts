@@ -61,6 +61,8 @@ export const HeldFloor = z.strictObject({
   days: z.int().positive(),
   checkEvery: z.int().positive(),
   hides: z.string().min(1),
+  /** It need not be frozen before it goes: nothing in it could live outside of the house. */
+  harmlessOutside: z.boolean().optional(),
 })
 export type HeldFloor = z.infer<typeof HeldFloor>
 

@@ -1,5 +1,7 @@
 import { z } from 'zod'
-import { DutyPatch } from '../plan/duty.ts'
+import { SchoolPatch } from '../plan/duty.ts'
+import { Season } from '../time/season.ts'
+import { Needs } from '../plan/needs.ts'
 import { ZoneTarget } from './climate.ts'
 import { Housing, Light } from './housing.ts'
 
@@ -10,7 +12,10 @@ export const SchoolOption = z.strictObject({
   reason: z.string().min(1),
   /** The stages it is about; all of them when not given. */
   stages: z.array(z.string()).optional(),
-  duties: z.array(DutyPatch).default([]),
+  /** The time of the year outside of which it is not there. */
+  season: Season.optional(),
+  needs: Needs.optional(),
+  duties: z.array(SchoolPatch).default([]),
   targets: z.array(ZoneTarget).default([]),
   housing: Housing.partial().optional(),
   light: Light.partial().optional(),

@@ -28,7 +28,7 @@ function floorsReady({ day, plan, floors }: Evidence): Verdict[] {
     .filter((kept) => releasedFrom(kept, rule.days) <= day)
     .map(({ lot, floor: { where, day: since, by } }) => ({
       severity: 'info',
-      what: { code: 'floorReady', lot, where, since },
+      what: { code: 'floorReady', lot, where, since, freeze: !rule.harmlessOutside },
       because: [
         { fact: 'floorKept', day: since, by, where },
         { rule: 'heldFloor', ...rule },

@@ -14,7 +14,7 @@ export type VerdictWhat =
   | { code: 'retainedSkin'; parts: SkinLeft[]; day: number | null }
   | { code: 'unaccounted'; missing: number; day: number }
   | { code: 'vacated'; leaves: 'toClean' | 'toHold'; resident: string; day: number }
-  | { code: 'floorReady'; lot: string; where: string; since: number }
+  | { code: 'floorReady'; lot: string; where: string; since: number; freeze: boolean }
   | { code: 'floorWaits'; lot: string; where: string }
   | { code: 'gone'; how: 'died' | 'left'; day: number }
   | { code: 'noPlan' }

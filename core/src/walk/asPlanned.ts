@@ -1,7 +1,8 @@
 import type { Draft } from '../entries/entry.ts'
 import type { FeedOutcome } from '../feeding/feedingState.ts'
 import { lotOf } from '../keptFloor/floorTasks.ts'
-import type { Offering, Task } from './task.ts'
+import type { Offering } from '../feeding/offeringOn.ts'
+import type { Task } from './task.ts'
 
 /** What one touch can say: everything whose outcome needs no number. */
 export function canBeAsPlanned(task: Task): boolean {

@@ -1,5 +1,6 @@
 import type { Day } from '../time/day.ts'
-import type { Offering, Task } from './task.ts'
+import type { Offering } from '../feeding/offeringOn.ts'
+import type { Task } from './task.ts'
 import { isToDo } from './task.ts'
 import { own } from '../subjects/own.ts'
 

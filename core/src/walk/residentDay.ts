@@ -1,8 +1,6 @@
 import type { Dueness, DuenessFacts } from '../cadence/dueness.ts'
 import { dueness } from '../cadence/dueness.ts'
-import { mealAmount } from '../feeding/mealAmount.ts'
-import { nextFood } from '../feeding/nextFood.ts'
-import { supplementsDue } from '../feeding/supplementsDue.ts'
+import { insteadOf, offeringOn } from '../feeding/offeringOn.ts'
 import { FULL_CLEAN } from '../cleaning/cleaned.ts'
 import type { FeedLine } from '../feeding/feedingState.ts'
 import { lastMealIn } from '../feeding/feedingState.ts'
@@ -23,7 +21,7 @@ import type { Day } from '../time/day.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
-import type { Offering, Task } from './task.ts'
+import type { Task } from './task.ts'
 import { own } from '../subjects/own.ts'
 
 /** Everything one resident asks for on a day. */
@@ -146,27 +144,6 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reaso
   return because
 }
 
-/** What to offer on a day under a feeding duty. Null when caps and gaps leave nothing. */
-function offeringOn(duty: Duty, day: Day, { state, weight }: Today): Offering | null {
-  const choice = duty.foods && nextFood(duty.foods, state, day)
-  if (!choice) return null
-  const { food, because } = choice
-  const due = supplementsDue(duty.supplements ?? [], state, day)
-  const amount = duty.amount
-    ? mealAmount(duty.amount, food.sizes, state.growth, own(state.feeding.lines, duty.id), weight)
-    : { because: [] }
-  return {
-    ...amount,
-    item: food.item,
-    supplements: due.map(({ name }) => name),
-    because: [
-      ...because,
-      ...amount.because,
-      ...due.map((supplement): Reason => ({ rule: 'supplement', supplement })),
-    ],
-  }
-}
-
 function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
   if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
   const looked = duty.cadence.type === 'whenEmpty' ? own(state.done, `${duty.id}:bowl`) : undefined
@@ -191,12 +168,19 @@ function mealOn(task: Task, due: Dueness, today: Today): void {
   if (duty.does !== 'feed' || !duty.foods) return
   if (due.dueOn !== null && preparedAhead(due, day)) {
     const ahead = offeringOn(duty, Math.ceil(due.dueOn), today)
-    if (ahead) task.ahead = ahead
+    if (ahead && !ahead.tooLarge) task.ahead = ahead
   }
   if (status === 'notYet' || status === 'held') return
   const offering = offeringOn(duty, day, today)
-  if (offering) task.offering = offering
-  else if (status !== 'done') task.nothingToOffer = true
+  if (offering && !offering.tooLarge) task.offering = offering
+  else if (status !== 'done') {
+    task.nothingToOffer = true
+    if (offering?.tooLarge) {
+      const { item, tooLarge, because } = offering
+      task.tooLarge = { item, ...tooLarge, instead: insteadOf(duty) }
+      task.because.push(...because)
+    }
+  }
 }
 
 function statusOf(

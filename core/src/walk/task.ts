@@ -1,17 +1,12 @@
 import type { FeedOutcome } from '../feeding/feedingState.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Duty } from '../plan/duty.ts'
-import type { MealAmount } from '../feeding/mealAmount.ts'
+import type { TooLarge } from '../feeding/mealAmount.ts'
+import type { Offering } from '../feeding/offeringOn.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 
 export type TaskStatus = 'notYet' | 'open' | 'due' | 'late' | 'held' | 'done'
-
-/** What to put into an enclosure. */
-export interface Offering extends MealAmount {
-  item: string
-  supplements: string[]
-}
 
 /** A duty of one resident on one day. */
 export interface Task {
@@ -32,8 +27,10 @@ export interface Task {
   offering?: Offering
   /** What the next meal will be, when it falls due within the days food is prepared ahead. */
   ahead?: Offering
-  /** Nothing may be given today: every food is at its cap or too soon after itself. */
+  /** Nothing may be given today: every food is at its cap, too soon after itself, or too large. */
   nothingToOffer?: boolean
+  /** Even the smallest on the list is too large, and what the sheet proposes instead. */
+  tooLarge?: TooLarge & { item: string; instead: string[] }
   done?: { at: string; by: string; uid: string; outcome?: FeedOutcome }
   because: Reason[]
 }

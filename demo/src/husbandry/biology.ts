@@ -20,7 +20,7 @@ export interface Biology {
   appetite: number
   seen: number
   /** Body parts a prey rule measures, mm when grown. */
-  parts?: Partial<Record<'headWidth' | 'abdomenWidth', number>>
+  parts?: Partial<Record<'headWidth' | 'eyeGap' | 'abdomenWidth', number>>
 }
 
 const TARANTULA = (every: number, grams: number, abdomen: number): Biology => ({
@@ -81,7 +81,7 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
     growthPerDay: 0.002,
     appetite: 0.92,
     seen: 0.95,
-    parts: { headWidth: 16 },
+    parts: { eyeGap: 11 },
     skin: { every: 35, spread: 5, signDays: 3, sign: 'inBlue', ends: 'shed' },
   },
   'blue-tongued-skink/adult': {

@@ -55,16 +55,22 @@ const feedEvery = (plan: Plan) => {
 }
 
 describe('a school', () => {
-  const choice = { sheet: GECKO, school: 'd3', option: 'always', reason: 'No tubes in this room' }
+  const choice = { sheet: GECKO, school: 'uvb', option: 'none', reason: 'No tubes in this room' }
 
   it('changes the plan of everyone on the sheet at once, and is in the handover of the day', async () => {
     expect((await post(ROUTES.schools.url, choice)).statusCode).toBe(204)
     const { duties } = await planOf(0)
     const feed = duties.find(({ id }) => id === 'feed')
-    expect(feed?.source).toMatchObject({ from: 'school', school: 'd3', option: 'always' })
+    // Seldom D3 cannot stand without ultraviolet.
+    expect(feed?.source).toMatchObject({
+      from: 'school',
+      school: 'd3',
+      option: 'always',
+      insteadOf: { option: 'sometimes' },
+    })
     expect(feed?.supplements?.[0]?.name).toBe('calcium with D3')
     expect(await lastChange()).toMatchObject({
-      what: { kind: 'school', sheet: GECKO, school: 'd3', option: 'always' },
+      what: { kind: 'school', sheet: GECKO, school: 'uvb', option: 'none' },
       by: site.person('seniorKeeper').id,
       reason: 'No tubes in this room',
     })

@@ -73,7 +73,10 @@ const meal = computed(() => {
     </div>
     <template #answer>
       <p>
-        <strong>{{ meal.size }}</strong>
+        <strong>{{ meal.size ?? 'None of these' }}</strong>
+        <template v-if="meal.tooLarge"
+          >: even {{ meal.tooLarge.size }} is too large. A part of one, or waiting</template
+        >
         <template v-if="meal.grams">, {{ tidy(meal.grams[0]) }}–{{ tidy(meal.grams[1]) }} g a meal</template>
         <template v-else>, no wider than {{ tidy(ask.mm * ask.factor) }} mm</template>
       </p>

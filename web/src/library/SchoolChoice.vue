@@ -11,6 +11,8 @@ import { usePreview } from '../plans/usePreview.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
 import { sayTarget, sayZone } from '../words/care.ts'
+import { saySeason } from '../words/numbers.ts'
+import { sayNeeds } from '../words/reasons.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 
@@ -47,6 +49,18 @@ const consequences = (option: School['options'][number]) => [
   ...(option.housing ? ['enclosure'] : []),
   ...(option.light ? ['light'] : []),
 ]
+
+/** "In force only with ultraviolet; at Adult; from 15 May to 5 June." */
+function conditions({ needs, stages, season }: School['options'][number]): string {
+  const known = site.species.get(sheetId)?.stages
+  const names = stages?.map((stage) => known?.find(({ id }) => id === stage)?.name ?? stage)
+  const parts = [
+    ...(needs ? [sayNeeds(needs)] : []),
+    ...(names ? [`at ${names.join(', ')}`] : []),
+    ...(season ? [`from ${saySeason(season)}`] : []),
+  ]
+  return `In force ${parts.join('; ')}.`
+}
 
 watch(wanted, () => (preview.value = null))
 
@@ -100,6 +114,7 @@ async function choose(): Promise<void> {
           </button>
         </div>
         <p>{{ option.reason }}</p>
+        <p v-if="option.needs || option.stages || option.season" class="quiet">{{ conditions(option) }}</p>
         <p v-if="consequences(option).length > 0" class="quiet">
           Changes: {{ consequences(option).join('; ') }}
         </p>

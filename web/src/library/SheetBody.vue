@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
+import { floorRuleOf } from '@kobrin/core'
 import { computed } from 'vue'
 import { care, lightLines, sayHeldFloor, sayHousing, sayZone, span } from '../words/care.ts'
 import { words } from '../words/en.ts'
@@ -147,7 +148,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
         volume.
         {{ sheet.floor.note }}
       </p>
-      <p v-if="sheet.heldFloor">Old floor: {{ sayHeldFloor(sheet.heldFloor) }}</p>
+      <p v-if="sheet.heldFloor">Old floor: {{ sayHeldFloor(floorRuleOf(sheet)) }}</p>
     </section>
     <section v-for="stage in sheet.stages" :key="stage.id" class="block">
       <h2>{{ stage.name }}</h2>

@@ -93,7 +93,7 @@ function proposal(): string {
       <button type="submit" class="plain">Close the matter</button>
     </form>
     <button v-else-if="what.code === 'floorReady'" type="button" class="plain" @click="dispose(what.lot)">
-      Looked once more: thrown away
+      {{ what.freeze ? 'Looked, frozen for three days, thrown away' : 'Looked once more: thrown away' }}
     </button>
     <template v-else-if="what.code === 'floorWaits'">
       <button type="button" class="plain" @click="looked(what.lot, 'nothing')">Looked: nothing alive</button>

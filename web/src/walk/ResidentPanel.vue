@@ -9,7 +9,7 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import Because from '../words/Because.vue'
-import { dutyName, sayHold, sayOffering, sayVerdict } from '../words/cell.ts'
+import { dutyName, sayHold, sayOffering, sayTooLarge, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -104,6 +104,7 @@ function under(task: Task): string {
   }
   if (task.hold) return `Held: ${words.hold[task.hold].toLowerCase()}`
   if (task.opensAtMinute !== undefined) return `From ${sayMinuteOfDay(task.opensAtMinute)}`
+  if (task.tooLarge) return sayTooLarge(task.tooLarge)
   if (task.nothingToOffer) return 'Every food is at its cap or too soon after itself'
   const late = task.status === 'late' ? `${Math.floor(task.daysOver)} days over. ` : ''
   const two = task.duty.people === 2 ? ' Two people.' : ''

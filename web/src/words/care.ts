@@ -1,4 +1,4 @@
-import type { HeldFloor, Light, Measured, SheetGroup, ZoneTarget } from '@kobrin/core'
+import type { FloorRule, Light, Measured, SheetGroup, ZoneTarget } from '@kobrin/core'
 import { sayRange } from './numbers.ts'
 import { words } from './en.ts'
 import { terms } from './terms.ts'
@@ -136,6 +136,11 @@ export function sayHousing(field: string, value: unknown): string {
   return range(value, 'mm')
 }
 
-export function sayHeldFloor({ days, checkEvery, hides }: HeldFloor): string {
-  return `Kept ${days} days, looked into every ${checkEvery}: it may hide ${hides}.`
+export function sayHeldFloor({ days, checkEvery, hides, eggDays, harmlessOutside }: FloorRule): string {
+  const eggs =
+    eggDays === undefined ? '' : ` Eggs take up to ${eggDays} days, and longer where it lies cooler.`
+  const freeze = harmlessOutside
+    ? ''
+    : ' Frozen for three days before it goes: what is in it must not settle outside.'
+  return `Kept ${days} days, looked into every ${checkEvery}: it may hide ${hides}.${eggs}${freeze}`
 }

@@ -55,7 +55,7 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'vacated':
       return what.leaves === 'toClean' ? 'Waits to be cleaned' : 'Its old floor waits to be kept'
     case 'floorReady':
-      return `Old floor, ${what.where}: may go now, after a last look`
+      return `Old floor, ${what.where}: may go now, after a last look${what.freeze ? ' and three days in the freezer' : ''}`
     case 'floorWaits':
       return `Old floor, ${what.where}: look into it`
     case 'gone':
@@ -81,10 +81,18 @@ function sayDone(tasks: readonly Task[]): string | null {
 
 function sayTask(task: Task): string {
   if (task.duty.does === 'feed') {
+    if (task.tooLarge) return `Due to eat. ${sayTooLarge(task.tooLarge)}`
     if (task.nothingToOffer) return 'Due to eat, but every food is at its cap'
     return task.offering ? `Eats today: ${sayOffering(task.offering)}` : dutyName(task)
   }
   return dutyName(task)
+}
+
+/** "Nothing is small enough: a pinkie has 2 g, at most 0.8 g. Instead: a part of one, or waiting." */
+export function sayTooLarge({ item, size, unit, has, most, instead }: NonNullable<Task['tooLarge']>): string {
+  const told = (value: number) => (unit === 'g' ? sayGrams(value) : `${Math.round(value * 10) / 10} mm`)
+  const other = instead.length > 0 ? instead.join('; ') : 'a part of one, something smaller, or waiting'
+  return `Nothing is small enough: ${item} ${size} is ${told(has)}, at most ${told(most)} may be given. Instead: ${other}.`
 }
 
 export type Tone = 'plain' | 'held' | 'late' | 'done' | 'watch'

@@ -7,7 +7,7 @@ function mm(value: number): string {
 }
 
 function grown({ part, times }: Finding): string {
-  return part && times !== undefined ? ` (${times} × its ${terms.part[part]})` : ''
+  return part && times !== undefined ? ` (${Math.round(times * 100) / 100} × its ${terms.part[part]})` : ''
 }
 
 function measure(part: BodyPart | undefined): string {
@@ -42,6 +42,14 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
   crowded: ({ needs, has }) => ({
     what: `Crowded: ${spaced(Math.round(has))} of ${spaced(Math.round(needs))} cm² of floor`,
     mend: 'Fewer animals, or a larger floor.',
+  }),
+  fewLitres: ({ needs, has }) => ({
+    what: `Crowded: ${spaced(Math.round(has))} of ${spaced(Math.round(needs))} l for all of them`,
+    mend: 'Fewer animals, or a larger enclosure.',
+  }),
+  fallsFar: ({ needs, has, by }) => ({
+    what: `A fall would break it: ${mm(has)} above its floor, at most ${mm(needs)}${by}`,
+    mend: 'More floor, or a lower enclosure; nothing hard below.',
   }),
   tooLarge({ needs, has, until }) {
     const when = until === undefined ? 'at this stage' : `until there are ${until}`

@@ -1,3 +1,4 @@
+import type { Season } from '@kobrin/core'
 import { weekdayOf } from '@kobrin/core'
 import { words } from './en.ts'
 
@@ -15,6 +16,15 @@ export function sayDate(day: number, today: number): string {
   const date = new Date(Math.ceil(day) * 86_400_000)
   const short = `${date.getUTCDate()} ${words.months[date.getUTCMonth()] ?? ''}`
   return Math.abs(day - today) < 320 ? short : `${short} ${date.getUTCFullYear()}`
+}
+
+/** "15 May to 5 June". */
+export function saySeason({ from, until }: Season): string {
+  const told = (date: string) => {
+    const [month, day] = date.split('-').map(Number)
+    return `${day ?? ''} ${words.months[(month ?? 1) - 1] ?? ''}`
+  }
+  return `${told(from)} to ${told(until)}`
 }
 
 /** Grams as on a balance: 1 612 g, 42.5 g. */

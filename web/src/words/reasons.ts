@@ -1,4 +1,5 @@
-import type { AmountRule, Reason, Source, SupplementRule } from '@kobrin/core'
+import type { AmountRule, Needs, Reason, Source, SupplementRule } from '@kobrin/core'
+import { sayHeldFloor } from './care.ts'
 import { words } from './en.ts'
 import { terms } from './terms.ts'
 import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
@@ -18,13 +19,27 @@ export interface Teller {
   schoolOf: (residentId: string, school: string, option: string) => string
 }
 
+/** Under which conditions an option of a school can stand. */
+export function sayNeeds({ ultraviolet }: Needs): string {
+  return ultraviolet ? 'only with ultraviolet' : 'only without ultraviolet'
+}
+
+function saySchool(
+  { sheet, school, option, insteadOf }: Extract<Source, { from: 'school' }>,
+  name: Teller['school'],
+): string {
+  const inForce = `School in force here: ${name(sheet, school, option)}`
+  if (!insteadOf) return inForce
+  return `${inForce} “${name(sheet, school, insteadOf.option)}” was chosen, which can stand ${sayNeeds(insteadOf.needs)}.`
+}
+
 /** Where a line of a plan comes from. */
 export function saySource(source: Source, { today, who, stage, school }: Teller): string {
   switch (source.from) {
     case 'sheet':
       return `Care sheet: ${stage(source.sheet, source.stage)}.`
     case 'school':
-      return `School in force here: ${school(source.sheet, source.school, source.option)}`
+      return saySchool(source, school)
     case 'site':
       return `Site rule by ${who(source.by)}, ${sayDate(source.on, today)}: ${source.reason}`
     case 'resident': {
@@ -77,8 +92,7 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
       : `Skin still on after ${reason.days} days has to be acted on.`,
   condition: (reason) =>
     `3 is right. From 4 up and 2 down the interval or the portion changes by ${reason.step * 100} %; a senior decides.`,
-  heldFloor: (reason) =>
-    `Kept ${reason.days} days, looked into every ${reason.checkEvery}: it may hide ${reason.hides}.`,
+  heldFloor: sayHeldFloor,
 }
 
 const FACTS: {
@@ -111,6 +125,7 @@ const FACTS: {
   noWeight: () => 'No weight on record yet.',
   size: (reason, { today }) => `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`,
   noSize: (reason) => `No ${terms.part[reason.part]} on record: the smallest size.`,
+  headCount: (reason) => `${spaced(reason.animals)} animals; the amount of the sheet is for ${reason.per}.`,
   leftovers: (reason) => `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`,
   cleared: (reason) => `${reason.inRow} portions of ${sayGrams(reason.grams)} in a row were cleared.`,
   sameItem: (reason, { today }) => `${reason.item} longest ago: ${sayDay(reason.lastDay, today)}.`,

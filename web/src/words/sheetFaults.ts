@@ -52,6 +52,8 @@ export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
       return `Nobody stays in ${what.stage}: ${what.earlier} already ends at ${what.earlierEnds}, and this at ${what.ends}.`
     case 'defaultUnknown':
       return `${what.question} The default "${what.option}" is not one of its options.`
+    case 'noOptionStands':
+      return `No side of "${what.question}" can stand ${what.ultraviolet ? 'with' : 'without'} ultraviolet.`
     case 'stageUnknown':
       return `There is no stage "${what.stage}".`
     case 'vetUnnamed':

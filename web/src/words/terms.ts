@@ -8,6 +8,7 @@ export const terms = {
     length: 'length',
     girth: 'girth',
     headWidth: 'head width',
+    whipLength: 'longest whip',
     eyeGap: 'gap between the eyes',
     legSpan: 'leg span',
     carapaceLength: 'carapace',

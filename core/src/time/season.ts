@@ -1,0 +1,16 @@
+import { z } from 'zod'
+import type { Day } from './day.ts'
+import { isoDay } from './day.ts'
+
+const date = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'month and day, such as 05-15')
+
+/** A part of the year, both dates counted, which may go over the new year. Shipped sheets say it for a house in
+ * the north; a house in the south writes its own. */
+export const Season = z.strictObject({ from: date, until: date })
+export type Season = z.infer<typeof Season>
+
+/** Whether a day lies in a part of the year. */
+export function isInSeason({ from, until }: Season, day: Day): boolean {
+  const today = isoDay(day).slice(5)
+  return from <= until ? from <= today && today <= until : from <= today || today <= until
+}
