@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { entryOn, told } from '../testing/histories.ts'
+import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
 import { planOf } from '../testing/plans.ts'
 import { doubtAbout } from './doubts.ts'
 import type { Draft } from './entry.ts'
@@ -8,7 +8,7 @@ import type { Draft } from './entry.ts'
 const weights = [1601, 1612, 1608].map((grams, index) => entryOn(index * 28, 'weighed', { grams }))
 const state = told([...weights, entryOn(1, 'measured', { part: 'length', mm: 1200 })])
 const about = (draft: Pick<Draft, 'kind' | 'payload'>) =>
-  doubtAbout({ subject: 'x', ...draft } as Draft, state, planOf())
+  doubtAbout({ subject: 'x', ...draft } as Draft, { day: FIRST_DAY + 60, state, plan: planOf() })
 const weighed = (grams: number) => about({ kind: 'weighed', payload: { grams } })
 
 describe('a doubt about a weight', () => {
@@ -35,7 +35,7 @@ describe('a doubt about a weight', () => {
 
   it('has none about a first weight: there is nothing to hold it against', () => {
     const draft: Draft = { subject: 'x', kind: 'weighed', payload: { grams: 5 } }
-    expect(doubtAbout(draft, told([]), planOf())).toBeNull()
+    expect(doubtAbout(draft, { day: FIRST_DAY, state: told([]), plan: planOf() })).toBeNull()
   })
 })
 

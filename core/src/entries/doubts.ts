@@ -2,6 +2,10 @@ import type { ResidentState } from '../residents/residentState.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Draft } from './entry.ts'
+import { holdsOn } from '../holds/holdsOn.ts'
+import type { RestObstacle } from '../rest/obstacles.ts'
+import { obstaclesToRest } from '../rest/obstacles.ts'
+import type { Day } from '../time/day.ts'
 import { own } from '../subjects/own.ts'
 
 /** Something in a value that should be asked about, kindly, before it is kept. */
@@ -10,6 +14,7 @@ export type Doubt =
   | { code: 'farFromUsual'; value: number; usual: number; ratio: number; unit: 'g' | 'mm' }
   | { code: 'hugeAmount'; value: number; usual: number; unit: 'pieces' | 'g' | 'l' }
   | { code: 'shrunk'; value: number; usual: number; unit: 'mm' }
+  | { code: 'restUnfit'; obstacles: RestObstacle[] }
 
 /** A weighing this many times above or below the last level is not growth. */
 const FAR = 1.5
@@ -34,9 +39,22 @@ function against(value: number, usual: number, unit: 'g' | 'mm'): Doubt | null {
   return { code: 'farFromUsual', value, usual, ratio: value / usual, unit }
 }
 
+export interface DoubtEvidence {
+  day: Day
+  state: ResidentState
+  plan: Plan
+}
+
+function restDoubt({ day, state, plan }: DoubtEvidence): Doubt | null {
+  const weight = weightLevel(state.growth.weights, plan.weighing)
+  const holds = holdsOn(day, state, plan, weight?.grams ?? null)
+  const obstacles = obstaclesToRest({ day, state, plan, holds, weight })
+  return obstacles.length > 0 ? { code: 'restUnfit', obstacles } : null
+}
+
 /** What to ask before keeping a value, or null when it looks like what came before.
  * Never a refusal: a keeper who looks again and insists is believed, and the entry says so. */
-export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doubt | null {
+export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): Doubt | null {
   switch (draft.kind) {
     case 'weighed': {
       const level = weightLevel(state.growth.weights, plan.weighing)
@@ -53,6 +71,8 @@ export function doubtAbout(draft: Draft, state: ResidentState, plan: Plan): Doub
       }
       return far
     }
+    case 'held':
+      return draft.payload.hold === 'winterRest' ? restDoubt({ day, state, plan }) : null
     case 'fed': {
       const { count, duty } = draft.payload
       const last = own(state.feeding.lines, duty ?? 'feed')?.lastOffer?.count

@@ -85,8 +85,7 @@ function told(name: string): string {
   const days = [4, 5, 6, 7].map((day) => residentDay({ day: FIRST_DAY + day, plan, state }))
   const doubt = doubtAbout(
     { subject: 'x', kind: 'fed', payload: { duty: name, item: name, count: 90, outcome: 'taken' } },
-    state,
-    plan,
+    { day: FIRST_DAY + 7, state, plan },
   )
   const change = differences({ [name]: 1 }, { [name]: 2 })
   return JSON.stringify([state.feeding, state.done, days, prepFor(FIRST_DAY + 6, days), doubt, change])

@@ -9,6 +9,7 @@ export const HoldKind = z.enum([
   'digesting',
   'settling',
   'winterRest',
+  'fasting',
   'founding',
   'gravid',
   'incubating',

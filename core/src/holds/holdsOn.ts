@@ -33,6 +33,7 @@ const BY_PERSON: Readonly<Record<HoldKind, readonly DutyKind[]>> = {
   digesting: ['weigh', 'measure', 'clean'],
   settling: ['weigh', 'measure'],
   winterRest: ['feed', 'clean'],
+  fasting: ['feed'],
   founding: EVERYTHING_BUT_WATER,
   gravid: ['weigh', 'measure'],
   incubating: EVERYTHING_BUT_WATER,

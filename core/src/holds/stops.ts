@@ -12,6 +12,7 @@ const KEEPS_FROM: Readonly<Record<HoldKind, readonly Effect[]>> = {
   digesting: ['handling', 'bathing'],
   settling: ['handling'],
   winterRest: ['bathing', 'feeding'],
+  fasting: ['feeding'],
   founding: ['handling', 'bathing', 'opening'],
   gravid: [],
   incubating: ['handling', 'bathing', 'opening'],

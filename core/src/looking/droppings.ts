@@ -1,9 +1,14 @@
 import { z } from 'zod'
 import { WRITERS } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
+import { markOf } from '../subjects/mark.ts'
+import { DroppingsKind } from '../health/healthState.ts'
 
 export const droppings = residentKind({
-  payload: z.strictObject({ kind: z.enum(['normal', 'loose', 'hard', 'bloody', 'urates', 'none']) }),
+  payload: z.strictObject({ kind: DroppingsKind }),
   recordedBy: WRITERS,
-  fold: (state, fact) => withDone(state, 'droppings', fact),
+  fold(state, fact) {
+    const after = withDone(state, 'droppings', fact)
+    return { ...after, health: { ...after.health, droppings: { ...markOf(fact), kind: fact.payload.kind } } }
+  },
 })

@@ -15,7 +15,7 @@ export interface UnknownOption {
 }
 
 /** What an option changes at one stage. */
-export interface SchoolPart extends Pick<SchoolOption, 'targets' | 'housing' | 'light'> {
+export interface SchoolPart extends Pick<SchoolOption, 'targets' | 'housing' | 'light' | 'rest'> {
   duties: DutyPatch[]
 }
 
@@ -52,12 +52,13 @@ interface Where {
 
 /** An option as it is at a stage. */
 function atStage(option: SchoolOption, stage: string): SchoolPart {
-  const { duties, targets, housing, light } = option
+  const { duties, targets, housing, light, rest } = option
   return {
     duties: duties.flatMap(({ stages, ...patch }) => (!stages || stages.includes(stage) ? [patch] : [])),
     targets,
     housing,
     light,
+    rest,
   }
 }
 

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Rest } from '../rest/rest.ts'
 import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
 import { FloorRule } from '../keptFloor/floorRule.ts'
@@ -25,6 +26,8 @@ export const Plan = z.strictObject({
   sources: z.record(z.string(), Source).optional(),
   never: z.array(z.string()).optional(),
   heldFloor: FloorRule.optional(),
+  /** A winter rest, where one is planned at this stage. */
+  rest: Rest.optional(),
   /** What moves it on, and to where. */
   next: z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd }).optional(),
   cautions: z.array(z.string()).default([]),

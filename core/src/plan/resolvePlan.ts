@@ -5,6 +5,7 @@ import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
 import type { UnknownOption } from './chosenOptions.ts'
 import { chosenOptions } from './chosenOptions.ts'
+import type { Rest } from '../rest/rest.ts'
 import type { Duty, DutyPatch, SheetDuty } from './duty.ts'
 import type { Override } from './override.ts'
 import type { Plan, PlanTarget } from './plan.ts'
@@ -33,6 +34,7 @@ interface UnfinishedPlan {
   targets: PlanTarget[]
   housing: Housing
   light: Light
+  rest?: Rest | undefined
   sources: Record<string, Source>
 }
 
@@ -41,6 +43,7 @@ interface Change {
   targets?: readonly ZoneTarget[]
   housing?: Partial<Housing> | undefined
   light?: Partial<Light> | undefined
+  rest?: Rest | undefined
 }
 
 function patched(duties: readonly Duty[], patch: DutyPatch, source: Source): Duty[] {
@@ -72,9 +75,10 @@ function changed(draft: UnfinishedPlan, change: Change, source: Source): Unfinis
     targets: (change.targets ?? []).reduce((targets, one) => aimed(targets, one, source), draft.targets),
     housing: { ...draft.housing, ...change.housing },
     light: { ...draft.light, ...change.light },
+    rest: change.rest ?? draft.rest,
     sources: {
       ...draft.sources,
-      ...Object.fromEntries([...named(change.housing), ...named(change.light)]),
+      ...Object.fromEntries([...named(change.housing), ...named(change.light), ...named(change.rest && { rest: true })]),
     },
   }
 }
@@ -151,7 +155,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   for (const { change, source: chosen } of options) draft = changed(draft, change, chosen)
   for (const { from, override } of signed)
     draft = changed(draft, changeOf(override), { from, ...signedOf(override) })
-  const { duties, targets, housing, light, sources } = draft
+  const { duties, targets, housing, light, rest, sources } = draft
   const next = nextOf(sheet, stage)
   return {
     sheet: sheet.id,
@@ -165,6 +169,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     ...(Object.keys(sources).length > 0 && { sources }),
     ...(sheet.never.length > 0 && { never: sheet.never }),
     heldFloor: floorRuleOf(sheet),
+    ...(rest && { rest }),
     ...(next && { next }),
     cautions: sheet.cautions,
     weighing: sheet.weighing,

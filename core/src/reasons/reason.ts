@@ -3,6 +3,8 @@ import type { AmountRule, SupplementRule } from '../plan/duty.ts'
 import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
 import type { BodyPart } from '../growth/growthState.ts'
+import type { DroppingsKind } from '../health/healthState.ts'
+import type { Rest } from '../rest/rest.ts'
 import type { EcdysisStage } from '../skin/skinState.ts'
 import type { Trigger } from '../stages/stageReached.ts'
 import type { Source } from '../plan/source.ts'
@@ -22,6 +24,8 @@ export type Reason =
   | { fact: 'moved'; day: number }
   | { fact: 'setBy'; by: string; day: number; reason: string; until: number | null }
   | { fact: 'weight'; grams: number; day: number; readings: number; suspects: number }
+  | { fact: 'weightBefore'; grams: number; day: number }
+  | { fact: 'droppings'; kind: DroppingsKind; day: number; by: string }
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
@@ -49,6 +53,7 @@ export type Reason =
   | { rule: 'weeklyCap'; item: string; cap: number; offers: number }
   | { rule: 'minGap'; item: string; days: number; lastDay: number }
   | { rule: 'hold'; hold: HoldRule['hold']; days?: number; worryAfter?: number }
+  | ({ rule: 'rest' } & Rest)
   | { rule: 'refusals'; toWorry: number }
   | { rule: 'unseen'; days: number }
   | { rule: 'retainedSkin'; days: number }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { SchoolPatch } from '../plan/duty.ts'
+import { Rest } from '../rest/rest.ts'
 import { Season } from '../time/season.ts'
 import { Needs } from '../plan/needs.ts'
 import { ZoneTarget } from './climate.ts'
@@ -19,6 +20,8 @@ export const SchoolOption = z.strictObject({
   targets: z.array(ZoneTarget).default([]),
   housing: Housing.partial().optional(),
   light: Light.partial().optional(),
+  /** A winter rest, and what it takes. */
+  rest: Rest.optional(),
 })
 export type SchoolOption = z.infer<typeof SchoolOption>
 

@@ -2,6 +2,7 @@ import type { HoldKind } from '../holds/holdKind.ts'
 import type { Severity } from '../health/severity.ts'
 import type { SkinLeft } from '../skin/skinState.ts'
 import type { DutyPatch } from '../plan/duty.ts'
+import type { RestObstacle } from '../rest/obstacles.ts'
 import type { Reason } from '../reasons/reason.ts'
 
 export type VerdictWhat =
@@ -17,6 +18,8 @@ export type VerdictWhat =
   | { code: 'floorReady'; lot: string; where: string; since: number; freeze: boolean }
   | { code: 'floorWaits'; lot: string; where: string }
   | { code: 'gone'; how: 'died' | 'left'; day: number }
+  | { code: 'restUnfit'; obstacles: RestObstacle[] }
+  | { code: 'wake'; why: 'loss' | 'urine'; share: number | null }
   | { code: 'noPlan' }
   | { code: 'stageReached'; stage: string; name: string }
   | { code: 'condition'; score: number; propose: DutyPatch[] }

@@ -5,6 +5,7 @@ import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
+import { restVerdicts } from '../rest/restVerdicts.ts'
 import { leftOpen } from './leftOpen.ts'
 import type { Verdict } from './verdict.ts'
 
@@ -130,6 +131,7 @@ export function verdictsOn(evidence: Evidence): Verdict[] {
     ...unseen(evidence),
     ...suspectWeight(evidence),
     ...retainedSkin(evidence),
+    ...restVerdicts(evidence),
     ...observations(evidence),
     ...leftOpen(evidence),
   ]

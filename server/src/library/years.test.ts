@@ -25,7 +25,7 @@ function livesOf(sheet: Sheet): Life[] {
 }
 
 /** Keeps a record for one animal as the walk asks for it. */
-class Record {
+class Log {
   state: ResidentState = emptyState('resident')
   #made = 0
 
@@ -58,7 +58,7 @@ function planOf({ sheet, stage, schools }: Life, day: number): Plan {
 }
 
 function yearOf(life: Life): Lived[] {
-  const record = new Record()
+  const record = new Log()
   record.say(NEW_YEAR, { kind: 'arrived', payload: { enclosure: HOME } })
   return Array.from({ length: 365 }, (_, index) => {
     const day = NEW_YEAR + index
@@ -71,6 +71,49 @@ function yearOf(life: Life): Lived[] {
     }
     return { day, plan, done }
   })
+}
+
+/** From here on it fasts, and then it rests. */
+const FAST_FROM = NEW_YEAR + 270
+const REST_DAYS = 56
+
+interface Rested {
+  /** Everything done from the first day of the fast to the last of the rest. */
+  done: Task[]
+  verdicts: string[]
+  weighed: number[]
+}
+
+/** A year in which a keeper fasts it in autumn, cools it down and weighs it whenever that is due. */
+function restOf(life: Life): Rested {
+  const log = new Log()
+  const grams = life.sheet.adult?.grams?.[1] ?? 10
+  const { rest } = planOf(life, NEW_YEAR)
+  const cooledOn = FAST_FROM + (rest?.fastDays ?? 0)
+  const rested: Rested = { done: [], verdicts: [], weighed: [] }
+  const from = FAST_FROM - 40
+  log.say(from, { kind: 'arrived', payload: { enclosure: HOME } })
+  for (let day = from; day < cooledOn + REST_DAYS; day += 1) {
+    const hold = day === cooledOn ? 'winterRest' : day === FAST_FROM ? 'fasting' : null
+    if (hold) {
+      if (hold === 'winterRest') log.say(day, { kind: 'released', payload: { hold: 'fasting' } })
+      log.say(day, { kind: 'held', payload: { hold, reason: 'Autumn' } })
+    }
+    const { tasks, verdicts } = residentDay({ day, plan: planOf(life, day), state: log.state })
+    const done = tasks.filter(({ status }) => status === 'due' || status === 'late')
+    const weighs = done.some(({ duty }) => duty.does === 'weigh')
+    if (day >= FAST_FROM) {
+      rested.done.push(...done)
+      if (day > cooledOn + 9) rested.verdicts.push(...verdicts.map(({ what }) => what.code))
+      if (weighs) rested.weighed.push(day)
+    }
+    if (weighs) log.say(day, { kind: 'weighed', payload: { grams } })
+    for (const task of done) {
+      const draft = asPlanned(SUBJECT, task)
+      if (draft) log.say(day, draft)
+    }
+  }
+  return rested
 }
 
 const isD3 = (name: string) => /D3/.test(name)
@@ -109,6 +152,33 @@ describe('a year under every sheet, stage and school', () => {
     // It is stored, and poisons: never day after day. Without ultraviolet nothing else gives it.
     expect(Math.min(...between)).toBeGreaterThanOrEqual(lit ? 10 : 2)
     expect(Math.max(...between)).toBeLessThanOrEqual(lit ? 21 : 9)
+  })
+
+  const resting = named.filter((life) => planOf(life, NEW_YEAR).rest !== undefined)
+
+  it('looks at all that may rest through the winter', () => {
+    expect(new Set(resting.map(({ sheet }) => sheet.id)).size).toBeGreaterThanOrEqual(8)
+  })
+
+  it.each(resting)('$name: no food, bath or handling from the fast to the end of the rest', (life) => {
+    const { done, verdicts, weighed } = restOf(life)
+    const plan = planOf(life, NEW_YEAR)
+    const touched = done.filter(
+      ({ duty }) => duty.does === 'feed' || duty.effects?.some((effect) => effect === 'feeding'),
+    )
+    // Whatever eats nothing in the cold of itself needs no fast.
+    expect(touched.filter(() => (plan.rest?.fastDays ?? 0) > 0)).toEqual([])
+    expect(verdicts.filter((code) => code === 'restUnfit' || code === 'wake')).toEqual([])
+    const weighs = plan.duties.some(({ does }) => does === 'weigh')
+    expect(plan.rest?.stopAtLoss !== undefined).toBe(weighs)
+    if (weighs) expect(Math.max(...gaps(weighed.slice(-6)))).toBeLessThanOrEqual(7)
+  })
+
+  it('has no rest for the young of those that are weighed', () => {
+    const young = resting.filter(
+      ({ sheet, stage }) => sheet.adult?.grams && stage !== sheet.stages.at(-1)?.id,
+    )
+    expect(young).toEqual([])
   })
 
   it.each(named.filter(({ schools }) => schools['season'] === 'rain'))(

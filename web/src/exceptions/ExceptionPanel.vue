@@ -1,6 +1,9 @@
 <script setup lang="ts">
+import { may } from '@kobrin/contract'
 import type { Severity } from '@kobrin/core'
-import { nextTick, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
+import { usePeople } from '../people/usePeople.ts'
+import { useToday } from '../time/useToday.ts'
 import { sayDoubt, withUnit } from '../words/doubts.ts'
 import { terms } from '../words/terms.ts'
 import FormFields from './FormFields.vue'
@@ -8,6 +11,11 @@ import type { useException } from './useException.ts'
 
 const { saying } = defineProps<{ saying: ReturnType<typeof useException> }>()
 const { open, ask, typed, answers, complaint, question, exceptions } = saying
+
+const people = usePeople()
+const today = useToday()
+/** A rest against what speaks against it is for those who answer for it. */
+const mayInsist = computed(() => may(people.role, 'signPlans') || people.role === 'vet')
 
 const panel = useTemplateRef<HTMLElement>('panel')
 const SEVERITIES: readonly Severity[] = ['info', 'watch', 'act', 'urgent']
@@ -73,8 +81,17 @@ function onKey(event: KeyboardEvent): void {
         />
         <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
         <div v-if="question" class="question" role="alertdialog" aria-label="Is this right?">
-          <p>{{ sayDoubt(question.doubt) }}</p>
-          <button data-first type="button" class="primary" @click="saying.typeAgain()">Type it again</button>
+          <p>{{ sayDoubt(question.doubt, today.day) }}</p>
+          <template v-if="question.doubt.code === 'restUnfit'">
+            <button data-first type="button" class="primary" @click="saying.reset()">Leave it awake</button>
+            <button v-if="mayInsist" type="button" class="plain" @click="saying.insist()">
+              Rest all the same, on my name
+            </button>
+            <p v-else class="quiet">A senior or the vet may decide otherwise.</p>
+          </template>
+          <button v-else data-first type="button" class="primary" @click="saying.typeAgain()">
+            Type it again
+          </button>
           <button
             v-if="question.doubt.code === 'slippedDecimal'"
             type="button"
@@ -83,7 +100,12 @@ function onKey(event: KeyboardEvent): void {
           >
             I meant {{ withUnit(question.doubt.instead, question.doubt.unit) }}
           </button>
-          <button type="button" class="plain" @click="saying.insist()">
+          <button
+            v-if="question.doubt.code !== 'restUnfit'"
+            type="button"
+            class="plain"
+            @click="saying.insist()"
+          >
             Looked again: it is {{ withUnit(question.doubt.value, question.doubt.unit) }}
           </button>
         </div>

@@ -6,6 +6,7 @@ import { choice, nothing } from './ask.ts'
 const SET_BY_PEOPLE: readonly HoldKind[] = [
   'gravid',
   'leaveBe',
+  'fasting',
   'winterRest',
   'founding',
   'settling',

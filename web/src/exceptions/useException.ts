@@ -7,6 +7,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
 import { sayDraft } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
 import type { Ask, Exception } from './ask.ts'
@@ -32,6 +33,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   const residents = useResidents()
   const teller = useTeller()
   const router = useRouter()
+  const today = useToday()
   const exceptions = useOffered(residentId)
   const open = shallowRef<Exception | null>(null)
   /** Whom the question is about: the eye may have moved on before it is answered. */
@@ -90,7 +92,13 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
     complaint.value = 'complaint' in read ? read.complaint : ''
     if ('complaint' in read) return
     const one = site.residents.get(about)
-    const doubt = one ? doubtAbout(read.said[0], record.stateOf(one.id), plans.planOf(one)) : null
+    const doubt = one
+      ? doubtAbout(read.said[0], {
+          day: today.day,
+          state: record.stateOf(one.id),
+          plan: plans.planOf(one),
+        })
+      : null
     if (doubt) question.value = { doubt, keep: withConfirmed(read.said) }
     else say(read.said)
   }

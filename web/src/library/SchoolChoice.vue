@@ -13,6 +13,7 @@ import { call } from '../wire/call.ts'
 import { sayTarget, sayZone } from '../words/care.ts'
 import { saySeason } from '../words/numbers.ts'
 import { sayNeeds } from '../words/reasons.ts'
+import { sayRest } from '../words/rest.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 
@@ -115,6 +116,7 @@ async function choose(): Promise<void> {
         </div>
         <p>{{ option.reason }}</p>
         <p v-if="option.needs || option.stages || option.season" class="quiet">{{ conditions(option) }}</p>
+        <p v-if="option.rest">{{ sayRest(option.rest) }}</p>
         <p v-if="consequences(option).length > 0" class="quiet">
           Changes: {{ consequences(option).join('; ') }}
         </p>

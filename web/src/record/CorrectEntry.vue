@@ -82,10 +82,13 @@ function correct(): void {
   const resident = site.residents.get(fact.subject)
   const doubt =
     resident &&
-    doubtAbout({ subject: fact.subject, ...to }, record.stateOf(fact.subject), plans.planOf(resident))
+    doubtAbout(
+      { subject: fact.subject, ...to },
+      { day: fact.day, state: record.stateOf(fact.subject), plan: plans.planOf(resident) },
+    )
   if (doubt && !asked.value) {
     asked.value = true
-    complaint.value = `${sayDoubt(doubt)} Press again to keep it.`
+    complaint.value = `${sayDoubt(doubt, fact.day)} Press again to keep it.`
     return
   }
   const draft: Draft = {

@@ -2,6 +2,7 @@ import type { Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
 import { isBefore } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
+import { sayObstacles } from './rest.ts'
 import type { Teller } from './reasons.ts'
 
 /** "6 crickets M, calcium" */
@@ -60,6 +61,12 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return `Old floor, ${what.where}: look into it`
     case 'gone':
       return `${what.how === 'died' ? 'Died' : 'Left'} ${sayDay(what.day, today)}`
+    case 'restUnfit':
+      return `Should not rest: ${sayObstacles(what.obstacles, today)}`
+    case 'wake':
+      return what.why === 'urine'
+        ? 'Wake it: it passed water in its rest'
+        : `Wake it: ${Math.round((what.share ?? 0) * 100)} % of its weight is gone`
     case 'noPlan':
       return 'No plan: its care sheet cannot answer for it'
     case 'stageReached':

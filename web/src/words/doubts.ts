@@ -1,12 +1,16 @@
 import type { Doubt } from '@kobrin/core'
 import { sayGrams, spaced } from './numbers.ts'
+import { sayObstacles } from './rest.ts'
 
-export function withUnit(value: number, unit: Doubt['unit']): string {
+type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' }>
+
+export function withUnit(value: number, unit: ValueDoubt['unit']): string {
   return unit === 'g' ? sayGrams(value) : `${spaced(value)} ${unit}`
 }
 
 /** A kind question about a value that does not fit. */
-export function sayDoubt(doubt: Doubt): string {
+export function sayDoubt(doubt: Doubt, today: number): string {
+  if (doubt.code === 'restUnfit') return `No winter rest: ${sayObstacles(doubt.obstacles, today)}.`
   const value = withUnit(doubt.value, doubt.unit)
   const usual = withUnit(doubt.usual, doubt.unit)
   switch (doubt.code) {

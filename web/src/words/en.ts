@@ -72,6 +72,7 @@ export const words = {
     digesting: 'Digesting',
     settling: 'Settling in',
     winterRest: 'Winter rest',
+    fasting: 'Fast before the winter rest',
     founding: 'Founding',
     gravid: 'Gravid',
     incubating: 'Eggs incubating',

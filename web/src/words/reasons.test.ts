@@ -111,11 +111,11 @@ describe('numbers and days', () => {
 
   it('a doubt is a question, never an accusation', () => {
     const doubt = { code: 'slippedDecimal', value: 162, instead: 1620, usual: 1651, unit: 'g' } as const
-    expect(sayDoubt(doubt)).toBe('162 g? It was about 1\u202f651 g. Perhaps the decimal slipped.')
-    expect(sayDoubt({ code: 'farFromUsual', value: 90, usual: 60, ratio: 1.5, unit: 'g' })).toContain(
+    expect(sayDoubt(doubt, 0)).toBe('162 g? It was about 1\u202f651 g. Perhaps the decimal slipped.')
+    expect(sayDoubt({ code: 'farFromUsual', value: 90, usual: 60, ratio: 1.5, unit: 'g' }, 0)).toContain(
       'far more',
     )
-    expect(sayDoubt({ code: 'shrunk', value: 90, usual: 120, unit: 'mm' })).toContain('does not shrink')
+    expect(sayDoubt({ code: 'shrunk', value: 90, usual: 120, unit: 'mm' }, 0)).toContain('does not shrink')
   })
 })
 

@@ -1,6 +1,7 @@
 import type { AmountRule, Needs, Reason, Source, SupplementRule } from '@kobrin/core'
 import { sayHeldFloor } from './care.ts'
 import { words } from './en.ts'
+import { sayRest } from './rest.ts'
 import { terms } from './terms.ts'
 import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
 
@@ -86,6 +87,7 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
   },
   refusals: (reason) => `${reason.toWorry} refusals in a row are a worry here.`,
   unseen: (reason) => `Not seen for ${reason.days} days is a worry for this kind.`,
+  rest: sayRest,
   retainedSkin: (reason) =>
     reason.days === 0
       ? 'Skin that stays on is acted on at once in this kind.'
@@ -122,6 +124,10 @@ const FACTS: {
     const aside = reason.suspects > 0 ? `, ${reason.suspects} set aside as suspect` : ''
     return `${sayGrams(reason.grams)} on ${sayDate(reason.day, today)}, smoothed over ${reason.readings} weighings${aside}.`
   },
+  weightBefore: (reason, { today }) =>
+    `${sayGrams(reason.grams)} when it began to rest, weighed ${sayDate(reason.day, today)}.`,
+  droppings: (reason, { today, who }) =>
+    `Droppings ${terms.droppings[reason.kind]}, ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
   noWeight: () => 'No weight on record yet.',
   size: (reason, { today }) => `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`,
   noSize: (reason) => `No ${terms.part[reason.part]} on record: the smallest size.`,

@@ -23,6 +23,7 @@ export const terms = {
     hard: 'hard',
     bloody: 'with blood',
     urates: 'urates only',
+    urine: 'water passed',
     none: 'none found',
   },
 
