@@ -3,6 +3,7 @@ import { weightLevel } from '../growth/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Draft } from './entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
+import type { Bound } from '../plausible/plausible.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
 import { obstaclesToRest } from '../rest/obstacles.ts'
 import type { Day } from '../time/day.ts'
@@ -14,6 +15,7 @@ export type Doubt =
   | { code: 'farFromUsual'; value: number; usual: number; ratio: number; unit: 'g' | 'mm' }
   | { code: 'hugeAmount'; value: number; usual: number; unit: 'pieces' | 'g' | 'l' }
   | { code: 'shrunk'; value: number; usual: number; unit: 'mm' }
+  | { code: 'implausible'; value: number; unit: 'g' | 'mm'; low: number; high: number; of: Bound['of'] }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
 
 /** A weighing this many times above or below the last level is not growth. */
@@ -39,6 +41,14 @@ function against(value: number, usual: number, unit: 'g' | 'mm'): Doubt | null {
   return { code: 'farFromUsual', value, usual, ratio: value / usual, unit }
 }
 
+/** What no animal of this stage, or of its whole group, can be. A slipped decimal where there is nothing before
+ * it to hold it against. */
+function beyond(value: number, bound: Bound | undefined, unit: 'g' | 'mm'): Doubt | null {
+  if (!bound) return null
+  const [low, high] = bound.range
+  return value < low || value > high ? { code: 'implausible', value, unit, low, high, of: bound.of } : null
+}
+
 export interface DoubtEvidence {
   day: Day
   state: ResidentState
@@ -58,18 +68,21 @@ export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): D
   switch (draft.kind) {
     case 'weighed': {
       const level = weightLevel(state.growth.weights, plan.weighing)
-      return level && against(draft.payload.grams, level.grams, 'g')
+      const { grams } = draft.payload
+      const far = level && against(grams, level.grams, 'g')
+      return far ?? beyond(grams, plan.bounds?.grams, 'g')
     }
     case 'measured': {
       const { part, mm } = draft.payload
       const before = state.growth.sizes[part]
-      if (!before) return null
+      const outside = beyond(mm, plan.bounds?.mm[part], 'mm')
+      if (!before) return outside
       const far = against(mm, before.mm, 'mm')
       const grows = part !== 'girth' && part !== 'abdomenLength' && part !== 'abdomenWidth'
       if (!far && grows && mm < before.mm * 0.9) {
         return { code: 'shrunk', value: mm, usual: before.mm, unit: 'mm' }
       }
-      return far
+      return far ?? outside
     }
     case 'held':
       return draft.payload.hold === 'winterRest' ? restDoubt({ day, state, plan }) : null

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Bounds } from '../plausible/plausible.ts'
 import { Rest } from '../rest/rest.ts'
 import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
@@ -26,6 +27,8 @@ export const Plan = z.strictObject({
   sources: z.record(z.string(), Source).optional(),
   never: z.array(z.string()).optional(),
   heldFloor: FloorRule.optional(),
+  /** What a first weight or length is held against. */
+  bounds: Bounds.optional(),
   /** A winter rest, where one is planned at this stage. */
   rest: Rest.optional(),
   /** What moves it on, and to where. */

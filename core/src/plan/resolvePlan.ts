@@ -5,6 +5,7 @@ import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
 import type { UnknownOption } from './chosenOptions.ts'
 import { chosenOptions } from './chosenOptions.ts'
+import { boundsAt } from '../plausible/plausible.ts'
 import type { Rest } from '../rest/rest.ts'
 import type { Duty, DutyPatch, SheetDuty } from './duty.ts'
 import type { Override } from './override.ts'
@@ -78,7 +79,11 @@ function changed(draft: UnfinishedPlan, change: Change, source: Source): Unfinis
     rest: change.rest ?? draft.rest,
     sources: {
       ...draft.sources,
-      ...Object.fromEntries([...named(change.housing), ...named(change.light), ...named(change.rest && { rest: true })]),
+      ...Object.fromEntries([
+        ...named(change.housing),
+        ...named(change.light),
+        ...named(change.rest && { rest: true }),
+      ]),
     },
   }
 }
@@ -169,6 +174,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     ...(Object.keys(sources).length > 0 && { sources }),
     ...(sheet.never.length > 0 && { never: sheet.never }),
     heldFloor: floorRuleOf(sheet),
+    bounds: boundsAt(sheet, stage),
     ...(rest && { rest }),
     ...(next && { next }),
     cautions: sheet.cautions,

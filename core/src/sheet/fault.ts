@@ -28,6 +28,13 @@ export const FaultCode = z.discriminatedUnion('code', [
   coded('vetUnnamed', { sign: text }),
   coded('fahrenheit', { zone: text, of: z.enum(['target', 'ceiling']), value: number, celsius: number }),
   coded('share', { zone: text, value: number }),
+  coded('outsideGroup', {
+    of: z.enum(['zone', 'ceiling', 'meal', 'grams', 'mm']),
+    what: text,
+    value: number,
+    low: number,
+    high: number,
+  }),
   coded('longDay', { hours: number }),
 ])
 export type FaultCode = z.infer<typeof FaultCode>

@@ -1,3 +1,4 @@
+import { groupQuestions } from '../plausible/groupQuestions.ts'
 import { convert } from '../units/convert.ts'
 import { roomLimits, zonesNow } from './climate.ts'
 import type { Fault } from './fault.ts'
@@ -54,9 +55,16 @@ function harmQuestions(sheet: Sheet): Fault[] {
 /** What in a sheet can be read but looks like a slip of the unit, or leaves out what
  * can harm: asked about, not refused. */
 export function sheetQuestions(sheet: Sheet): Fault[] {
+  const units = zonesOf(sheet).flatMap(({ target, path }) => zoneQuestions(target, path))
+  // Where the unit is doubted already, nothing more is to be said of the number.
+  const doubted = new Set(units.map(({ path }) => path.slice(0, -1).join('.')))
   const questions = [
-    ...zonesOf(sheet).flatMap(({ target, path }) => zoneQuestions(target, path)),
+    ...units,
     ...harmQuestions(sheet),
+    ...groupQuestions(sheet).filter(({ path }) => {
+      const at = path.at(-1) === 'ceilingCelsius' ? path.slice(0, -1) : path
+      return !doubted.has(at.join('.'))
+    }),
   ]
   const hours = sheet.light?.hours?.[1]
   if (hours !== undefined && hours > 18)

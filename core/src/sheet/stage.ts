@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { SheetDuty } from '../plan/duty.ts'
+import { Plausible } from '../plausible/plausible.ts'
 import { ZoneTarget } from './climate.ts'
 import { Housing } from './housing.ts'
 
@@ -19,6 +20,8 @@ export const Stage = z.strictObject({
   id: z.string().min(1),
   name: z.string().min(1),
   until: StageEnd.optional(),
+  /** What one animal of this stage can weigh and measure. */
+  plausible: Plausible.optional(),
   duties: z.array(SheetDuty).min(1),
   /** Laid over the sheet's, zone by zone. */
   targets: z.array(ZoneTarget).default([]),

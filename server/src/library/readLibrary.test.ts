@@ -1,4 +1,5 @@
 import {
+  doubtAbout,
   emptyBuild,
   emptyState,
   fit,
@@ -135,6 +136,44 @@ describe('a winter rest in the shipped sheets', () => {
       }
     },
   )
+})
+
+describe('a first weight or length', () => {
+  const doubtOf = (id: string, kind: 'weighed' | 'measured', value: number) => {
+    const sheet = sheets.find((one) => one.id === id)
+    const plan = sheet && resolvePlan(sheet, { stage: sheet.stages.at(-1)?.id ?? '', day: 20_000 })
+    if (!plan || !isPlan(plan)) throw new Error(`No plan for ${id}.`)
+    const draft =
+      kind === 'weighed'
+        ? ({ subject: 'x', kind, payload: { grams: value } } as const)
+        : ({ subject: 'x', kind, payload: { part: 'length', mm: value } } as const)
+    return doubtAbout(draft, { day: 20_000, state: emptyState('resident'), plan })?.code ?? null
+  }
+
+  it.each([
+    ['orchid-mantis', 'weighed', 999, 'implausible'],
+    ['orchid-mantis', 'measured', 6000, 'implausible'],
+    ['royal-python', 'weighed', 162_000, 'implausible'],
+    ['royal-python', 'weighed', 1620, null],
+    ['royal-python', 'weighed', 16.2, 'implausible'],
+    ['leopard-gecko', 'weighed', 62, null],
+    ['jungle-nymph', 'measured', 1500, 'implausible'],
+    ['jungle-nymph', 'measured', 150, null],
+  ] as const)('of %s, %s %d: %s', (id, kind, value, code) => {
+    expect(doubtOf(id, kind, value)).toBe(code)
+  })
+
+  it('has bounds at every stage of every sheet, and the adult lies within them', () => {
+    for (const { id, adult, stages } of sheets) {
+      for (const { plausible } of stages) expect([id, plausible?.mm]).toEqual([id, expect.anything()])
+      const last = stages.at(-1)?.plausible
+      for (const [told, bound] of [
+        [adult?.mm, adult?.part && last?.mm?.[adult.part]],
+        [adult?.grams, last?.grams],
+      ] as const)
+        if (told && bound) expect([id, bound[0] < told[0], told[1] < bound[1]]).toEqual([id, true, true])
+    }
+  })
 })
 
 describe('the shipped library', () => {

@@ -12,6 +12,12 @@ export function withUnit(value: number, unit: ValueDoubt['unit']): string {
 export function sayDoubt(doubt: Doubt, today: number): string {
   if (doubt.code === 'restUnfit') return `No winter rest: ${sayObstacles(doubt.obstacles, today)}.`
   const value = withUnit(doubt.value, doubt.unit)
+  if (doubt.code === 'implausible') {
+    const between = `${withUnit(doubt.low, doubt.unit)} and ${withUnit(doubt.high, doubt.unit)}`
+    return doubt.of === 'sheet'
+      ? `${value}? At its stage one can be between ${between}.`
+      : `${value}? Any animal of its group is between ${between}.`
+  }
   const usual = withUnit(doubt.usual, doubt.unit)
   switch (doubt.code) {
     case 'slippedDecimal':

@@ -115,6 +115,9 @@ describe('numbers and days', () => {
     expect(sayDoubt({ code: 'farFromUsual', value: 90, usual: 60, ratio: 1.5, unit: 'g' }, 0)).toContain(
       'far more',
     )
+    expect(sayDoubt({ code: 'implausible', value: 999, unit: 'g', low: 0.1, high: 7, of: 'sheet' }, 0)).toBe(
+      '999 g? At its stage one can be between 0.1 g and 7 g.',
+    )
     expect(sayDoubt({ code: 'shrunk', value: 90, usual: 120, unit: 'mm' }, 0)).toContain('does not shrink')
   })
 })

@@ -25,6 +25,14 @@ const said: [SheetFault['what'], string][] = [
     'This site is on the side "dry" of "floor", which this sheet does not have.',
   ],
   [{ code: 'sizesLack', duty: 'feed', lack: 'width' }, 'feed: prey by width needs the width of every size.'],
+  [
+    { code: 'outsideGroup', of: 'meal', what: 'feed', value: 0.5, low: 0, high: 0.25 },
+    '"feed" is a meal of 50 % of body weight; of its group that is plausible between 0 and 25. Is that meant?',
+  ],
+  [
+    { code: 'noOptionStands', question: 'D3?', ultraviolet: false },
+    'No side of "D3?" can stand without ultraviolet.',
+  ],
   [{ code: 'vetUnnamed', sign: 'Gasping' }, '"Gasping" is urgent: its first step has to name the vet.'],
 ]
 

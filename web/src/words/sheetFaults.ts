@@ -5,6 +5,26 @@ function sayInUse({ stage, names: some, more }: Extract<SheetFault['what'], { co
   return `The stage "${stage}" is missing, and ${who} ${some.length + more === 1 ? 'lives' : 'live'} in it.`
 }
 
+const OUTSIDE = {
+  zone: { about: 'is kept at', unit: '°C' },
+  ceiling: { about: 'is harmed only above', unit: '°C' },
+  meal: { about: 'is a meal of', unit: '% of body weight' },
+  grams: { about: 'weighs', unit: 'g' },
+  mm: { about: 'measures', unit: 'mm' },
+}
+
+function sayOutsideGroup({
+  of,
+  what,
+  value,
+  low,
+  high,
+}: Extract<SheetFault['what'], { code: 'outsideGroup' }>): string {
+  const { about, unit } = OUTSIDE[of]
+  const told = (number: number) => Math.round((of === 'meal' ? number * 100 : number) * 1000) / 1000
+  return `"${what}" ${about} ${told(value)} ${unit}; of its group that is plausible between ${told(low)} and ${told(high)}. Is that meant?`
+}
+
 /** What is wrong with a care sheet as somebody wrote it, in one sentence. */
 export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
   switch (what.code) {
@@ -62,6 +82,8 @@ export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
       return `${what.zone}${what.of === 'ceiling' ? ', ceiling' : ''}: ${what.value} °C? If that was °F, it is ${what.celsius} °C.`
     case 'share':
       return `${what.zone}: ${what.value} % humidity? A share of 0.8 is written 80.`
+    case 'outsideGroup':
+      return sayOutsideGroup(what)
     case 'longDay':
       return `${what.hours} hours of light a day?`
   }

@@ -1,0 +1,93 @@
+import { describe, expect, it } from 'vitest'
+import { sheetQuestions } from '../sheet/questions.ts'
+import { Sheet } from '../sheet/sheet.ts'
+import { GROUP_LIMITS } from './groups.ts'
+import { boundsAt } from './plausible.ts'
+
+const FLOOR = { zone: 'cool', measures: 'air', celsius: [14, 18], ceilingCelsius: 22, neverBelowCelsius: 2 }
+
+function questionsOf(more: object) {
+  const sheet = Sheet.parse({
+    id: 'testling',
+    common: 'Testling',
+    latin: 'Testudo testis',
+    group: 'salamander',
+    lives: 'individual',
+    stages: [{ id: 'adult', name: 'Adult', duties: [duty({})] }],
+    targets: [FLOOR],
+    sources: ['common husbandry practice'],
+    ...more,
+  })
+  return sheetQuestions(sheet).map(({ what }) => what)
+}
+
+function duty(more: object) {
+  return { id: 'feed', does: 'feed', cadence: { type: 'every', days: 1 }, ...more }
+}
+
+const stageWith = (more: object) => ({
+  stages: [{ id: 'adult', name: 'Adult', duties: [duty({})], ...more }],
+})
+
+describe('a sheet held against its group', () => {
+  it('has none to ask where all lies within it', () => {
+    expect(questionsOf({})).toEqual([])
+  })
+
+  it.each([
+    [
+      'a salamander in the heat',
+      { targets: [{ ...FLOOR, celsius: [24, 30], ceilingCelsius: 33 }] },
+      'zone',
+      24,
+    ],
+    ['air that only harms far above', { targets: [{ ...FLOOR, ceilingCelsius: 41 }] }, 'ceiling', 41],
+    [
+      'half its weight at a meal',
+      stageWith({ duties: [duty({ amount: { by: 'massShare', share: [0.5, 0.7] } })] }),
+      'meal',
+      0.5,
+    ],
+    ['an adult of three tons', { adult: { grams: [20, 3_000_000] } }, 'grams', 3_000_000],
+    ['a length in metres', { adult: { part: 'length', mm: [0.15, 0.2] } }, 'mm', 0.15],
+    ['bounds that are none', stageWith({ plausible: { grams: [1, 9000] } }), 'grams', 9000],
+  ])('%s is asked about', (_, more, of, value) => {
+    expect(questionsOf(more)).toContainEqual(expect.objectContaining({ code: 'outsideGroup', of, value }))
+  })
+
+  it('lets a rest be colder than any life', () => {
+    const rest = {
+      ...FLOOR,
+      zone: 'rest',
+      during: 'winterRest',
+      celsius: [1, 2],
+      ceilingCelsius: 6,
+      neverBelowCelsius: 0,
+    }
+    expect(questionsOf({ targets: [FLOOR, rest] })).toEqual([])
+  })
+})
+
+describe('the bounds of a stage', () => {
+  const snake = { group: 'snake', lives: 'individual' } as const
+
+  it('are those of the sheet, and of the group where it says nothing', () => {
+    expect(boundsAt(snake, { plausible: { grams: [450, 5000] } })).toMatchObject({
+      grams: { range: [450, 5000], of: 'sheet' },
+      mm: { length: { range: GROUP_LIMITS.snake.mm.length, of: 'group' } },
+    })
+    expect(boundsAt(snake, {}).grams?.of).toBe('group')
+  })
+
+  it('say nothing of the weight of a colony, which may be that of all of them', () => {
+    expect(boundsAt({ group: 'isopod', lives: 'colony' }, {}).grams).toBeUndefined()
+  })
+})
+
+it('every group has limits that run upwards, the surface above the air', () => {
+  for (const { grams, mm, around, surface, meal } of Object.values(GROUP_LIMITS)) {
+    for (const [low, high] of [grams, around, ...Object.values(mm)]) expect(low).toBeLessThan(high)
+    expect(surface).toBeGreaterThan(around[1])
+    expect(meal).toBeGreaterThan(0)
+  }
+})
