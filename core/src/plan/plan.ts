@@ -4,6 +4,7 @@ import { Rest } from '../rest/rest.ts'
 import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
 import { FloorRule } from '../keptFloor/floorRule.ts'
+import { HealthSign } from '../sheet/lifeHistory.ts'
 import { StageEnd } from '../sheet/stage.ts'
 import { Standing } from '../verdicts/standing.ts'
 import { Duty } from './duty.ts'
@@ -29,6 +30,8 @@ export const Plan = z.strictObject({
   heldFloor: FloorRule.optional(),
   /** What a first weight or length is held against. */
   bounds: Bounds.optional(),
+  /** Signs of ill health that the record can show. */
+  signs: z.array(HealthSign.required({ shownBy: true })).optional(),
   /** A winter rest, where one is planned at this stage. */
   rest: Rest.optional(),
   /** What moves it on, and to where. */

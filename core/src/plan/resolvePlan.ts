@@ -162,6 +162,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     draft = changed(draft, changeOf(override), { from, ...signedOf(override) })
   const { duties, targets, housing, light, rest, sources } = draft
   const next = nextOf(sheet, stage)
+  const signs = sheet.signs.flatMap((sign) => (sign.shownBy ? [{ ...sign, shownBy: sign.shownBy }] : []))
   return {
     sheet: sheet.id,
     stage: stage.id,
@@ -175,6 +176,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     ...(sheet.never.length > 0 && { never: sheet.never }),
     heldFloor: floorRuleOf(sheet),
     bounds: boundsAt(sheet, stage),
+    ...(signs.length > 0 && { signs }),
     ...(rest && { rest }),
     ...(next && { next }),
     cautions: sheet.cautions,

@@ -4,6 +4,7 @@ import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
 import type { BodyPart } from '../growth/growthState.ts'
 import type { DroppingsKind } from '../health/healthState.ts'
+import type { ShownBy } from '../health/shownBy.ts'
 import type { Rest } from '../rest/rest.ts'
 import type { EcdysisStage } from '../skin/skinState.ts'
 import type { Trigger } from '../stages/stageReached.ts'
@@ -24,6 +25,7 @@ export type Reason =
   | { fact: 'moved'; day: number }
   | { fact: 'setBy'; by: string; day: number; reason: string; until: number | null }
   | { fact: 'weight'; grams: number; day: number; readings: number; suspects: number }
+  | { fact: 'highest'; grams: number; day: number }
   | { fact: 'weightBefore'; grams: number; day: number }
   | { fact: 'droppings'; kind: DroppingsKind; day: number; by: string }
   | { fact: 'noWeight' }
@@ -55,6 +57,7 @@ export type Reason =
   | { rule: 'hold'; hold: HoldRule['hold']; days?: number; worryAfter?: number }
   | ({ rule: 'rest' } & Rest)
   | { rule: 'refusals'; toWorry: number }
+  | { rule: 'shownBy'; shownBy: ShownBy }
   | { rule: 'unseen'; days: number }
   | { rule: 'retainedSkin'; days: number }
   | { source: Source }

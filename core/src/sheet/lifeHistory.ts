@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { BodyPart } from '../growth/growthState.ts'
+import { ShownBy } from '../health/shownBy.ts'
 import { Severity } from '../health/severity.ts'
 import { positiveRange, range } from './range.ts'
 
@@ -42,6 +43,8 @@ export const HealthSign = z.strictObject({
   severity: Severity,
   /** What to do first; 'call the vet now' goes with every urgent one. */
   first: z.string().optional(),
+  /** The fact of the record that shows it. */
+  shownBy: ShownBy.optional(),
 })
 
 export const Together = z.strictObject({

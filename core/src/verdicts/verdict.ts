@@ -18,6 +18,7 @@ export type VerdictWhat =
   | { code: 'floorReady'; lot: string; where: string; since: number; freeze: boolean }
   | { code: 'floorWaits'; lot: string; where: string }
   | { code: 'gone'; how: 'died' | 'left'; day: number }
+  | { code: 'sign'; sign: string; first: string | null }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
   | { code: 'wake'; why: 'loss' | 'urine'; share: number | null }
   | { code: 'noPlan' }

@@ -5,6 +5,7 @@ import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
+import { signsShown } from '../health/signsShown.ts'
 import { restVerdicts } from '../rest/restVerdicts.ts'
 import { leftOpen } from './leftOpen.ts'
 import type { Verdict } from './verdict.ts'
@@ -131,6 +132,7 @@ export function verdictsOn(evidence: Evidence): Verdict[] {
     ...unseen(evidence),
     ...suspectWeight(evidence),
     ...retainedSkin(evidence),
+    ...signsShown(evidence),
     ...restVerdicts(evidence),
     ...observations(evidence),
     ...leftOpen(evidence),

@@ -30,8 +30,8 @@ function valueOf(document: Document): unknown {
   }
 }
 
-/** Reads one sheet from YAML: what does not parse, what does not belong, what contradicts itself. */
-export function readSheetText(text: string): ReadSheet {
+/** Reads one sheet from YAML, `prepared` before it is looked at: what does not parse, what does not belong, what contradicts itself. */
+export function readSheetText(text: string, prepared = (value: unknown) => value): ReadSheet {
   const lines = new LineCounter()
   const document = parseDocument(text, { lineCounter: lines, prettyErrors: false })
   if (document.errors.length > 0)
@@ -49,7 +49,7 @@ export function readSheetText(text: string): ReadSheet {
   })
   const value = valueOf(document)
   if (value === TANGLED) return { faults: [fault([], { code: 'tangled' })] }
-  const read = Sheet.safeParse(value)
+  const read = Sheet.safeParse(prepared(value))
   if (!read.success)
     return {
       faults: read.error.issues

@@ -61,6 +61,8 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return `Old floor, ${what.where}: look into it`
     case 'gone':
       return `${what.how === 'died' ? 'Died' : 'Left'} ${sayDay(what.day, today)}`
+    case 'sign':
+      return what.first === null ? what.sign : `${what.sign}. ${what.first}`
     case 'restUnfit':
       return `Should not rest: ${sayObstacles(what.obstacles, today)}`
     case 'wake':

@@ -88,6 +88,10 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
   refusals: (reason) => `${reason.toWorry} refusals in a row are a worry here.`,
   unseen: (reason) => `Not seen for ${reason.days} days is a worry for this kind.`,
   rest: sayRest,
+  shownBy: ({ shownBy }) =>
+    shownBy.fact === 'loss'
+      ? `${Math.round(shownBy.share * 100)} % below the highest weight of ${shownBy.days} days is a sign.`
+      : `Droppings ${terms.droppings[shownBy.kind]} are a sign.`,
   retainedSkin: (reason) =>
     reason.days === 0
       ? 'Skin that stays on is acted on at once in this kind.'
@@ -124,6 +128,8 @@ const FACTS: {
     const aside = reason.suspects > 0 ? `, ${reason.suspects} set aside as suspect` : ''
     return `${sayGrams(reason.grams)} on ${sayDate(reason.day, today)}, smoothed over ${reason.readings} weighings${aside}.`
   },
+  highest: (reason, { today }) =>
+    `${sayGrams(reason.grams)} at its highest of the year, ${sayDate(reason.day, today)}.`,
   weightBefore: (reason, { today }) =>
     `${sayGrams(reason.grams)} when it began to rest, weighed ${sayDate(reason.day, today)}.`,
   droppings: (reason, { today, who }) =>

@@ -1,0 +1,15 @@
+import { z } from 'zod'
+import { DroppingsKind } from './healthState.ts'
+
+/** A fact of the record that shows a sign of ill health, so that nobody has to notice it twice. */
+export const ShownBy = z.discriminatedUnion('fact', [
+  z.strictObject({ fact: z.literal('droppings'), kind: DroppingsKind }),
+  z
+    .strictObject({
+      fact: z.literal('loss'),
+      share: z.number().positive().max(0.5),
+      days: z.int().positive(),
+    })
+    .describe('Of the highest weight of so many days.'),
+])
+export type ShownBy = z.infer<typeof ShownBy>

@@ -1,0 +1,55 @@
+import { describe, expect, it } from 'vitest'
+import type { Entry } from '../entries/entry.ts'
+import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
+import { planOf } from '../testing/plans.ts'
+import { residentDay } from '../walk/residentDay.ts'
+
+const plan = planOf({
+  signs: [
+    { sign: 'Blood', severity: 'act', first: 'Vet', shownBy: { fact: 'droppings', kind: 'bloody' } },
+    { sign: 'Lighter', severity: 'act', shownBy: { fact: 'loss', share: 0.1, days: 365 } },
+  ],
+})
+const arrived = entryOn(-300, 'arrived', { enclosure: '00000000-0000-7000-8000-0000000000ff' })
+const signsOn = (day: number, entries: readonly Entry[]) =>
+  residentDay({ day: FIRST_DAY + day, plan, state: told([arrived, ...entries]) }).verdicts.filter(
+    ({ what }) => what.code === 'sign',
+  )
+const weights = (...grams: number[]) =>
+  grams.map((value, index) => entryOn(index * 28, 'weighed', { grams: value }))
+
+describe('droppings that are a sign', () => {
+  const bloody = entryOn(3, 'droppings', { kind: 'bloody' })
+
+  it('say so at once, with what the sheet says to do first', () => {
+    const [sign] = signsOn(3, [bloody])
+    expect(sign).toMatchObject({ severity: 'act', what: { code: 'sign', sign: 'Blood', first: 'Vet' } })
+    expect(sign?.because[0]).toMatchObject({ fact: 'droppings', kind: 'bloody', day: FIRST_DAY + 3 })
+  })
+
+  it('stand until others are written down, or for a month', () => {
+    expect(signsOn(20, [bloody])).toHaveLength(1)
+    expect(signsOn(20, [bloody, entryOn(10, 'droppings', { kind: 'normal' })])).toEqual([])
+    expect(signsOn(34, [bloody])).toEqual([])
+  })
+})
+
+describe('a loss that is a sign', () => {
+  it('is counted from the highest of the year, meals and the scale smoothed out', () => {
+    const [sign] = signsOn(170, weights(900, 950, 1000, 1000, 960, 920, 880))
+    expect(sign).toMatchObject({ what: { sign: 'Lighter', first: null } })
+    expect(sign?.because.map((reason) => ('fact' in reason ? reason.fact : null))).toContain('highest')
+    expect(signsOn(170, weights(900, 950, 1000, 1000, 990, 970, 950))).toEqual([])
+  })
+
+  it('is none of one heavy reading with a full gut, nor of a slip', () => {
+    expect(signsOn(120, weights(900, 905, 990, 902, 898))).toEqual([])
+    expect(signsOn(120, weights(900, 905, 9050, 902, 898))).toEqual([])
+  })
+
+  it('is left to the rules of what explains it', () => {
+    const falling = weights(1000, 1000, 960, 920, 880, 840)
+    expect(signsOn(141, falling)).toHaveLength(1)
+    expect(signsOn(141, [...falling, entryOn(140, 'held', { hold: 'gravid', reason: 'So' })])).toEqual([])
+  })
+})
