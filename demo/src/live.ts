@@ -67,7 +67,8 @@ export function live(options: LifeOptions): Entry[] {
     // Nobody is on record before it hatched.
     const since = Math.min(now.day - 1, Math.max(came, resident.hatchedOn ?? came))
     const animal = newAnimal(biologyOf(resident.sheet, resident.stage), since, chance)
-    return newKept(resident.id, planOf(resident, rows, now.day), animal, since)
+    const lives = { residentId: resident.id, home: homes.get(resident.id) ?? '' }
+    return newKept(lives, planOf(resident, rows, now.day), animal, since)
   })
   for (let day = firstDay; day <= now.day; day += 1) {
     const weekday = weekdayOf(day)
@@ -90,7 +91,7 @@ export function live(options: LifeOptions): Entry[] {
         chance,
       }
       const register = registers.get(one.residentId)
-      if (day === one.since && register) arrive(one, register, homes.get(one.residentId) ?? '', today)
+      if (day === one.since && register) arrive(one, register, one.home, today)
       story?.(one, today)
       keepADay(one, today)
     }

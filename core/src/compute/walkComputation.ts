@@ -29,6 +29,10 @@ const Input = z.strictObject({
         .array(z.strictObject({ lot: Uid, entries: z.array(Entry) }))
         .default([])
         .describe('Old floors of it that were put aside.'),
+      readings: z
+        .array(Entry)
+        .default([])
+        .describe('What was said of the place it lives in: readings among it.'),
       place: Place,
     }),
   ),
@@ -152,11 +156,12 @@ function taskOut(resident: string, { duty, offering, ahead, ...task }: Task): z.
 }
 
 function run({ day, minute, residents }: z.output<typeof Input>): Out {
-  const known = residents.map(({ id, plan, state, entries, floors, place }) => ({
+  const known = residents.map(({ id, plan, state, entries, floors, readings, place }) => ({
     id,
     plan,
     place,
     state: state ?? replay('resident', entries ?? []),
+    readings: replay('place', readings).readings ?? {},
     floors: floors.flatMap(({ lot, entries: told }) => keptFloor(lot, replay('lot', told)) ?? []),
   }))
   const states = new Map(known.map(({ id, state }) => [id, state]))

@@ -4,6 +4,8 @@ import type { Plan } from '../plan/plan.ts'
 import type { Draft } from './entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
 import type { Bound } from '../plausible/plausible.ts'
+import type { Quantity } from '../readings/quantity.ts'
+import { SCALES } from '../readings/quantity.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
 import { obstaclesToRest } from '../rest/obstacles.ts'
 import type { Day } from '../time/day.ts'
@@ -15,7 +17,15 @@ export type Doubt =
   | { code: 'farFromUsual'; value: number; usual: number; ratio: number; unit: 'g' | 'mm' }
   | { code: 'hugeAmount'; value: number; usual: number; unit: 'pieces' | 'g' | 'l' }
   | { code: 'shrunk'; value: number; usual: number; unit: 'mm' }
-  | { code: 'implausible'; value: number; unit: 'g' | 'mm'; low: number; high: number; of: Bound['of'] }
+  | {
+      code: 'implausible'
+      value: number
+      unit: 'g' | 'mm'
+      low: number
+      high: number
+      of: Bound['of']
+    }
+  | { code: 'offScale'; what: Quantity; value: number; low: number; high: number }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
 
 /** A weighing this many times above or below the last level is not growth. */
@@ -83,6 +93,11 @@ export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): D
         return { code: 'shrunk', value: mm, usual: before.mm, unit: 'mm' }
       }
       return far ?? outside
+    }
+    case 'reading': {
+      const { what, value } = draft.payload
+      const [low, high] = SCALES[what]
+      return value < low || value > high ? { code: 'offScale', what, value, low, high } : null
     }
     case 'held':
       return draft.payload.hold === 'winterRest' ? restDoubt({ day, state, plan }) : null

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { folded, nothingFolded } from '../subjects/folded.ts'
 import { kindFor } from '../subjects/kind.ts'
+import { Readings } from '../readings/readingsState.ts'
 import { Mark } from '../subjects/mark.ts'
 
 /** The fold of what happened to a place. */
@@ -12,6 +13,8 @@ export const PlaceState = z.strictObject({
     .nullable(),
   /** It was last made ready. */
   readied: Mark.nullable(),
+  /** What was last read there. */
+  readings: Readings.optional(),
 })
 export type PlaceState = z.infer<typeof PlaceState>
 

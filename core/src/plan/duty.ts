@@ -1,11 +1,22 @@
 import { z } from 'zod'
 import { BodyPart } from '../growth/growthState.ts'
 import { HoldKind } from '../holds/holdKind.ts'
+import { Quantity } from '../readings/quantity.ts'
 import { Cadence } from './cadence.ts'
 import { Effect } from './effect.ts'
 import { Source } from './source.ts'
 
-export const DutyKind = z.enum(['feed', 'water', 'clean', 'weigh', 'measure', 'look', 'dampen', 'check'])
+export const DutyKind = z.enum([
+  'feed',
+  'water',
+  'clean',
+  'weigh',
+  'measure',
+  'look',
+  'dampen',
+  'check',
+  'read',
+])
 export type DutyKind = z.infer<typeof DutyKind>
 
 const range = z.tuple([z.number().positive(), z.number().positive()])
@@ -87,6 +98,8 @@ const fields = {
   foods: z.array(Food).max(60).optional(),
   supplements: z.array(SupplementRule).max(20).optional(),
   litres: z.number().positive().optional(),
+  /** What is read, and where. */
+  reads: z.strictObject({ zone: z.string(), what: Quantity }).optional(),
   /** Holds this duty does not yield to, although they usually stop its kind. */
   despite: z.array(HoldKind).max(20).optional(),
   /** What it does to the animal: a hold may keep that from it, whatever the duty's kind. */

@@ -5,6 +5,8 @@ import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
 import { FloorRule } from '../keptFloor/floorRule.ts'
 import { HealthSign } from '../sheet/lifeHistory.ts'
+import { SheetGroup } from '../sheet/group.ts'
+import { Water } from '../readings/limits.ts'
 import { StageEnd } from '../sheet/stage.ts'
 import { Standing } from '../verdicts/standing.ts'
 import { Duty } from './duty.ts'
@@ -22,6 +24,8 @@ export const Plan = z.strictObject({
   holds: z.array(HoldRule),
   targets: z.array(PlanTarget).default([]),
   coolLoving: z.boolean().optional(),
+  group: SheetGroup.optional(),
+  water: Water.optional(),
   housing: Housing.optional(),
   light: Light.optional(),
   /** Where each line of the housing and the light comes from, by field. */

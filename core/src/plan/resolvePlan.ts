@@ -6,6 +6,7 @@ import type { Stage } from '../sheet/stage.ts'
 import type { UnknownOption } from './chosenOptions.ts'
 import { chosenOptions } from './chosenOptions.ts'
 import { boundsAt } from '../plausible/plausible.ts'
+import { readingDuties } from '../readings/readingDuties.ts'
 import type { Rest } from '../rest/rest.ts'
 import type { Duty, DutyPatch, SheetDuty } from './duty.ts'
 import type { Override } from './override.ts'
@@ -166,7 +167,11 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   return {
     sheet: sheet.id,
     stage: stage.id,
-    duties: duties.map((duty) => phased(duty, choices.phase ?? 0)),
+    group: sheet.group,
+    ...(sheet.water && { water: sheet.water }),
+    duties: [...duties, ...readingDuties(draft, sheet, source)].map((duty) =>
+      phased(duty, choices.phase ?? 0),
+    ),
     holds: sheet.holds.map((rule) => ({ ...rule, source })),
     targets,
     ...(sheet.coolLoving && { coolLoving: true }),

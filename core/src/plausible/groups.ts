@@ -1,6 +1,6 @@
 import type { BodyPart } from '../growth/growthState.ts'
 import type { Range } from '../sheet/range.ts'
-import type { SheetGroup } from '../sheet/sheet.ts'
+import type { SheetGroup } from '../sheet/group.ts'
 
 /** What can be true of any one animal of a group, kept anywhere, newborn or the largest of its kind: wide on
  * purpose, so that what lies outside is a slip of the hand, the unit or the species. */

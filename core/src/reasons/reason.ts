@@ -5,6 +5,7 @@ import type { HoldRule } from '../plan/holdRule.ts'
 import type { BodyPart } from '../growth/growthState.ts'
 import type { DroppingsKind } from '../health/healthState.ts'
 import type { ShownBy } from '../health/shownBy.ts'
+import type { Quantity } from '../readings/quantity.ts'
 import type { Rest } from '../rest/rest.ts'
 import type { EcdysisStage } from '../skin/skinState.ts'
 import type { Trigger } from '../stages/stageReached.ts'
@@ -25,6 +26,7 @@ export type Reason =
   | { fact: 'moved'; day: number }
   | { fact: 'setBy'; by: string; day: number; reason: string; until: number | null }
   | { fact: 'weight'; grams: number; day: number; readings: number; suspects: number }
+  | { fact: 'reading'; zone: string; what: Quantity; value: number; day: number; by: string }
   | { fact: 'highest'; grams: number; day: number }
   | { fact: 'weightBefore'; grams: number; day: number }
   | { fact: 'droppings'; kind: DroppingsKind; day: number; by: string }
@@ -57,6 +59,14 @@ export type Reason =
   | { rule: 'hold'; hold: HoldRule['hold']; days?: number; worryAfter?: number }
   | ({ rule: 'rest' } & Rest)
   | { rule: 'refusals'; toWorry: number }
+  | {
+      rule: 'limits'
+      zone: string
+      what: Quantity
+      want: [number, number] | null
+      harmAbove: number | null
+      harmBelow: number | null
+    }
   | { rule: 'shownBy'; shownBy: ShownBy }
   | { rule: 'unseen'; days: number }
   | { rule: 'retainedSkin'; days: number }

@@ -21,6 +21,8 @@ export const ZoneTarget = z.strictObject({
   ceilingCelsius: z.number().optional(),
   /** Below this it is harmed. */
   neverBelowCelsius: z.number().optional(),
+  /** Days from one reading to the next that the walk asks for. */
+  readEvery: z.number().positive().optional(),
   /** Only while a resident is held so; then the other zones do not count. */
   during: HoldKind.optional(),
 })

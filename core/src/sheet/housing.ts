@@ -64,6 +64,8 @@ export const Light = z.strictObject({
       distanceMm: positiveRange,
       /** UV index where it basks. */
       index: range.optional(),
+      /** Days from one reading to the next that the walk asks for. */
+      readEvery: z.number().positive().optional(),
     })
     .optional(),
 })

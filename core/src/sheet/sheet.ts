@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { HoldRule } from '../plan/holdRule.ts'
 import { Plan } from '../plan/plan.ts'
+import { Water } from '../readings/limits.ts'
 import { ZoneTarget } from './climate.ts'
 import { Housing, Light } from './housing.ts'
 import {
@@ -15,32 +16,9 @@ import {
   Together,
 } from './lifeHistory.ts'
 import { School } from './school.ts'
+import { SheetGroup } from './group.ts'
 import { Stage } from './stage.ts'
 import { Standing } from '../verdicts/standing.ts'
-
-export const SheetGroup = z.enum([
-  'snake',
-  'lizard',
-  'tortoise',
-  'frog',
-  'salamander',
-  'tarantula',
-  'scorpion',
-  'whipSpider',
-  'millipede',
-  'mantid',
-  'stickInsect',
-  'cockroach',
-  'beetle',
-  'butterfly',
-  'snail',
-  'ant',
-  'isopod',
-  'springtail',
-  'feeder',
-  'fish',
-])
-export type SheetGroup = z.infer<typeof SheetGroup>
 
 const SheetHold = HoldRule.omit({ source: true })
 
@@ -62,6 +40,9 @@ export const Sheet = z.strictObject({
   coolLoving: z.boolean().default(false),
   housing: Housing.optional(),
   light: Light.optional(),
+  water: Water.optional(),
+  /** Days from one test of the water to the next. */
+  waterEvery: z.int().positive().optional(),
   floor: FloorRecipe.optional(),
   heldFloor: HeldFloor.optional(),
   /** What must never be offered. */

@@ -3,6 +3,7 @@ import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
+import type { Readings } from '../readings/readingsState.ts'
 import type { Day } from '../time/day.ts'
 
 /** What a verdict of the day may look at. */
@@ -13,4 +14,6 @@ export interface Evidence {
   holds: readonly Hold[]
   weight: WeightLevel | null
   floors: readonly KeptFloor[]
+  /** What was last read where it lives. */
+  readings: Readings
 }

@@ -3,6 +3,8 @@ import type { Severity } from '../health/severity.ts'
 import type { SkinLeft } from '../skin/skinState.ts'
 import type { DutyPatch } from '../plan/duty.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
+import type { Quantity } from '../readings/quantity.ts'
+import type { SheetGroup } from '../sheet/group.ts'
 import type { Reason } from '../reasons/reason.ts'
 
 export type VerdictWhat =
@@ -18,6 +20,16 @@ export type VerdictWhat =
   | { code: 'floorReady'; lot: string; where: string; since: number; freeze: boolean }
   | { code: 'floorWaits'; lot: string; where: string }
   | { code: 'gone'; how: 'died' | 'left'; day: number }
+  | {
+      code: 'reading'
+      zone: string
+      what: Quantity
+      value: number
+      high: boolean
+      /** Beyond what harms, and not only beyond what is wanted. */
+      harms: boolean
+      group: SheetGroup | null
+    }
   | { code: 'sign'; sign: string; first: string | null }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
   | { code: 'wake'; why: 'loss' | 'urine'; share: number | null }

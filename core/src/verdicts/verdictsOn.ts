@@ -5,6 +5,7 @@ import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
+import { readingVerdicts } from '../readings/readingVerdicts.ts'
 import { signsShown } from '../health/signsShown.ts'
 import { restVerdicts } from '../rest/restVerdicts.ts'
 import { leftOpen } from './leftOpen.ts'
@@ -132,6 +133,7 @@ export function verdictsOn(evidence: Evidence): Verdict[] {
     ...unseen(evidence),
     ...suspectWeight(evidence),
     ...retainedSkin(evidence),
+    ...readingVerdicts(evidence),
     ...signsShown(evidence),
     ...restVerdicts(evidence),
     ...observations(evidence),

@@ -2,11 +2,17 @@ import type { Draft } from '../entries/entry.ts'
 import type { FeedOutcome } from '../feeding/feedingState.ts'
 import { lotOf } from '../keptFloor/floorTasks.ts'
 import type { Offering } from '../feeding/offeringOn.ts'
+import type { DutyKind } from '../plan/duty.ts'
 import type { Task } from './task.ts'
+
+/** Whether only a number answers a kind of duty. */
+export function needsNumber(does: DutyKind): boolean {
+  return does === 'weigh' || does === 'measure' || does === 'read'
+}
 
 /** What one touch can say: everything whose outcome needs no number. */
 export function canBeAsPlanned(task: Task): boolean {
-  return task.duty.does !== 'weigh' && task.duty.does !== 'measure' && !task.nothingToOffer
+  return !needsNumber(task.duty.does) && !task.nothingToOffer
 }
 
 /** A middle of a range that reads like a keeper's number: whole pieces, grams to a tenth. */
@@ -76,6 +82,7 @@ export function asPlanned(subject: string, task: Task): Draft | null {
     }
     case 'weigh':
     case 'measure':
+    case 'read':
       return null
   }
 }

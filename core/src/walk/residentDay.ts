@@ -18,6 +18,8 @@ import { isBefore } from '../plan/setupDuties.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
+import type { Readings } from '../readings/readingsState.ts'
+import { lastReading } from '../readings/readingsState.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
@@ -36,6 +38,7 @@ export interface ResidentDay {
 const PREPARE_AHEAD_DAYS = 3
 
 interface Today {
+  readings: Readings
   day: Day
   minute: number | null
   state: ResidentState
@@ -75,7 +78,8 @@ function lastCleaned(duty: Duty, state: ResidentState): Mark | undefined {
   return spot && full ? (spot.at < full.at ? full : spot) : (spot ?? full)
 }
 
-function markFor(duty: Duty, state: ResidentState): Mark | undefined {
+function markFor(duty: Duty, { state, readings }: Pick<Today, 'state' | 'readings'>): Mark | undefined {
+  if (duty.reads) return lastReading(readings, duty.reads)
   return duty.does === 'clean' ? lastCleaned(duty, state) : own(state.done, duty.id)
 }
 
@@ -89,24 +93,27 @@ function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
   return line.lastOffer.day + duty.offerAgainAfter
 }
 
-function lastDone(duty: Duty, state: ResidentState): Day | null {
+function lastDone(duty: Duty, today: Today): Day | null {
+  const { state } = today
   if (duty.cadence.type === 'whenEmpty') return lastLookAtBowl(duty, state)
   if (duty.does === 'feed') return lastMealIn(own(state.feeding.lines, duty.id))?.day ?? null
-  return markFor(duty, state)?.day ?? null
+  return markFor(duty, today)?.day ?? null
 }
 
-function factsOf(duty: Duty, { day, state }: Today): DuenessFacts {
-  const facts: DuenessFacts = { day, lastDone: lastDone(duty, state), since: state.stay.arrivedOn ?? day }
+function factsOf(duty: Duty, today: Today): DuenessFacts {
+  const { day, state } = today
+  const facts: DuenessFacts = { day, lastDone: lastDone(duty, today), since: state.stay.arrivedOn ?? day }
   if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, own(state.feeding.lines, duty.id))
   if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
   if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
   return facts
 }
 
-function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reason[] {
+function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
+  const { state } = today
   const because: Reason[] = []
   const line = duty.does === 'feed' ? own(state.feeding.lines, duty.id) : undefined
-  const mark = line ? lastMealIn(line) : markFor(duty, state)
+  const mark = line ? lastMealIn(line) : markFor(duty, today)
   if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
   else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
   const offer = line?.lastOffer
@@ -144,10 +151,11 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, state: ResidentState): Reaso
   return because
 }
 
-function doneToday(duty: Duty, { day, state }: Today): Task['done'] {
+function doneToday(duty: Duty, today: Today): Task['done'] {
+  const { day, state } = today
   if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
   const looked = duty.cadence.type === 'whenEmpty' ? own(state.done, `${duty.id}:bowl`) : undefined
-  const mark = [markFor(duty, state), looked].find((candidate) => candidate?.day === day)
+  const mark = [markFor(duty, today), looked].find((candidate) => candidate?.day === day)
   if (!mark) return undefined
   const { at, by, uid } = mark
   const offer = own(state.feeding.lines, duty.id)?.lastOffer
@@ -222,7 +230,7 @@ function taskOf(planned: Duty, today: Today): Task {
     daysOver: isLate ? due.daysOver : 0,
     lateness: isLate ? due.lateness : 0,
     ...standing,
-    because: [...(held?.because ?? []), ...reasonsOf(duty, facts, today.state)],
+    because: [...(held?.because ?? []), ...reasonsOf(duty, facts, today)],
   }
   if (facts.emptySince != null) task.emptySince = facts.emptySince
   mealOn(task, due, today)
@@ -233,6 +241,8 @@ export interface ResidentDayInput {
   day: Day
   /** Old floors of this resident that are still kept. */
   floors?: readonly KeptFloor[]
+  /** What was last read where it lives. */
+  readings?: Readings
   /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
   minute?: number
   plan: Plan
@@ -246,18 +256,25 @@ export function isComing({ stay: { expectedOn, arrivedOn } }: Pick<ResidentState
 
 /** What one resident needs on a day, what is held and why, and what its record says is wrong. Somebody who
  * is gone needs nothing; only what it left behind does. */
-export function residentDay({ day, minute, plan, state, floors = [] }: ResidentDayInput): ResidentDay {
+export function residentDay({
+  day,
+  minute,
+  plan,
+  state,
+  floors = [],
+  readings = {},
+}: ResidentDayInput): ResidentDay {
   const weight = weightLevel(state.growth.weights, plan.weighing)
   if (state.stay.ended) {
     const tasks = floorTasks(floors, plan, day)
-    const facts = { day, plan, state, holds: [], weight, floors }
+    const facts = { day, plan, state, holds: [], weight, floors, readings }
     return { tasks, holds: [], verdicts: verdictsOfGone(facts, tasks), weight }
   }
   const coming = isComing(state)
   const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
-  const today: Today = { day, minute: minute ?? null, state, holds, weight }
+  const today: Today = { day, minute: minute ?? null, state, holds, weight, readings }
   const tasks: Task[] = []
   for (const duty of plan.duties) if (isBefore(duty) === coming) tasks.push(taskOf(duty, today))
   tasks.push(...floorTasks(floors, plan, day))
-  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors }), weight }
+  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors, readings }), weight }
 }

@@ -1,3 +1,4 @@
+import type { Readings } from '../readings/readingsState.ts'
 import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { Plan } from '../plan/plan.ts'
@@ -16,6 +17,8 @@ export interface WalkResident {
   place: Place
   /** Old floors of it that are still kept. */
   floors?: readonly KeptFloor[]
+  /** What was last read where it lives. */
+  readings?: Readings
 }
 
 export interface WalkInput {
@@ -60,10 +63,10 @@ export function stopsOf(visits: readonly Visit[]): Stop[] {
 /** The walk of a day: every resident's duties with their reasons, in the order to walk,
  * and what to prepare. Computed from plans and folds; nothing of it is stored. */
 export function walk({ day, minute, residents }: WalkInput): Walk {
-  const visits = residents.map(({ id, place, plan, state, floors = [] }): Visit => ({
+  const visits = residents.map(({ id, place, plan, state, floors = [], readings = {} }): Visit => ({
     resident: id,
     place,
-    ...residentDay({ day, plan, state, floors, ...(minute !== undefined && { minute }) }),
+    ...residentDay({ day, plan, state, floors, readings, ...(minute !== undefined && { minute }) }),
   }))
   visits.sort(comparePlaced)
   return { stops: stopsOf(visits), prep: prepFor(day, visits) }

@@ -1,4 +1,4 @@
-import type { Draft, Entry, EntryKind, LotState, Plan, ResidentState, Task } from '@kobrin/core'
+import type { Draft, Entry, EntryKind, LotState, Plan, PlaceState, ResidentState, Task } from '@kobrin/core'
 import {
   advance,
   asPlanned,
@@ -6,6 +6,7 @@ import {
   fedDraft,
   keptFloor,
   lastMealIn,
+  limitsAt,
   replay,
   residentDay,
 } from '@kobrin/core'
@@ -18,6 +19,9 @@ export interface Kept {
   plan: Plan
   animal: Animal
   state: ResidentState
+  /** The enclosure it lives in, and what is believed of it. */
+  home: string
+  place: PlaceState
   /** Old floors of it that were put aside. */
   lots: Map<string, LotState>
   history: Entry[]
@@ -41,8 +45,22 @@ export interface KeeperDay {
   chance: Chance
 }
 
-export function newKept(residentId: string, plan: Plan, animal: Animal, since: number): Kept {
-  return { residentId, plan, animal, since, state: emptyState('resident'), lots: new Map(), history: [] }
+export function newKept(
+  lives: Pick<Kept, 'residentId' | 'home'>,
+  plan: Plan,
+  animal: Animal,
+  since: number,
+): Kept {
+  return {
+    ...lives,
+    plan,
+    animal,
+    since,
+    state: emptyState('resident'),
+    place: emptyState('place'),
+    lots: new Map(),
+    history: [],
+  }
 }
 
 /** Appends what a keeper would have entered. Moments beyond `until` have not happened. */
@@ -67,13 +85,16 @@ export function record(
   return entry.uid
 }
 
-/** What is believed of whatever the entry is about: the resident, or a floor of it that is kept. */
+/** What is believed of whatever the entry is about: the resident, its box, or a floor of it that is kept. */
 function fold(kept: Kept, entry: Entry): void {
   const { subject } = entry
   const told = () => kept.history.filter((one) => one.subject === subject)
   if (subject === kept.residentId) {
     const next = advance(kept.state, entry)
     kept.state = next === 'replay' ? replay('resident', told()) : next
+  } else if (subject === kept.home) {
+    const next = advance(kept.place, entry)
+    kept.place = next === 'replay' ? replay('place', told()) : next
   } else {
     const next = advance(kept.lots.get(subject) ?? emptyState('lot'), entry)
     kept.lots.set(subject, next === 'replay' ? replay('lot', told()) : next)
@@ -121,6 +142,25 @@ function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: n
     kept.animal.gutGrams += offering.grams?.[1] ?? kept.animal.bodyGrams * 0.03
 }
 
+/** What an instrument shows in the middle of what is wanted, with the spread of a real room; now and then a lamp
+ * or a thermostat is off. */
+function reading(kept: Kept, { duty }: Task, today: KeeperDay, author: string, ms: number): void {
+  const { plan, residentId: resident, home } = kept
+  const { chance } = today
+  const limits = duty.reads && limitsAt(duty.reads, plan, [])
+  if (!duty.reads || !limits?.want) return
+  const [low, high] = limits.want
+  const wanders = chance.happens(0.01) ? 1.2 : 0.25
+  const value = (low + high) / 2 + chance.normal(0, 1) * (high - low) * wanders
+  const fine = duty.reads.what === 'celsius' || duty.reads.what === 'humidity' ? 1 : 2
+  const draft: Draft = {
+    subject: home,
+    kind: 'reading',
+    payload: { ...duty.reads, value: Math.max(0, Number(value.toFixed(fine))), resident },
+  }
+  record(kept, draft, author, ms, today)
+}
+
 function leftovers(kept: Kept, task: Task, today: KeeperDay, author: string, ms: number): void {
   if (task.duty.amount?.by !== 'portion' || !today.chance.happens(0.18)) return
   const cleared = today.chance.happens(0.6)
@@ -151,6 +191,7 @@ function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void 
   const author = isLater(task, today) ? today.evening : today.author
   const ms = momentOf(task, today, order)
   if (does === 'weigh') return weighing(kept, today, author, ms)
+  if (does === 'read') return reading(kept, task, today, author, ms)
   if (does === 'feed' && task.duty.cadence.type !== 'whenEmpty') {
     leftovers(kept, task, today, author, ms)
     return feeding(kept, task, today, author, ms + 1_000)
@@ -212,7 +253,8 @@ function measure(kept: Kept, today: KeeperDay): void {
 /** One day of one resident: it lives, and its keepers walk by. */
 export function keepADay(kept: Kept, today: KeeperDay): void {
   const floors = [...kept.lots].flatMap(([lot, state]) => keptFloor(lot, state) ?? [])
-  const { tasks } = residentDay({ day: today.day, plan: kept.plan, state: kept.state, floors })
+  const { plan, state, place } = kept
+  const { tasks } = residentDay({ day: today.day, plan, state, floors, readings: place.readings ?? {} })
   // In the order of the clock: the walk first, what waits for its hour after it.
   const todo = tasks
     .filter(({ status }) => status === 'due' || status === 'late')

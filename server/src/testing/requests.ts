@@ -79,6 +79,7 @@ export const PAYLOADS: Record<EntryKind, object> = {
   released: { hold: 'gravid' },
   vacated: { resident: '', leaves: 'toClean' },
   readied: { floor: 'cleaned' },
+  reading: { zone: 'warm end', what: 'celsius', value: 31 },
   floorKept: { of: '', at: 'Larder' },
   floorChecked: { found: 'nothing' },
   floorDisposed: {},

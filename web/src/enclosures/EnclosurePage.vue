@@ -17,6 +17,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
 import { sayDate, spaced } from '../words/numbers.ts'
 import BuildForm from './BuildForm.vue'
+import ReadingList from './ReadingList.vue'
 import FindingList from './FindingList.vue'
 import { useFit } from './useFit.ts'
 
@@ -82,6 +83,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
       </section>
       <PlaceVerdicts :enclosure-id="id" />
       <p v-if="tenants.length === 0" class="good">It stands empty.</p>
+      <ReadingList :enclosure-id="id" />
       <section class="block">
         <h2>As it stands</h2>
         <dl class="facts">

@@ -1,4 +1,4 @@
-import type { Entry, FamilyName, LotState, PlaceState, Register, ResidentState } from '@kobrin/core'
+import type { Entry, FamilyName, LotState, PlaceState, Readings, Register, ResidentState } from '@kobrin/core'
 import { emptyLot, emptyPlace, emptyResident } from '@kobrin/core'
 import { shallowReactive } from 'vue'
 import type { AnyState } from './ledger.ts'
@@ -24,7 +24,12 @@ export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
   /** Places that wait for something, by enclosure. */
   const waitingPlaces = shallowReactive(new Map<string, NonNullable<PlaceState['waits']>>())
 
-  function putPlace(place: string, { waits }: PlaceState): void {
+  /** What was last read, by enclosure. */
+  const readings = shallowReactive(new Map<string, Readings>())
+
+  function putPlace(place: string, { waits, readings: read }: PlaceState): void {
+    if (read) readings.set(place, read)
+    else readings.delete(place)
     if (waits) waitingPlaces.set(place, waits)
     else waitingPlaces.delete(place)
   }
@@ -44,6 +49,7 @@ export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
     ledger,
     lots,
     waitingPlaces,
+    readings,
     stateOf: (residentId: string) => (ledger.stateOf(residentId) ?? NOBODY) as ResidentState,
     placeState: (placeId: string) => (ledger.stateOf(placeId) ?? NOWHERE) as PlaceState,
     recent: (subject: string): readonly Entry[] => ledger.recent(subject),

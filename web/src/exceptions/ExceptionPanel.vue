@@ -4,7 +4,7 @@ import type { Severity } from '@kobrin/core'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useToday } from '../time/useToday.ts'
-import { sayDoubt, withUnit } from '../words/doubts.ts'
+import { sayDoubt, sayDoubted, withUnit } from '../words/doubts.ts'
 import { terms } from '../words/terms.ts'
 import FormFields from './FormFields.vue'
 import type { useException } from './useException.ts'
@@ -106,7 +106,7 @@ function onKey(event: KeyboardEvent): void {
             class="plain"
             @click="saying.insist()"
           >
-            Looked again: it is {{ withUnit(question.doubt.value, question.doubt.unit) }}
+            Looked again: it is {{ sayDoubted(question.doubt) }}
           </button>
         </div>
         <div v-else-if="ask.type === 'graded'" class="grave">

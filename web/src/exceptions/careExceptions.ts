@@ -3,7 +3,7 @@ import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
 
-const DROPPINGS = ['normal', 'loose', 'hard', 'bloody', 'urates', 'none'] as const
+const DROPPINGS = ['normal', 'loose', 'hard', 'bloody', 'urates', 'urine', 'none'] as const
 
 const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPart[]>> = {
   backboned: ['length', 'girth', 'headWidth', 'eyeGap'],
@@ -12,6 +12,7 @@ const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPa
 }
 
 function partsOf(group: SheetGroup): readonly BodyPart[] {
+  if (group === 'whipSpider') return ['whipLength', ...PARTS.legged]
   if (group === 'snail' || group === 'tortoise') return PARTS.shelled
   return ['snake', 'lizard', 'frog', 'salamander'].includes(group) ? PARTS.backboned : PARTS.legged
 }

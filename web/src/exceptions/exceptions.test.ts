@@ -32,6 +32,8 @@ const FLOORS: KeptFloor[] = [
   },
 ]
 
+const TAMSIN = '01900000-0000-7000-8000-0000000000aa'
+
 function exceptionsOf(
   group: SheetGroup = 'lizard',
   entries = [entryOn(TODAY - 5, { kind: 'looked', payload: { seen: true } })],
@@ -40,7 +42,7 @@ function exceptionsOf(
   const state = stateOf(...entries)
   const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state })
   return exceptionsFor({
-    residentId: 'tamsin',
+    residentId: TAMSIN,
     group,
     day,
     today: TODAY,
@@ -48,6 +50,11 @@ function exceptionsOf(
     floors: FLOORS,
     lives: 'colony',
     boxLeft,
+    home: UID,
+    points: [
+      { zone: 'warm end', what: 'celsius' },
+      { zone: 'water', what: 'ph' },
+    ],
   })
 }
 
@@ -107,7 +114,7 @@ describe('what can be said besides "as planned"', () => {
   it('a refusal is one touch and says what was offered', () => {
     expect(madeBy(keyed('r').ask)).toEqual([
       {
-        subject: 'tamsin',
+        subject: TAMSIN,
         kind: 'fed',
         payload: {
           duty: 'feed',
@@ -178,7 +185,7 @@ describe('what can be said besides "as planned"', () => {
     const { ask } = keyed('0')
     expect(madeBy(ask)).toEqual([
       { subject: UID, kind: 'floorChecked', payload: { found: 'babies', count: 3, became: 'recount' } },
-      { subject: 'tamsin', kind: 'gained', payload: { count: 3, lot: UID } },
+      { subject: TAMSIN, kind: 'gained', payload: { count: 3, lot: UID } },
     ])
   })
 
@@ -190,9 +197,9 @@ describe('what can be said besides "as planned"', () => {
       const answers = { text: () => undefined, number: () => count, ticked: () => false }
       return draftsOf(found.ask.draft(answers)).map(({ subject, kind }) => `${subject} ${kind}`)
     }
-    expect(made('box-1', 1)).toEqual(['tamsin died', 'box-1 vacated'])
-    expect(made(null, 1)).toEqual(['tamsin died'])
-    expect(made('box-1', 0)).toEqual(['tamsin died'])
+    expect(made('box-1', 1)).toEqual([`${TAMSIN} died`, 'box-1 vacated'])
+    expect(made(null, 1)).toEqual([`${TAMSIN} died`])
+    expect(made('box-1', 0)).toEqual([`${TAMSIN} died`])
   })
 
   it('offers to lift only what a fact must end', () => {

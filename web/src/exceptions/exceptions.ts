@@ -1,4 +1,4 @@
-import type { KeptFloor, ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
+import type { KeptFloor, Point, ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
 import { isComing } from '@kobrin/core'
 import type { Exception } from './ask.ts'
 import { arrivalException } from './arrivalException.ts'
@@ -7,6 +7,7 @@ import { feedingExceptions } from './feedingExceptions.ts'
 import { holdExceptions } from './holdExceptions.ts'
 import { countExceptions } from './countExceptions.ts'
 import { leavingExceptions } from './leavingExceptions.ts'
+import { readingException } from './readingException.ts'
 import { skinException } from './skinException.ts'
 
 export interface ExceptionsFor {
@@ -20,6 +21,9 @@ export interface ExceptionsFor {
   lives: 'individual' | 'colony'
   /** The box that stands empty once it is gone; null while others live in it. */
   boxLeft: string | null
+  /** Where it lives, and what is read there. */
+  home: string | null
+  points: readonly Point[]
 }
 
 /** Everything that can be said about a resident besides "as planned", each on one key. */
@@ -32,6 +36,8 @@ export function exceptionsFor({
   floors,
   lives,
   boxLeft,
+  home,
+  points,
 }: ExceptionsFor): Exception[] {
   if (isComing(state) && state.stay.place) return [arrivalException(residentId, state.stay.place.enclosure)]
   const [weigh, ...care] = careExceptions(residentId, group, day)
@@ -40,6 +46,7 @@ export function exceptionsFor({
     ...(weigh ? [weigh] : []),
     skinException(residentId, group, state.skin.retained),
     ...care,
+    ...readingException({ residentId, home, points }),
     ...holdExceptions(residentId, day, today),
     ...countExceptions(residentId, floors),
     ...leavingExceptions({ residentId, lives, state, boxLeft }),

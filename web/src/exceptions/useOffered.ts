@@ -1,8 +1,10 @@
+import { pointsOf } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { computed, toValue } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -16,6 +18,7 @@ export function useOffered(residentId: MaybeRefOrGetter<string>) {
   const record = useRecord()
   const keptFloors = useKeptFloors()
   const people = usePeople()
+  const plans = usePlans()
   const residents = useResidents()
   const today = useToday()
 
@@ -31,6 +34,11 @@ export function useOffered(residentId: MaybeRefOrGetter<string>) {
       floors: keptFloors.of(one.id),
       lives: one.lives,
       boxLeft: residents.boxLeftBy(one.id),
+      home: residents.homeOf(one.id) ?? null,
+      points: pointsOf(
+        plans.planOf(one),
+        residents.dayOf(one.id).holds.map(({ hold }) => hold),
+      ),
     })
     return all.filter((exception) => people.maySay(sampleOf(exception.ask)))
   })

@@ -1,4 +1,4 @@
-import type { ResidentDay, Verdict } from '@kobrin/core'
+import type { Readings, ResidentDay, Verdict } from '@kobrin/core'
 import { countOf as countIn, mayRecord, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
@@ -15,6 +15,8 @@ import { perResident } from './perResident.ts'
 /** Whatever is wrong with one resident is shown at that resident. */
 const NO_PLAN: Verdict = { severity: 'act', what: { code: 'noPlan' }, because: [] }
 
+const NOTHING_READ: Readings = {}
+
 /** Everyone who lives here: their day, their box, how many they are. */
 export const useResidents = defineStore('residents', () => {
   const site = useSite()
@@ -23,6 +25,13 @@ export const useResidents = defineStore('residents', () => {
   const keptFloors = useKeptFloors()
   const people = usePeople()
   const today = useToday()
+
+  // A box changes far less often than a state: the building is drawn anew only when somebody moves.
+  const homeOf = perResident((residentId) => record.stateOf(residentId).stay.place?.enclosure)
+
+  function readingsAt(enclosureId: string | undefined): Readings {
+    return (enclosureId !== undefined && record.readings.get(enclosureId)) || NOTHING_READ
+  }
 
   const dayOf = perResident((residentId): ResidentDay => {
     const resident = site.residents.get(residentId)
@@ -33,12 +42,10 @@ export const useResidents = defineStore('residents', () => {
       plan: plans.planOf(resident),
       state: record.stateOf(residentId),
       floors: keptFloors.of(residentId),
+      readings: readingsAt(homeOf(residentId)),
     })
     return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
   })
-
-  // A box changes far less often than a state: the building is drawn anew only when somebody moves.
-  const homeOf = perResident((residentId) => record.stateOf(residentId).stay.place?.enclosure)
 
   const byHome = computed(() => grouped(site.residents.values(), ({ id }) => homeOf(id)))
 

@@ -1,4 +1,4 @@
-import type { Draft, Entry, LotState, PlaceState, Register, ResidentState } from '@kobrin/core'
+import type { Draft, Entry, LotState, PlaceState, Readings, Register, ResidentState } from '@kobrin/core'
 import { emptyPlace, emptyResident } from '@kobrin/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { vi } from 'vitest'
@@ -14,11 +14,13 @@ export const states = shallowReactive(new Map<string, ResidentState>())
 export const kept: { drafts: readonly Draft[]; says: string }[] = []
 
 export const lots = shallowReactive(new Map<string, LotState>())
+export const readings = shallowReactive(new Map<string, Readings>())
 export const waitingPlaces = shallowReactive(new Map<string, NonNullable<PlaceState['waits']>>())
 
 export const useRecord = () => ({
   lots,
   waitingPlaces,
+  readings,
   stateOf: (id: string) => states.get(id) ?? emptyResident(),
   placeState: (id: string): PlaceState => ({ ...emptyPlace(), waits: waitingPlaces.get(id) ?? null }),
   keep: (drafts: readonly Draft[], says: string) => kept.push({ drafts, says }),
@@ -44,6 +46,7 @@ export function beginShift(fake: Parameters<typeof vi.useFakeTimers>[0] = { toFa
   states.clear()
   lots.clear()
   waitingPlaces.clear()
+  readings.clear()
   kept.length = 0
   setActivePinia(createPinia())
   usePeople().me = ME

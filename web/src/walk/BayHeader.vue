@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { DutyKind } from '@kobrin/core'
-import { isToDo } from '@kobrin/core'
+import { isToDo, needsNumber } from '@kobrin/core'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import DutyMark from './DutyMark.vue'
@@ -20,7 +20,7 @@ const sums = useAfterPaint(() => {
   for (const id of face.residents) {
     for (const task of residents.dayOf(id).tasks) {
       const { does } = task.duty
-      if (does === 'weigh' || does === 'measure') continue
+      if (needsNumber(does)) continue
       if (isToDo(task)) due.set(does, (due.get(does) ?? 0) + 1)
     }
   }

@@ -62,6 +62,10 @@ const says = computed(() => {
   border-radius: 9px / 12px;
 }
 
+.read {
+  border-radius: 50% 3px 50% 3px;
+}
+
 .dampen {
   border-radius: 0 0 50% 50%;
 }

@@ -15,6 +15,7 @@ export const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['n t', 'saw something; note for the next shift'],
   ['h v', 'hold; lift a hold'],
   ['m', 'measure'],
+  ['7', 'a reading: temperature, humidity, ultraviolet, water'],
   ['g', 'move to another enclosure'],
   ['k q', 'counted; body condition'],
   ['0', 'found alive in old floor'],

@@ -2,6 +2,7 @@ import type { Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
 import { isBefore } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
+import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
 import { sayObstacles } from './rest.ts'
 import type { Teller } from './reasons.ts'
 
@@ -20,6 +21,7 @@ export function sayOffering({ item, size, count, grams, supplements }: Offering)
 
 export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): string {
   if (keptAt !== undefined) return `Old floor, ${keptAt}`
+  if (duty.reads) return `Read ${sayPoint(duty.reads)}`
   return duty.label ?? words.duty[duty.does]
 }
 
@@ -61,6 +63,8 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return `Old floor, ${what.where}: look into it`
     case 'gone':
       return `${what.how === 'died' ? 'Died' : 'Left'} ${sayDay(what.day, today)}`
+    case 'reading':
+      return sayReading(what)
     case 'sign':
       return what.first === null ? what.sign : `${what.sign}. ${what.first}`
     case 'restUnfit':
@@ -104,19 +108,26 @@ export function sayTooLarge({ item, size, unit, has, most, instead }: NonNullabl
   return `Nothing is small enough: ${item} ${size} is ${told(has)}, at most ${told(most)} may be given. Instead: ${other}.`
 }
 
+/** A verdict in the little room of a cell: what to do about it stands in the panel. */
+function sayBriefly(verdict: Verdict, teller: Teller): string {
+  const { what } = verdict
+  if (what.code === 'reading') return sayReadingBriefly(what)
+  return what.code === 'sign' ? what.sign : sayVerdict(verdict, teller)
+}
+
 export type Tone = 'plain' | 'held' | 'late' | 'done' | 'watch'
 
 /** The one sentence a colleague would say at this enclosure. */
 export function sayCell(resident: ResidentDay, teller: Teller): { text: string; tone: Tone } {
   const { tasks, holds, verdicts } = resident
   const grave = verdicts.find(({ severity }) => severity === 'urgent' || severity === 'act')
-  if (grave) return { text: sayVerdict(grave, teller), tone: 'late' }
+  if (grave) return { text: sayBriefly(grave, teller), tone: 'late' }
   const gone = verdicts.find(({ what }) => what.code === 'gone')
   if (gone) return { text: sayVerdict(gone, teller), tone: 'done' }
   const hold = holds.find(({ overdue }) => overdue) ?? holds.find(({ suppresses }) => suppresses.length > 0)
   if (hold) return { text: sayHold(hold, teller.today), tone: 'held' }
   const watch = verdicts.find(({ severity }) => severity === 'watch')
-  if (watch) return { text: sayVerdict(watch, teller), tone: 'watch' }
+  if (watch) return { text: sayBriefly(watch, teller), tone: 'watch' }
   if (tasks.length > 0 && tasks.every(({ duty }) => isBefore(duty)))
     return { text: 'Expected. Its place is made ready.', tone: 'plain' }
   const toDo = tasks.filter(({ status }) => status === 'due' || status === 'late')

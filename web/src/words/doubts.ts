@@ -1,16 +1,27 @@
 import type { Doubt } from '@kobrin/core'
 import { sayGrams, spaced } from './numbers.ts'
+import { sayValue } from './readings.ts'
 import { sayObstacles } from './rest.ts'
 
-type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' }>
+type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' | 'offScale' }>
 
 export function withUnit(value: number, unit: ValueDoubt['unit']): string {
   return unit === 'g' ? sayGrams(value) : `${spaced(value)} ${unit}`
 }
 
+/** The value that is asked about, as somebody insists on it. */
+export function sayDoubted(doubt: Exclude<Doubt, { code: 'restUnfit' }>): string {
+  return doubt.code === 'offScale' ? sayValue(doubt.what, doubt.value) : withUnit(doubt.value, doubt.unit)
+}
+
 /** A kind question about a value that does not fit. */
 export function sayDoubt(doubt: Doubt, today: number): string {
   if (doubt.code === 'restUnfit') return `No winter rest: ${sayObstacles(doubt.obstacles, today)}.`
+  if (doubt.code === 'offScale') {
+    const { what, value: read, low, high } = doubt
+    const fahrenheit = what === 'celsius' ? ' Perhaps it was °F.' : ''
+    return `${sayValue(what, read)}? Readings lie between ${sayValue(what, low)} and ${sayValue(what, high)}.${fahrenheit}`
+  }
   const value = withUnit(doubt.value, doubt.unit)
   if (doubt.code === 'implausible') {
     const between = `${withUnit(doubt.low, doubt.unit)} and ${withUnit(doubt.high, doubt.unit)}`

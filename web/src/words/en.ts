@@ -23,6 +23,7 @@ export const words = {
     look: 'Look',
     dampen: 'Dampen',
     check: 'Check',
+    read: 'Read',
   } satisfies Record<DutyKind, string>,
 
   dutyLetter: {
@@ -34,6 +35,7 @@ export const words = {
     look: 'L',
     dampen: 'D',
     check: 'K',
+    read: 'R',
   } satisfies Record<DutyKind, string>,
 
   done: {
@@ -45,6 +47,7 @@ export const words = {
     look: 'seen',
     dampen: 'dampened',
     check: 'checked',
+    read: 'read',
   } satisfies Record<DutyKind, string>,
 
   status: {

@@ -70,6 +70,7 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Old skin off', of('skinCleared', {})],
   ['Old skin off: toes', of('skinCleared', { parts: ['toes'] })],
   ['Looked, not seen', of('looked', { seen: false })],
+  ['warm end: 31.5 °C', of('reading', { zone: 'warm end', what: 'celsius', value: 31.5 })],
   ['Droppings: with blood', of('droppings', { kind: 'bloody' })],
   ['Open mouth (call the vet now)', of('observed', { text: 'Open mouth', severity: 'urgent' })],
   ['Sat in the bowl', of('noted', { text: 'Sat in the bowl' })],

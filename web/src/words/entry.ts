@@ -3,6 +3,7 @@ import { words } from './en.ts'
 import { terms } from './terms.ts'
 import type { Teller } from './reasons.ts'
 import { sayDate, sayGrams } from './numbers.ts'
+import { sayValue } from './readings.ts'
 
 /** Names as entries need them: days from today, and the stages and schools of the sheet of a resident. */
 export type EntryTeller = Pick<Teller, 'today' | 'stageOf' | 'schoolOf'>
@@ -33,6 +34,7 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
   },
   vacated: (payload) =>
     payload.leaves === 'toClean' ? 'Moved out of; to be cleaned' : 'Moved out of; floor to be kept',
+  reading: ({ zone, what, value }) => `${zone}: ${sayValue(what, value)}`,
   readied: (payload) => (payload.floor === 'kept' ? 'Emptied, floor kept' : 'Cleaned'),
   counted: (payload) =>
     `Counted ${payload.count}${payload.expected === undefined ? '' : ` of ${payload.expected}`}`,

@@ -33,6 +33,11 @@ export function sayGrams(grams: number): string {
   return `${spaced(rounded)} g`
 }
 
+/** To a hundredth, without idle zeros. */
+export function round(value: number): string {
+  return String(Math.round(value * 100) / 100)
+}
+
 export function spaced(value: number): string {
   const [whole = '', part] = String(value).split('.')
   const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f')

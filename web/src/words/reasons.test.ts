@@ -118,6 +118,9 @@ describe('numbers and days', () => {
     expect(sayDoubt({ code: 'implausible', value: 999, unit: 'g', low: 0.1, high: 7, of: 'sheet' }, 0)).toBe(
       '999 g? At its stage one can be between 0.1 g and 7 g.',
     )
+    expect(sayDoubt({ code: 'offScale', what: 'celsius', value: 95, low: -5, high: 60 }, 0)).toBe(
+      '95 °C? Readings lie between -5 °C and 60 °C. Perhaps it was °F.',
+    )
     expect(sayDoubt({ code: 'shrunk', value: 90, usual: 120, unit: 'mm' }, 0)).toContain('does not shrink')
   })
 })

@@ -1,9 +1,10 @@
 import type { AmountRule, Needs, Reason, Source, SupplementRule } from '@kobrin/core'
 import { sayHeldFloor } from './care.ts'
 import { words } from './en.ts'
+import { sayValue, unitOf } from './readings.ts'
 import { sayRest } from './rest.ts'
 import { terms } from './terms.ts'
-import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
+import { sayDate, sayDay, sayGrams, round, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
 
 export interface Teller {
   today: number
@@ -69,6 +70,15 @@ function saySupplement({ name, everyMeals, everyDays }: SupplementRule): string 
   return `${name} every ${everyDays ?? 0} days.`
 }
 
+function sayLimits({ what, want, harmAbove, harmBelow }: Extract<Reason, { rule: 'limits' }>): string {
+  const unit = unitOf(what) === '' ? '' : ` ${unitOf(what)}`
+  return [
+    ...(want ? [`Wanted: ${sayRange(want, round)}${unit}.`] : []),
+    ...(harmAbove === null ? [] : [`Harmed from ${round(harmAbove)}${unit} up.`]),
+    ...(harmBelow === null ? [] : [`Harmed from ${round(harmBelow)}${unit} down.`]),
+  ].join(' ')
+}
+
 type RuleReason = Extract<Reason, { rule: string }>
 type FactReason = Extract<Reason, { fact: string }>
 
@@ -88,6 +98,7 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
   refusals: (reason) => `${reason.toWorry} refusals in a row are a worry here.`,
   unseen: (reason) => `Not seen for ${reason.days} days is a worry for this kind.`,
   rest: sayRest,
+  limits: sayLimits,
   shownBy: ({ shownBy }) =>
     shownBy.fact === 'loss'
       ? `${Math.round(shownBy.share * 100)} % below the highest weight of ${shownBy.days} days is a sign.`
@@ -128,6 +139,8 @@ const FACTS: {
     const aside = reason.suspects > 0 ? `, ${reason.suspects} set aside as suspect` : ''
     return `${sayGrams(reason.grams)} on ${sayDate(reason.day, today)}, smoothed over ${reason.readings} weighings${aside}.`
   },
+  reading: (reason, { today, who }) =>
+    `${reason.zone}: ${sayValue(reason.what, reason.value)}, read ${sayDay(reason.day, today)} by ${who(reason.by)}.`,
   highest: (reason, { today }) =>
     `${sayGrams(reason.grams)} at its highest of the year, ${sayDate(reason.day, today)}.`,
   weightBefore: (reason, { today }) =>

@@ -1,0 +1,104 @@
+import { z } from 'zod'
+import type { Plan } from '../plan/plan.ts'
+import type { HoldKind } from '../holds/holdKind.ts'
+import { roomLimits, zonesNow } from '../sheet/climate.ts'
+import type { Quantity } from './quantity.ts'
+import type { Point } from './readingsState.ts'
+
+/** What is wanted of a quantity in water, and what harms. */
+export const WaterLimit = z.strictObject({
+  want: z.tuple([z.number().nonnegative(), z.number().nonnegative()]),
+  harmAbove: z.number().nonnegative().optional(),
+  harmBelow: z.number().nonnegative().optional(),
+})
+export type WaterLimit = z.infer<typeof WaterLimit>
+
+export const WATER_QUANTITIES = ['ammonia', 'nitrite', 'nitrate', 'ph', 'chlorine'] as const
+
+/** The water of whoever lives in it, mg/l and pH, and how often it is tested. */
+export const Water = z.strictObject({
+  ammonia: WaterLimit.optional(),
+  nitrite: WaterLimit.optional(),
+  nitrate: WaterLimit.optional(),
+  ph: WaterLimit.optional(),
+  chlorine: WaterLimit.optional(),
+})
+export type Water = z.infer<typeof Water>
+
+/** What a reading is held against; null where nothing is said. */
+export interface Limits {
+  want: readonly [number, number] | null
+  harmAbove: number | null
+  harmBelow: number | null
+}
+
+/** The zone of the water where its tests are written down. */
+export const WATER_ZONE = 'water'
+/** The zone of the ultraviolet reading. */
+export const BASKING_ZONE = 'where it basks'
+
+function ofZone(zone: string, plan: Plan, holds: readonly HoldKind[]): Limits | null {
+  const now = zonesNow(plan.targets, holds)
+  const target = now.find((one) => one.zone === zone)
+  if (!target) {
+    // Some other point of the enclosure: only what surrounds it everywhere can be said of it.
+    const { ceiling, neverBelow } = roomLimits(now)
+    return { want: null, harmAbove: ceiling, harmBelow: neverBelow }
+  }
+  const { celsius, nightCelsius, ceilingCelsius, neverBelowCelsius } = target
+  const all = [...(celsius ?? []), ...(nightCelsius ?? [])]
+  return {
+    want: all.length > 0 ? [Math.min(...all), Math.max(...all)] : null,
+    harmAbove: ceilingCelsius ?? null,
+    harmBelow: neverBelowCelsius ?? null,
+  }
+}
+
+/** An index from half as much again as is wanted burns eyes and skin, and from 4 up those of any shy animal. */
+const UV_HARMS = 1.5
+const UV_HARMS_FROM = 4
+
+function onlyWanted(want: readonly [number, number] | undefined): Limits | null {
+  return want ? { want, harmAbove: null, harmBelow: null } : null
+}
+
+/** What a plan says of a quantity at a zone: what is wanted there by day or by night, and what harms. */
+export function limitsAt({ zone, what }: Point, plan: Plan, holds: readonly HoldKind[]): Limits | null {
+  switch (what) {
+    case 'celsius':
+      return ofZone(zone, plan, holds)
+    case 'humidity':
+      return onlyWanted(zonesNow(plan.targets, holds).find((one) => one.zone === zone)?.humidity)
+    case 'uvIndex': {
+      const want = plan.light?.uvb?.index
+      return want ? { want, harmAbove: Math.max(want[1] * UV_HARMS, UV_HARMS_FROM), harmBelow: null } : null
+    }
+    default: {
+      const limit = plan.water?.[what]
+      return (
+        (limit && {
+          want: limit.want,
+          harmAbove: limit.harmAbove ?? null,
+          harmBelow: limit.harmBelow ?? null,
+        }) ??
+        null
+      )
+    }
+  }
+}
+
+/** Every point a plan says something of. */
+export function pointsOf(plan: Plan, holds: readonly HoldKind[] = []): Point[] {
+  const zones = zonesNow(plan.targets, holds).flatMap(
+    ({ zone, celsius, ceilingCelsius, humidity }): Point[] => [
+      ...((celsius ?? ceilingCelsius !== undefined) ? [{ zone, what: 'celsius' as Quantity }] : []),
+      ...(humidity ? [{ zone, what: 'humidity' as Quantity }] : []),
+    ],
+  )
+  const uv: Point[] = plan.light?.uvb?.index ? [{ zone: BASKING_ZONE, what: 'uvIndex' }] : []
+  const water = WATER_QUANTITIES.filter((what) => plan.water?.[what]).map((what) => ({
+    zone: WATER_ZONE,
+    what,
+  }))
+  return [...zones, ...uv, ...water]
+}

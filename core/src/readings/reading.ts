@@ -1,0 +1,26 @@
+import { z } from 'zod'
+import { WRITERS } from '../people/role.ts'
+import { placeKind } from '../places/placeState.ts'
+import { markOf } from '../subjects/mark.ts'
+import { confirmed, Uid, word } from '../subjects/values.ts'
+import { Quantity } from './quantity.ts'
+import { readingKey } from './readingsState.ts'
+
+/** Somebody read an instrument at a zone of an enclosure. */
+export const reading = placeKind({
+  payload: z.strictObject({
+    zone: word(80),
+    what: Quantity,
+    value: z.number().min(-50).max(2000),
+    resident: Uid.optional().describe('Who lives there.'),
+    confirmed,
+  }),
+  recordedBy: WRITERS,
+  touches: ({ resident }) =>
+    resident === undefined ? [] : [{ family: 'resident', subject: resident, how: 'readFor' }],
+  fold(state, fact) {
+    const { zone, what, value } = fact.payload
+    const read = { ...markOf(fact), zone, what, value }
+    return { ...state, readings: { ...state.readings, [readingKey({ zone, what })]: read } }
+  },
+})

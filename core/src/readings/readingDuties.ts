@@ -1,0 +1,54 @@
+import type { Duty } from '../plan/duty.ts'
+import type { PlanTarget } from '../plan/plan.ts'
+import type { Source } from '../plan/source.ts'
+import type { Light } from '../sheet/housing.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import type { Water } from './limits.ts'
+import { BASKING_ZONE, WATER_QUANTITIES, WATER_ZONE } from './limits.ts'
+import type { Point } from './readingsState.ts'
+
+/** A duty to read one quantity at one zone. */
+function readingDuty({ zone, what }: Point, days: number, source: Source): Duty {
+  return {
+    id: `read:${what}:${zone}`.slice(0, 40),
+    does: 'read',
+    reads: { zone, what },
+    cadence: { type: 'every', days, tolerance: Math.ceil(days / 4) },
+    people: 1,
+    minutes: 1,
+    source,
+  }
+}
+
+interface Read {
+  targets: readonly PlanTarget[]
+  light: Light
+  sources: Readonly<Record<string, Source>>
+}
+
+/** What the walk asks to be read: each zone as often as it says, the ultraviolet where the animal basks, the
+ * water. What counts only during a rest is asked for by whoever sets the rest. */
+export function readingDuties(
+  { targets, light, sources }: Read,
+  { water, waterEvery }: Pick<Sheet, 'water' | 'waterEvery'>,
+  source: Source,
+): Duty[] {
+  const zones = targets.flatMap(({ zone, readEvery, humidity, during, source: from = source }) =>
+    readEvery === undefined || during !== undefined
+      ? []
+      : [
+          readingDuty({ zone, what: 'celsius' }, readEvery, from),
+          ...(humidity ? [readingDuty({ zone, what: 'humidity' }, readEvery, from)] : []),
+        ],
+  )
+  const { readEvery } = light.uvb ?? {}
+  const uv =
+    readEvery === undefined
+      ? []
+      : [readingDuty({ zone: BASKING_ZONE, what: 'uvIndex' }, readEvery, sources['uvb'] ?? source)]
+  const tested = (told: Water, days: number) =>
+    WATER_QUANTITIES.filter((what) => told[what]).map((what) =>
+      readingDuty({ zone: WATER_ZONE, what }, days, source),
+    )
+  return [...zones, ...uv, ...(water && waterEvery !== undefined ? tested(water, waterEvery) : [])]
+}

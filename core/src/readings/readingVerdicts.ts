@@ -1,0 +1,39 @@
+import { fromSheet } from '../plan/source.ts'
+import type { Evidence } from '../verdicts/evidence.ts'
+import type { Verdict } from '../verdicts/verdict.ts'
+import { limitsAt } from './limits.ts'
+import type { LastReading } from './readingsState.ts'
+
+/** A reading within what is wanted but for so little is none to speak of, °C. */
+const NEAR = 1
+
+function judged(reading: LastReading, { plan, holds }: Evidence): Verdict | null {
+  const { zone, what, value, day, by } = reading
+  const limits = limitsAt(
+    { zone, what },
+    plan,
+    holds.map(({ hold }) => hold),
+  )
+  if (!limits) return null
+  const { want, harmAbove, harmBelow } = limits
+  const harms = (harmAbove !== null && value >= harmAbove) || (harmBelow !== null && value <= harmBelow)
+  const slack = what === 'celsius' ? NEAR : 0
+  const outside = want !== null && (value < want[0] - slack || value > want[1] + slack)
+  if (!harms && !outside) return null
+  const high = harms ? harmAbove !== null && value >= harmAbove : want !== null && value > want[1]
+  return {
+    severity: harms ? 'urgent' : 'watch',
+    what: { code: 'reading', zone, what, value, high, harms, group: plan.group ?? null },
+    because: [
+      { fact: 'reading', zone, what, value, day, by },
+      { rule: 'limits', zone, what, want: want && [want[0], want[1]], harmAbove, harmBelow },
+      { source: plan.targets.find((one) => one.zone === zone)?.source ?? fromSheet(plan) },
+    ],
+  }
+}
+
+/** Each last reading held against what its zone may be: outside of what harms it is urgent, until a better one
+ * was read. */
+export function readingVerdicts(evidence: Evidence): Verdict[] {
+  return Object.values(evidence.readings).flatMap((reading) => judged(reading, evidence) ?? [])
+}
