@@ -34,6 +34,7 @@ export type Condition =
   | { about: 'competence'; severity: Severity; competence: string; people: string[] }
   | { about: 'people'; severity: Severity; needs: number; has: number }
   | { about: 'licence'; severity: Severity; reminder: string }
+  | { about: 'quarantine'; severity: Severity; days: number }
 
 function roomCondition({ coolLoving, targets }: Plan, { rooms }: SiteMeans): Condition {
   const { ceiling, neverBelow: coldest } = roomLimits(zonesNow(targets))
@@ -106,6 +107,8 @@ export function acceptance(sheet: Sheet, plan: Plan, means: SiteMeans, day: Day)
     placeCondition(plan, means, day),
     ...competenceConditions(sheet, means),
   ]
+  if (sheet.quarantineDays !== undefined)
+    conditions.push({ about: 'quarantine', severity: 'info', days: sheet.quarantineDays })
   if (sheet.licence) conditions.push({ about: 'licence', severity: 'watch', reminder: sheet.licence })
   return conditions.sort(byGravity)
 }

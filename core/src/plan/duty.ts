@@ -99,7 +99,7 @@ const fields = {
   supplements: z.array(SupplementRule).max(20).optional(),
   litres: z.number().positive().optional(),
   /** What is read, and where. */
-  reads: z.strictObject({ zone: z.string(), what: Quantity }).optional(),
+  reads: z.strictObject({ zone: z.string(), what: Quantity, during: HoldKind.optional() }).optional(),
   /** Holds this duty does not yield to, although they usually stop its kind. */
   despite: z.array(HoldKind).max(20).optional(),
   /** What it does to the animal: a hold may keep that from it, whatever the duty's kind. */

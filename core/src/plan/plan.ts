@@ -24,6 +24,7 @@ export const Plan = z.strictObject({
   holds: z.array(HoldRule),
   targets: z.array(PlanTarget).default([]),
   coolLoving: z.boolean().optional(),
+  quarantineDays: z.int().positive().optional(),
   group: SheetGroup.optional(),
   water: Water.optional(),
   housing: Housing.optional(),

@@ -168,6 +168,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     sheet: sheet.id,
     stage: stage.id,
     group: sheet.group,
+    ...(sheet.quarantineDays !== undefined && { quarantineDays: sheet.quarantineDays }),
     ...(sheet.water && { water: sheet.water }),
     duties: [...duties, ...readingDuties(draft, sheet, source)].map((duty) =>
       phased(duty, choices.phase ?? 0),

@@ -41,6 +41,8 @@ function ofZone(zone: string, plan: Plan, holds: readonly HoldKind[]): Limits | 
   const now = zonesNow(plan.targets, holds)
   const target = now.find((one) => one.zone === zone)
   if (!target) {
+    // A surface of its waking life says nothing of its rest.
+    if (plan.targets.some((one) => one.zone === zone && one.measures === 'surface')) return null
     // Some other point of the enclosure: only what surrounds it everywhere can be said of it.
     const { ceiling, neverBelow } = roomLimits(now)
     return { want: null, harmAbove: ceiling, harmBelow: neverBelow }
@@ -85,6 +87,12 @@ export function limitsAt({ zone, what }: Point, plan: Plan, holds: readonly Hold
       )
     }
   }
+}
+
+/** Whether a point counts now: those of its waking life are not read while it rests, nor the other way round. */
+export function isReadNow({ zone, what }: Point, plan: Plan, holds: readonly HoldKind[]): boolean {
+  if (what !== 'celsius' && what !== 'humidity') return true
+  return zonesNow(plan.targets, holds).some((one) => one.zone === zone)
 }
 
 /** Every point a plan says something of. */

@@ -5,20 +5,23 @@ import type { Light } from '../sheet/housing.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Water } from './limits.ts'
 import { BASKING_ZONE, WATER_QUANTITIES, WATER_ZONE } from './limits.ts'
-import type { Point } from './readingsState.ts'
 
 /** A duty to read one quantity at one zone. */
-function readingDuty({ zone, what }: Point, days: number, source: Source): Duty {
+function readingDuty(reads: NonNullable<Duty['reads']>, days: number, source: Source): Duty {
+  const { zone, what } = reads
   return {
     id: `read:${what}:${zone}`.slice(0, 40),
     does: 'read',
-    reads: { zone, what },
+    reads,
     cadence: { type: 'every', days, tolerance: Math.ceil(days / 4) },
     people: 1,
     minutes: 1,
     source,
   }
 }
+
+/** Days from one reading of the climate of a rest to the next, where the sheet does not say. */
+const WHILE_RESTING = 3
 
 interface Read {
   targets: readonly PlanTarget[]
@@ -27,20 +30,21 @@ interface Read {
 }
 
 /** What the walk asks to be read: each zone as often as it says, the ultraviolet where the animal basks, the
- * water. What counts only during a rest is asked for by whoever sets the rest. */
+ * water. */
 export function readingDuties(
   { targets, light, sources }: Read,
   { water, waterEvery }: Pick<Sheet, 'water' | 'waterEvery'>,
   source: Source,
 ): Duty[] {
-  const zones = targets.flatMap(({ zone, readEvery, humidity, during, source: from = source }) =>
-    readEvery === undefined || during !== undefined
-      ? []
-      : [
-          readingDuty({ zone, what: 'celsius' }, readEvery, from),
-          ...(humidity ? [readingDuty({ zone, what: 'humidity' }, readEvery, from)] : []),
-        ],
-  )
+  const zones = targets.flatMap(({ zone, readEvery, humidity, during, source: from = source }) => {
+    const days = readEvery ?? (during === undefined ? undefined : WHILE_RESTING)
+    if (days === undefined) return []
+    const rests = during === undefined ? {} : { during }
+    return [
+      readingDuty({ zone, what: 'celsius', ...rests }, days, from),
+      ...(humidity ? [readingDuty({ zone, what: 'humidity', ...rests }, days, from)] : []),
+    ]
+  })
   const { readEvery } = light.uvb ?? {}
   const uv =
     readEvery === undefined

@@ -9,6 +9,9 @@ const NEAR = 1
 
 function judged(reading: LastReading, { plan, holds }: Evidence): Verdict | null {
   const { zone, what, value, day, by } = reading
+  // What was read before it was laid to rest is of another climate.
+  const resting = holds.find(({ hold }) => plan.targets.some(({ during }) => during === hold))
+  if (resting && day < resting.since) return null
   const limits = limitsAt(
     { zone, what },
     plan,

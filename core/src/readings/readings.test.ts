@@ -51,6 +51,7 @@ if (!isPlan(resolved)) throw new Error('No plan.')
 const plan = resolved
 
 type What = 'celsius' | 'humidity' | 'uvIndex' | 'ammonia' | 'ph'
+const HOME = '00000000-0000-7000-8000-0000000000ff'
 const read = (zone: string, what: What, value: number, day = 0) =>
   entryOn(day, 'reading', { zone, what, value })
 
@@ -59,7 +60,9 @@ function dayOf(entries: readonly Entry[], day = 0, about: readonly Entry[] = [])
   return residentDay({ day: FIRST_DAY + day, plan, state: told(about), readings })
 }
 const verdicts = (entries: readonly Entry[], about: readonly Entry[] = []) =>
-  dayOf(entries, 0, about).verdicts.map(({ severity, what }) => [severity, 'high' in what ? what.high : null])
+  dayOf(entries, 0, about).verdicts.flatMap(({ severity, what }) =>
+    what.code === 'reading' ? [[severity, what.high]] : [],
+  )
 
 describe('a reading held against its zone', () => {
   it.each([
@@ -113,12 +116,16 @@ describe('a reading held against its zone', () => {
     expect(codes(12)).toEqual([])
     expect(codes(18)).toMatchObject([{ severity: 'urgent' }])
     expect(codes(5)).toMatchObject([{ severity: 'urgent' }])
+    const of = (...entries: Entry[]) => verdicts(entries, [resting])
+    expect(of(read('basking', 'celsius', 40))).toEqual([])
+    expect(of(read('cool end', 'celsius', 24, -1))).toEqual([])
+    expect(of(read('cool end', 'celsius', 24))).toEqual([['urgent', true]])
   })
 })
 
 describe('the walk', () => {
   const asked = (entries: readonly Entry[], day: number) =>
-    dayOf(entries, day, [entryOn(-30, 'arrived', { enclosure: '00000000-0000-7000-8000-0000000000ff' })])
+    dayOf(entries, day, [entryOn(-30, 'arrived', { enclosure: HOME })])
       .tasks.filter(({ duty, status }) => duty.does === 'read' && status !== 'notYet')
       .map(({ duty, status }) => [duty.reads?.what, duty.reads?.zone, status])
 
@@ -134,6 +141,17 @@ describe('the walk', () => {
     expect(asked(readings, 0).map(([, , status]) => status)).toEqual(Array(4).fill('done'))
     expect(asked(readings, 5).filter(([, , status]) => status === 'due')).toEqual([])
     expect(asked(readings, 7).map(([what]) => what)).toEqual(['celsius', 'ammonia', 'ph'])
+  })
+
+  it('asks for the climate of a rest while it rests, and for no other', () => {
+    const resting = entryOn(0, 'held', { hold: 'winterRest', reason: 'November' })
+    const zones = dayOf([], 1, [resting]).tasks.flatMap(({ duty }) => (duty.reads ? [duty.reads.zone] : []))
+    const [rest] = dayOf([], 2, [entryOn(-300, 'arrived', { enclosure: HOME }), resting]).tasks.filter(
+      ({ duty }) => duty.reads?.during,
+    )
+    expect(rest).toMatchObject({ status: 'late', daysOver: 2 })
+    expect(zones).toContain('winter rest')
+    expect(zones).not.toContain('basking')
   })
 
   it('offers every point the plan says something of', () => {

@@ -57,6 +57,8 @@ export const Sheet = z.strictObject({
   /** A reminder that a licence or certificate may be needed. */
   licence: z.string().optional(),
   competence: z.string().optional(),
+  /** Days a newcomer is kept apart at least. */
+  quarantineDays: z.int().positive().optional(),
   people: z.union([z.literal(1), z.literal(2)]).optional(),
   weighing: Plan.shape.weighing.default({ r: 0.03, q: 1e-7 }),
   refusalsToWorry: z.int().positive().optional(),

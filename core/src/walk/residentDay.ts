@@ -19,6 +19,7 @@ import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import type { Readings } from '../readings/readingsState.ts'
+import { isReadNow } from '../readings/limits.ts'
 import { lastReading } from '../readings/readingsState.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
@@ -101,8 +102,14 @@ function lastDone(duty: Duty, today: Today): Day | null {
 }
 
 function factsOf(duty: Duty, today: Today): DuenessFacts {
-  const { day, state } = today
-  const facts: DuenessFacts = { day, lastDone: lastDone(duty, today), since: state.stay.arrivedOn ?? day }
+  const { day, state, holds } = today
+  // The climate of a rest is asked for from the day it began.
+  const rests = holds.find(({ hold }) => hold === duty.reads?.during)?.since
+  const facts: DuenessFacts = {
+    day,
+    lastDone: lastDone(duty, today),
+    since: rests ?? state.stay.arrivedOn ?? day,
+  }
   if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, own(state.feeding.lines, duty.id))
   if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
   if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
@@ -274,7 +281,10 @@ export function residentDay({
   const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, state, holds, weight, readings }
   const tasks: Task[] = []
-  for (const duty of plan.duties) if (isBefore(duty) === coming) tasks.push(taskOf(duty, today))
+  const held = holds.map(({ hold }) => hold)
+  for (const duty of plan.duties)
+    if (isBefore(duty) === coming && (!duty.reads || isReadNow(duty.reads, plan, held)))
+      tasks.push(taskOf(duty, today))
   tasks.push(...floorTasks(floors, plan, day))
   return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors, readings }), weight }
 }

@@ -1,4 +1,14 @@
-import type { Draft, Entry, EntryKind, LotState, Plan, PlaceState, ResidentState, Task } from '@kobrin/core'
+import type {
+  Draft,
+  Entry,
+  EntryKind,
+  HoldKind,
+  LotState,
+  Plan,
+  PlaceState,
+  ResidentState,
+  Task,
+} from '@kobrin/core'
 import {
   advance,
   asPlanned,
@@ -147,16 +157,18 @@ function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: n
 function reading(kept: Kept, { duty }: Task, today: KeeperDay, author: string, ms: number): void {
   const { plan, residentId: resident, home } = kept
   const { chance } = today
-  const limits = duty.reads && limitsAt(duty.reads, plan, [])
+  const held = Object.keys(kept.state.holds.set) as HoldKind[]
+  const limits = duty.reads && limitsAt(duty.reads, plan, held)
   if (!duty.reads || !limits?.want) return
+  const { zone, what } = duty.reads
   const [low, high] = limits.want
   const wanders = chance.happens(0.01) ? 1.2 : 0.25
   const value = (low + high) / 2 + chance.normal(0, 1) * (high - low) * wanders
-  const fine = duty.reads.what === 'celsius' || duty.reads.what === 'humidity' ? 1 : 2
+  const fine = what === 'celsius' || what === 'humidity' ? 1 : 2
   const draft: Draft = {
     subject: home,
     kind: 'reading',
-    payload: { ...duty.reads, value: Math.max(0, Number(value.toFixed(fine))), resident },
+    payload: { zone, what, value: Math.max(0, Number(value.toFixed(fine))), resident },
   }
   record(kept, draft, author, ms, today)
 }

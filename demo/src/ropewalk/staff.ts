@@ -17,7 +17,7 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'MO',
     role: 'curator',
     pin: '1801',
-    competences: ['scorpions', 'leafcutter ants'],
+    competences: ['scorpions', 'leafcutter ants', 'urticating spiders', 'rear-fanged snakes'],
   },
   {
     login: 'kelechi',
@@ -25,7 +25,7 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'KI',
     role: 'seniorKeeper',
     pin: '1802',
-    competences: ['scorpions'],
+    competences: ['scorpions', 'urticating spiders', 'rear-fanged snakes'],
   },
   {
     login: 'tomas',
@@ -41,7 +41,7 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'LV',
     role: 'keeper',
     pin: '1804',
-    competences: ['scorpions'],
+    competences: ['scorpions', 'urticating spiders', 'rear-fanged snakes'],
   },
   { login: 'priya', name: 'Priya Ramanathan', initials: 'PR', role: 'keeper', pin: '1805', competences: [] },
   { login: 'sam', name: 'Sam Penhallow', initials: 'SP', role: 'volunteer', pin: '1806', competences: [] },

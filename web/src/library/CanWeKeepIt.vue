@@ -53,6 +53,8 @@ function says(condition: Condition): string {
         : `Nobody here is cleared for ${condition.competence}.`
     case 'people':
       return `Two people at a time: ${condition.has} of ${condition.needs} are cleared.`
+    case 'quarantine':
+      return `Quarantine: ${condition.days} days at least, apart, with tools of its own.`
     case 'licence':
       return condition.reminder
   }

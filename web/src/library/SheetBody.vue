@@ -2,6 +2,7 @@
 import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
 import { floorRuleOf } from '@kobrin/core'
 import { computed } from 'vue'
+import ClimatePicture from './ClimatePicture.vue'
 import { care, lightLines, sayHeldFloor, sayHousing, sayZone, span } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
@@ -82,17 +83,29 @@ function saysEnd(until: Sheet['stages'][number]['until']): string {
   return ends.map(([trigger, value]) => `${spaced(value)} ${terms.trigger[trigger]}`).join(' or ')
 }
 
+/** The zones of its life, and those of a rest that is one of the sides. */
+const climates = computed(() => [
+  ...sheet.targets,
+  ...sheet.schools.flatMap(({ options }) =>
+    options.flatMap(({ targets }) => targets.filter(({ during }) => during !== undefined)),
+  ),
+])
+
 const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field.split('.')[0], why])))
 </script>
 
 <template>
   <div class="pages">
-    <section v-if="sheet.cautions.length + (sheet.licence ? 1 : 0) > 0" class="block">
+    <section v-if="sheet.cautions.length > 0 || sheet.licence || sheet.quarantineDays" class="block">
       <h2>Careful</h2>
       <ul>
         <li v-for="caution in sheet.cautions" :key="caution">{{ caution }}</li>
         <li v-if="sheet.licence">{{ sheet.licence }}</li>
         <li v-if="sheet.competence">Only for somebody cleared for {{ sheet.competence }}.</li>
+        <li v-if="sheet.quarantineDays">
+          Newcomers stay in quarantine for {{ sheet.quarantineDays }} days at least, and until they are
+          cleared.
+        </li>
         <li v-if="sheet.people === 2">Never alone: two people.</li>
       </ul>
       <p class="quiet">{{ care.trusted }}</p>
@@ -125,6 +138,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
           </tr>
         </tbody>
       </table>
+      <ClimatePicture :targets="climates" />
       <p v-if="sheet.coolLoving">Loves the cool: no heater, whatever is wrong.</p>
       <dl class="facts">
         <template v-for="{ term, says } in lightLines(sheet.light)" :key="term">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { isFit } from '@kobrin/core'
+import { isFit, quarantineOn } from '@kobrin/core'
 import { v7 as newUid } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
@@ -12,6 +12,8 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useFreePlaces } from './useFreePlaces.ts'
 import { useResidents } from '../residents/useResidents.ts'
+import { useToday } from '../time/useToday.ts'
+import { sayDate } from '../words/numbers.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Move, Mover } from './move.ts'
@@ -29,6 +31,8 @@ const { fitOf } = useFit()
 
 const resident = computed(() => site.residents.get(id))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
+const today = useToday()
+const quarantine = computed(() => plan.value && quarantineOn(today.day, plan.value, record.stateOf(id)))
 const from = computed(() => residents.homeOf(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
 const known = computed(() => residents.countOf(id) ?? 1)
@@ -108,6 +112,11 @@ function move(): void {
         <p>Catch cup or box with a lid ready, door of the room shut, hands or gloves as the barrier asks.</p>
         <p class="quiet">{{ care.trusted }}</p>
       </section>
+      <p v-if="quarantine" class="ask">
+        In quarantine since {{ sayDate(quarantine.since, today.day) }}: {{ quarantine.days }} days at least,
+        until {{ sayDate(quarantine.until, today.day) }}. It goes nowhere else before, and then only when
+        tests and the vet have cleared it.
+      </p>
       <label
         >Why <input v-model="form.why" class="field" maxlength="400" placeholder="Grew out of it"
       /></label>

@@ -1,4 +1,4 @@
-import type { FloorRule, Light, Measured, SheetGroup, ZoneTarget } from '@kobrin/core'
+import type { FloorRule, Housing, Light, Measured, SheetGroup, ZoneTarget } from '@kobrin/core'
 import { sayRange } from './numbers.ts'
 import { words } from './en.ts'
 import { terms } from './terms.ts'
@@ -52,6 +52,8 @@ export const care = {
     heightMm: 'Height',
     times: 'Grows with it',
     floorPerAnimalCm2: 'Floor for each',
+    litresPerAnimal: 'Room for each',
+    fall: 'At most above its floor',
     floorDepthMm: 'Depth of floor',
     freeBelowPerch: 'Free below the perch',
     notLarger: 'Not larger than',
@@ -61,7 +63,7 @@ export const care = {
     climbing: 'To climb',
     bowl: 'Water bowl',
     crew: 'Clean-up crew',
-  } as Readonly<Record<string, string>>,
+  } satisfies Record<keyof Housing, string> as Readonly<Record<string, string>>,
   light: { hours: 'Light', winterHours: 'Light in winter' } satisfies Partial<Record<keyof Light, string>>,
   trusted: 'Local law, the vet and the poison centre come before anything written here.',
 } as const
@@ -120,14 +122,20 @@ export function sayHousing(field: string, value: unknown): string {
   if (typeof value === 'boolean') return value ? 'yes' : 'not needed'
   if (field === 'floorPerAnimalCm2') return range(value, 'cm²')
   if (field === 'hides') return String(value)
+  if (field === 'litresPerAnimal') return range(value, 'l')
+  if (field === 'fall') {
+    const { mm, part, times } = value as { mm: number; part?: keyof typeof terms.part; times?: number }
+    return part && times !== undefined ? `${mm} mm, or ${times} × its ${terms.part[part]}` : `${mm} mm`
+  }
   if (field === 'times') {
     const { part, ...sides } = value as { part: keyof typeof terms.part; [side: string]: unknown }
     const said = Object.entries(sides).map(([side, times]) => `${side} ${String(times)} ×`)
     return `${said.join(', ')} its ${terms.part[part]}`
   }
   if (field === 'freeBelowPerch') {
-    const { part, times } = value as { part: keyof typeof terms.part; times: number[] }
-    return `${times.join('–')} × its ${terms.part[part]}`
+    const { part, times, grows } = value as NonNullable<Housing['freeBelowPerch']>
+    const next = grows === undefined ? '' : ' as it will be after the molt'
+    return `${times.join('–')} × its ${terms.part[part]}${next}`
   }
   if (field === 'notLarger') {
     const { litres, untilCount } = value as { litres: number; untilCount?: number }
