@@ -228,7 +228,15 @@ function noticeSkin(kept: Kept, today: KeeperDay): void {
   if (day >= animal.skinDay) {
     const whole = chance.happens(0.9)
     const retained =
-      whole || skin.ends === 'molted' ? [] : [chance.pick(['toes', 'tailTip', 'eyeCaps'] as const)]
+      whole || skin.ends === 'molted'
+        ? []
+        : [
+            chance.pick(
+              kept.plan.group === 'snake'
+                ? (['tailTip', 'eyeCaps'] as const)
+                : (['toes', 'tailTip'] as const),
+            ),
+          ]
     say({ stage: skin.ends, how: whole ? 'whole' : 'inPieces', ...(retained.length > 0 && { retained }) })
     losesSkin(animal, chance)
     return

@@ -17,6 +17,9 @@ interface Beat {
 
 export type Stories = ReadonlyMap<string, readonly Beat[]>
 
+/** A tortoise eats nothing for so long before it is cooled. */
+const FAST_DAYS = 30
+
 type People = Readonly<Record<string, string>>
 
 function noted(daysAgo: number, who: string, text: string): Beat {
@@ -83,13 +86,15 @@ function inCare({ of, tell, today, people }: Telling): void {
 /** Winter rest, queens that found a colony, a gravid snake. */
 function resting({ of, tell, today, people: { maren = '', lotte = '', kelechi = '' } }: Telling): void {
   const [oldestTortoise, secondTortoise] = of('hermanns-tortoise')
-  tell(
-    oldestTortoise,
-    held(24, maren, 'winterRest', 'Weight and faeces checked, fast begun two weeks before.', today + 60),
-  )
+  const restsSince = (daysAgo: number, reason: string, until: number): Beat[] => [
+    held(daysAgo + FAST_DAYS, maren, 'fasting', 'An empty gut before the cold.', today - daysAgo),
+    { daysAgo, who: maren, say: { kind: 'released', payload: { hold: 'fasting' } } },
+    held(daysAgo, maren, 'winterRest', reason, until),
+  ]
+  tell(oldestTortoise, ...restsSince(24, 'Weight and faeces checked, fasted four weeks.', today + 60))
   tell(
     secondTortoise,
-    held(40, maren, 'winterRest', 'Short rest, to be weighed and looked at after six weeks.', today - 2),
+    ...restsSince(40, 'Short rest, to be weighed and looked at after six weeks.', today - 2),
   )
   for (const founding of of('harvester-ant', 'founding').slice(0, 4))
     tell(founding, held(30, lotte, 'founding', 'Queen alone in the dark until the first workers.'))

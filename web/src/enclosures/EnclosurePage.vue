@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
-import { floorDepthMm, litresOf, longSideMm, MATERIALS } from '@kobrin/core'
+import { floorDepthMm, litresOf, longSideMm, MATERIALS, zonesNow } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -16,6 +16,7 @@ import PlaceVerdicts from '../places/PlaceVerdicts.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
 import { sayDate, spaced } from '../words/numbers.ts'
+import EnclosureSection from './EnclosureSection.vue'
 import BuildForm from './BuildForm.vue'
 import ReadingList from './ReadingList.vue'
 import FindingList from './FindingList.vue'
@@ -37,7 +38,7 @@ const longSide = computed(() => (enclosure.value ? longSideMm(enclosure.value) :
 const needs = computed(() => tenants.value[0] && plans.planOf(tenants.value[0]))
 /** From the coolest to the warmest the plan asks for, for the animal as it was last measured. */
 const gradient = computed(() => {
-  const celsius = needs.value?.targets.flatMap((target) => target.celsius ?? []) ?? []
+  const celsius = zonesNow(needs.value?.targets ?? []).flatMap((target) => target.celsius ?? [])
   const bodyMm = record.stateOf(tenants.value[0]?.id ?? '').growth.sizes['length']?.mm
   if (celsius.length < 4) return null
   return {
@@ -51,6 +52,14 @@ const gradient = computed(() => {
 const recipe = computed(() => {
   const known = build.value?.layers.filter(({ material }) => material in MATERIALS) ?? []
   return known.length > 0 ? known.map(({ material, mm }) => ({ material, parts: mm })) : undefined
+})
+/** The first who lives there, as long as it was measured, and what does not fit. */
+const drawn = computed(() => {
+  const [tenant] = tenants.value
+  if (!tenant || !enclosure.value) return { tenant: { sizes: {} }, findings: [] }
+  const { sizes } = record.stateOf(tenant.id).growth
+  const mm = Object.fromEntries(Object.entries(sizes).map(([part, size]) => [part, size.mm]))
+  return { tenant: { sizes: mm }, findings: fitOf(enclosure.value, tenant) }
 })
 const mayEdit = computed(() => may(people.role, 'editEnclosures'))
 const build = computed(() => enclosure.value?.build)
@@ -86,6 +95,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
       <ReadingList :enclosure-id="id" />
       <section class="block">
         <h2>As it stands</h2>
+        <EnclosureSection :box="enclosure" :build="build" :tenant="drawn.tenant" :findings="drawn.findings" />
         <dl class="facts">
           <dt>Floor</dt>
           <dd>
