@@ -33,6 +33,12 @@ test('the walk', async ({ keeper }) => {
   await picture(page, 'walk-exception')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Escape')
+  await page.keyboard.press('7')
+  await page.keyboard.press('1')
+  await page.keyboard.type('41.5')
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.side').getByText('so high that it harms')).toBeVisible()
+  await picture(page, 'reading')
   await page.locator('.carry').click()
   await picture(page, 'carry')
   await page.keyboard.press('Escape')
@@ -67,7 +73,7 @@ test('residents and a record', async ({ keeper }) => {
 
 test('the library', async ({ keeper }) => {
   const { page } = await keeper('kelechi')
-  await page.goto('/library/royal-python')
+  await page.goto('/library/bearded-dragon')
   await expect(page.getByRole('heading', { name: 'Can we keep this?' })).toBeVisible()
   await picture(page, 'sheet')
   await page.getByRole('link', { name: 'Calculators' }).click()
