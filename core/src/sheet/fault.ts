@@ -24,6 +24,8 @@ export const FaultCode = z.discriminatedUnion('code', [
   coded('nobodyStays', { stage: text, ends: number, earlier: text, earlierEnds: number }),
   coded('defaultUnknown', { question: text, option: text }),
   coded('noOptionStands', { question: text, ultraviolet: z.boolean() }),
+  coded('restLacks', { option: text, lack: z.enum(['gate', 'hold', 'climate', 'weighing']) }),
+  coded('floorTooThin', { needs: number, has: number }),
   coded('stageUnknown', { stage: text }),
   coded('vetUnnamed', { sign: text }),
   coded('fahrenheit', { zone: text, of: z.enum(['target', 'ceiling']), value: number, celsius: number }),

@@ -2,6 +2,7 @@ import type { Duty, DutyPatch } from '../plan/duty.ts'
 import { hasNeeds } from '../plan/needs.ts'
 import type { Fault, FaultCode } from './fault.ts'
 import type { ZoneTarget } from './climate.ts'
+import { restFaults } from './restFaults.ts'
 import type { School } from './school.ts'
 import type { Sheet } from './sheet.ts'
 import { zonesOf } from './zonesOf.ts'
@@ -198,6 +199,7 @@ export function sheetFaults(sheet: Sheet): Fault[] {
     ...zonesOf(sheet).flatMap(({ target, path }) => zoneFaults(target, path)),
     ...reachFaults(sheet),
     ...sheet.schools.flatMap((school, index) => schoolFaults(school, ['schools', index], sheet)),
+    ...restFaults(sheet),
     ...referenceFaults(sheet),
   ]
 }

@@ -66,6 +66,10 @@ export function sheetQuestions(sheet: Sheet): Fault[] {
       return !doubted.has(at.join('.'))
     }),
   ]
+  const needs = sheet.housing?.floorDepthMm?.[0]
+  const has = sheet.floor?.depthMm?.[1]
+  if (needs !== undefined && has !== undefined && has < needs)
+    questions.push({ path: ['floor', 'depthMm'], what: { code: 'floorTooThin', needs, has } })
   const hours = sheet.light?.hours?.[1]
   if (hours !== undefined && hours > 18)
     questions.push({ path: ['light', 'hours'], what: { code: 'longDay', hours } })

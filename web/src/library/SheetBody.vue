@@ -2,6 +2,7 @@
 import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
 import { floorRuleOf } from '@kobrin/core'
 import { computed } from 'vue'
+import YearPicture from './YearPicture.vue'
 import ClimatePicture from './ClimatePicture.vue'
 import { care, lightLines, sayHeldFloor, sayHousing, sayZone, span } from '../words/care.ts'
 import { words } from '../words/en.ts'
@@ -139,6 +140,7 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
         </tbody>
       </table>
       <ClimatePicture :targets="climates" />
+      <YearPicture :sheet="sheet" />
       <p v-if="sheet.coolLoving">Loves the cool: no heater, whatever is wrong.</p>
       <dl class="facts">
         <template v-for="{ term, says } in lightLines(sheet.light)" :key="term">

@@ -33,6 +33,14 @@ const said: [SheetFault['what'], string][] = [
     { code: 'noOptionStands', question: 'D3?', ultraviolet: false },
     'No side of "D3?" can stand without ultraviolet.',
   ],
+  [
+    { code: 'restLacks', option: 'Ten weeks', lack: 'weighing' },
+    'The winter rest "Ten weeks" lacks a weighing every week: without it nobody should choose it.',
+  ],
+  [
+    { code: 'floorTooThin', needs: 80, has: 40 },
+    'The floor is mixed 40 mm deep, and the housing asks for 80 mm. Is that meant?',
+  ],
   [{ code: 'vetUnnamed', sign: 'Gasping' }, '"Gasping" is urgent: its first step has to name the vet.'],
 ]
 

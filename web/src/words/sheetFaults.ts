@@ -5,6 +5,13 @@ function sayInUse({ stage, names: some, more }: Extract<SheetFault['what'], { co
   return `The stage "${stage}" is missing, and ${who} ${some.length + more === 1 ? 'lives' : 'live'} in it.`
 }
 
+const REST_LACKS = {
+  gate: 'who may rest, the fast before, and how it ends',
+  hold: 'the hold that keeps food and baths away',
+  climate: 'its own temperatures',
+  weighing: 'a weighing every week',
+}
+
 const OUTSIDE = {
   zone: { about: 'is kept at', unit: '°C' },
   ceiling: { about: 'is harmed only above', unit: '°C' },
@@ -74,6 +81,10 @@ export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
       return `${what.question} The default "${what.option}" is not one of its options.`
     case 'noOptionStands':
       return `No side of "${what.question}" can stand ${what.ultraviolet ? 'with' : 'without'} ultraviolet.`
+    case 'restLacks':
+      return `The winter rest "${what.option}" lacks ${REST_LACKS[what.lack]}: without it nobody should choose it.`
+    case 'floorTooThin':
+      return `The floor is mixed ${what.has} mm deep, and the housing asks for ${what.needs} mm. Is that meant?`
     case 'stageUnknown':
       return `There is no stage "${what.stage}".`
     case 'vetUnnamed':
