@@ -72,7 +72,9 @@ function keeperAt(page: Page): Keeper {
     },
     async toDo() {
       const some = cells.filter({
-        has: page.locator('.mark.due, .mark.late').and(page.getByRole('img', { name: /^(?!Weigh|Measure)/ })),
+        has: page
+          .locator('.mark.due, .mark.late')
+          .and(page.getByRole('img', { name: /^(?!Weigh|Measure|Read)/ })),
       })
       return some.locator('.tape').allTextContents()
     },

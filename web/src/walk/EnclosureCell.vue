@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { sayCell } from '../words/cell.ts'
+import { dutyName, sayCell } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from './DutyMark.vue'
 import { useWalk } from './useWalk.ts'
@@ -58,7 +58,7 @@ const note = computed(() => {
         :does="task.duty.does"
         :status="task.status"
         :days-over="task.daysOver"
-        :name="task.duty.label ?? ''"
+        :name="dutyName(task)"
       />
       <span v-if="lastDone" class="who" :class="{ waits }">
         {{ today.clock(lastDone.at) }} {{ site.initialsOf(lastDone.by) }}{{ waits ? ' …' : '' }}
