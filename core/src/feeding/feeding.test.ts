@@ -192,7 +192,10 @@ describe('a meal for a group', () => {
       because: [{ fact: 'headCount', animals: 10, per: 2 }, {}],
     })
     expect(meal(rule, 1).count).toEqual([2, 2])
-    expect(meal(rule, null).count).toEqual([3, 4])
+    expect(meal(rule, null)).toMatchObject({
+      count: [3, 4],
+      because: [{ fact: 'headCount', animals: null }, {}],
+    })
   })
 
   it('by grams has bounds that follow them too', () => {

@@ -68,8 +68,8 @@ function smallestOf(sizes: readonly FoodSize[], measure: Measure): { size?: stri
 
 /** How many times the amount of the rule a group is given. */
 function timesFor(per: number | undefined, { animals }: Eater): { times: number; because: Reason[] } {
-  if (per === undefined || animals === undefined || animals === null) return { times: 1, because: [] }
-  return { times: animals / per, because: [{ fact: 'headCount', animals, per }] }
+  if (per === undefined || animals === undefined) return { times: 1, because: [] }
+  return { times: animals === null ? 1 : animals / per, because: [{ fact: 'headCount', animals, per }] }
 }
 
 function pieces([low, high]: readonly [number, number], times: number): readonly [number, number] {

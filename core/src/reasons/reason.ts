@@ -33,7 +33,8 @@ export type Reason =
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
-  | { fact: 'headCount'; animals: number; per: number }
+  /** How many they are, and for how many the amount is; null where nobody counted them. */
+  | { fact: 'headCount'; animals: number | null; per: number }
   | { fact: 'leftovers'; fraction: number; grams: number }
   | { fact: 'cleared'; inRow: number; grams: number }
   | { fact: 'sameItem'; item: string; lastDay: number }

@@ -61,6 +61,7 @@ describe('a because', () => {
     { fact: 'seen', day: null, searches: 0 },
     { fact: 'noSize', part: 'headWidth' },
     { fact: 'headCount', animals: 12, per: 2 },
+    { fact: 'headCount', animals: null, per: 1 },
     { fact: 'leftovers', fraction: 0.25, grams: 8 },
     { fact: 'cleared', inRow: 2, grams: 6 },
     { fact: 'setBy', by: 'priya', day: TODAY, reason: 'Gravid.', until: null },

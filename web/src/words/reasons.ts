@@ -150,7 +150,10 @@ const FACTS: {
   noWeight: () => 'No weight on record yet.',
   size: (reason, { today }) => `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`,
   noSize: (reason) => `No ${terms.part[reason.part]} on record: the smallest size.`,
-  headCount: (reason) => `${spaced(reason.animals)} animals; the amount of the sheet is for ${reason.per}.`,
+  headCount: ({ animals, per }) =>
+    animals === null
+      ? `Nobody has counted them: the amount is for ${per}. Count them, and it follows.`
+      : `${spaced(animals)} animals; the amount of the sheet is for ${per}.`,
   leftovers: (reason) => `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`,
   cleared: (reason) => `${reason.inRow} portions of ${sayGrams(reason.grams)} in a row were cleared.`,
   sameItem: (reason, { today }) => `${reason.item} longest ago: ${sayDay(reason.lastDay, today)}.`,
