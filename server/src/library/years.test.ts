@@ -78,8 +78,9 @@ const FAST_FROM = NEW_YEAR + 270
 const REST_DAYS = 56
 
 interface Rested {
-  /** Everything done from the first day of the fast to the last of the rest. */
+  /** Everything done from the first day of the fast to the last of the rest, and in the rest alone. */
   done: Task[]
+  cooled: Task[]
   verdicts: string[]
   weighed: number[]
 }
@@ -90,7 +91,7 @@ function restOf(life: Life): Rested {
   const grams = life.sheet.adult?.grams?.[1] ?? 10
   const { rest } = planOf(life, NEW_YEAR)
   const cooledOn = FAST_FROM + (rest?.fastDays ?? 0)
-  const rested: Rested = { done: [], verdicts: [], weighed: [] }
+  const rested: Rested = { done: [], cooled: [], verdicts: [], weighed: [] }
   const from = FAST_FROM - 40
   log.say(from, { kind: 'arrived', payload: { enclosure: HOME } })
   for (let day = from; day < cooledOn + REST_DAYS; day += 1) {
@@ -104,6 +105,7 @@ function restOf(life: Life): Rested {
     const weighs = done.some(({ duty }) => duty.does === 'weigh')
     if (day >= FAST_FROM) {
       rested.done.push(...done)
+      if (day >= cooledOn) rested.cooled.push(...done)
       if (day > cooledOn + 9) rested.verdicts.push(...verdicts.map(({ what }) => what.code))
       if (weighs) rested.weighed.push(day)
     }
@@ -160,14 +162,14 @@ describe('a year under every sheet, stage and school', () => {
     expect(new Set(resting.map(({ sheet }) => sheet.id)).size).toBeGreaterThanOrEqual(8)
   })
 
-  it.each(resting)('$name: no food, bath or handling from the fast to the end of the rest', (life) => {
-    const { done, verdicts, weighed } = restOf(life)
+  it.each(resting)('$name: no food from the fast on, no bath in the rest, and weighed every week', (life) => {
+    const { done, cooled, verdicts, weighed } = restOf(life)
     const plan = planOf(life, NEW_YEAR)
-    const touched = done.filter(
-      ({ duty }) => duty.does === 'feed' || duty.effects?.some((effect) => effect === 'feeding'),
-    )
-    // Whatever eats nothing in the cold of itself needs no fast.
-    expect(touched.filter(() => (plan.rest?.fastDays ?? 0) > 0)).toEqual([])
+    const fed = ({ duty }: Task) => duty.does === 'feed' || duty.effects?.includes('feeding')
+    const bathed = ({ duty }: Task) =>
+      duty.effects?.includes('bathing') || (duty.does === 'water' && /soak|bath/i.test(duty.label ?? ''))
+    expect(done.filter(fed)).toEqual([])
+    expect(cooled.filter(bathed)).toEqual([])
     expect(verdicts.filter((code) => code === 'restUnfit' || code === 'wake')).toEqual([])
     const weighs = plan.duties.some(({ does }) => does === 'weigh')
     expect(plan.rest?.stopAtLoss !== undefined).toBe(weighs)
