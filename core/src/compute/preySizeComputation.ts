@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { BodyPart } from '../growth/growthState.ts'
 import { AmountRule, FoodSize } from '../plan/duty.ts'
+import { TooLarge } from '../feeding/mealAmount.ts'
 import { preySize } from '../preySize/preySize.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
@@ -22,9 +23,7 @@ const Output = z.union([
     grams: pair.nullable(),
     /** Widest prey the rule allows, mm. */
     widestMm: z.number().nullable(),
-    tooLarge: z
-      .strictObject({ size: z.string(), unit: z.enum(['g', 'mm']), has: z.number(), most: z.number() })
-      .nullable(),
+    tooLarge: TooLarge.nullable(),
   }),
   Refusal,
 ])

@@ -11,6 +11,7 @@ import { HoldKind } from '../holds/holdKind.ts'
 import { DutyKind } from '../plan/duty.ts'
 import { Plan } from '../plan/plan.ts'
 import { Barrier, Place } from '../walk/place.ts'
+import { TooLarge } from '../feeding/mealAmount.ts'
 import type { Offering } from '../feeding/offeringOn.ts'
 import type { Task } from '../walk/task.ts'
 import { walk } from '../walk/walk.ts'
@@ -65,16 +66,7 @@ const TaskOut = z.strictObject({
   offering: OfferingOut.optional(),
   ahead: OfferingOut.optional(),
   nothingToOffer: z.boolean().optional(),
-  tooLarge: z
-    .strictObject({
-      item: z.string(),
-      size: z.string(),
-      unit: z.enum(['g', 'mm']),
-      has: z.number(),
-      most: z.number(),
-      instead: z.array(z.string()),
-    })
-    .optional(),
+  tooLarge: TooLarge.extend({ item: z.string(), instead: z.array(z.string()) }).optional(),
   done: z
     .strictObject({ at: z.string(), by: z.string(), uid: z.string(), outcome: FeedOutcome.optional() })
     .optional(),

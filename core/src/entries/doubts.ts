@@ -1,6 +1,4 @@
-import type { ResidentState } from '../residents/residentState.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
-import type { Plan } from '../plan/plan.ts'
 import type { Draft } from './entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
 import type { Bound } from '../plausible/plausible.ts'
@@ -8,7 +6,7 @@ import type { Quantity } from '../readings/quantity.ts'
 import { SCALES } from '../readings/quantity.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
 import { obstaclesToRest } from '../rest/obstacles.ts'
-import type { Day } from '../time/day.ts'
+import type { Evidence } from '../verdicts/evidence.ts'
 import { own } from '../subjects/own.ts'
 
 /** Something in a value that should be asked about, kindly, before it is kept. */
@@ -59,11 +57,7 @@ function beyond(value: number, bound: Bound | undefined, unit: 'g' | 'mm'): Doub
   return value < low || value > high ? { code: 'implausible', value, unit, low, high, of: bound.of } : null
 }
 
-export interface DoubtEvidence {
-  day: Day
-  state: ResidentState
-  plan: Plan
-}
+type DoubtEvidence = Pick<Evidence, 'day' | 'state' | 'plan'>
 
 function restDoubt({ day, state, plan }: DoubtEvidence): Doubt | null {
   const weight = weightLevel(state.growth.weights, plan.weighing)

@@ -78,6 +78,12 @@ export function mealsIn({ lines }: Pick<FeedingState, 'lines'>): number {
   return Object.values(lines).reduce((sum, { meals }) => sum + meals, 0)
 }
 
+/** The day of the last meal over all feeding duties; null before the first. */
+export function lastMealDay({ lines }: Pick<FeedingState, 'lines'>): number | null {
+  const days = Object.values(lines).flatMap((line) => lastMealIn(line)?.day ?? [])
+  return days.length > 0 ? Math.max(...days) : null
+}
+
 export function lastMealIn(line: FeedLine | undefined): Meal | null {
   return line?.lately.at(-1) ?? null
 }

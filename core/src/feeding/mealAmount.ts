@@ -1,5 +1,7 @@
+import { z } from 'zod'
 import type { FeedLine } from './feedingState.ts'
 import type { GrowthState } from '../growth/growthState.ts'
+import { weightFact } from '../growth/weightFact.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { AmountRule, FoodSize } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
@@ -11,13 +13,14 @@ const GROW = 1.25
 const CLEARED_TO_GROW = 2
 
 /** The smallest prey there is, and that it is larger than this animal may be given. */
-export interface TooLarge {
-  size: string
-  unit: 'g' | 'mm'
+export const TooLarge = z.strictObject({
+  size: z.string(),
+  unit: z.enum(['g', 'mm']),
   /** Of the smallest, and at most. */
-  has: number
-  most: number
-}
+  has: z.number(),
+  most: z.number(),
+})
+export type TooLarge = z.infer<typeof TooLarge>
 
 export interface MealAmount {
   size?: string
@@ -104,10 +107,7 @@ function byMass(
   const count = [rule.count, rule.count] as const
   if (!weight) return { ...smallestOf(sizes, 'grams'), count, because: [{ fact: 'noWeight' }] }
   const grams = [rule.share[0] * weight.grams, rule.share[1] * weight.grams] as const
-  const { day, readings, suspects } = weight
-  const because: Reason[] = [
-    { fact: 'weight', grams: weight.grams, day, readings, suspects: suspects.length },
-  ]
+  const because = [weightFact(weight)]
   const chosen = largestWithin(sizes, 'grams', grams[1] / rule.count)
   return chosen && 'tooLarge' in chosen ? { ...chosen, grams, because } : { ...chosen, count, grams, because }
 }

@@ -26,20 +26,22 @@ export function offeringOn(
   const { amount: rule, foods = [] } = duty
   const line = own(state.feeding.lines, duty.id)
   const eater = { sizes: state.growth.sizes, line, weight, animals: countOf(state) }
-  const amountOf = ({ sizes }: Food): MealAmount => (rule ? mealAmount(rule, sizes, eater) : { because: [] })
-  const small = foods.filter((food) => !amountOf(food).tooLarge)
+  const amounts = new Map<Food, MealAmount>(
+    foods.map((food) => [food, rule ? mealAmount(rule, food.sizes, eater) : { because: [] }]),
+  )
+  const small = foods.filter((food) => !amounts.get(food)?.tooLarge)
   const choice = nextFood(small.length > 0 ? small : foods, state, day)
   if (!choice) return null
   const { food, because } = choice
   const due = supplementsDue(duty.supplements ?? [], state, day)
-  const amount = amountOf(food)
+  const amount = amounts.get(food)
   return {
     ...amount,
     item: food.item,
     supplements: due.map(({ name }) => name),
     because: [
       ...because,
-      ...amount.because,
+      ...(amount?.because ?? []),
       ...due.map((supplement): Reason => ({ rule: 'supplement', supplement })),
     ],
   }

@@ -62,23 +62,26 @@ function stretch(input: FitInput): Finding[] {
   ]
 }
 
-function crowding(input: FitInput): Finding[] {
-  const each = input.housing?.floorPerAnimalCm2
+/** Whether there is enough for each of a group. */
+function forEach(
+  input: FitInput,
+  field: 'floorPerAnimalCm2' | 'litresPerAnimal',
+  code: FitCode,
+  has: number,
+): Finding[] {
+  const each = input.housing?.[field]
   if (each === undefined) return []
-  const has = (input.box.widthMm * input.box.depthMm) / 100
   const needs = each * input.tenant.count
-  if (has >= needs) return []
-  return [{ code: 'crowded', severity: 'act', needs, has, ...sourced(input, 'floorPerAnimalCm2') }]
+  return has >= needs ? [] : [{ code, severity: 'act', needs, has, ...sourced(input, field) }]
 }
 
-/** Water to swim in, or room to climb in, for each of a group. */
-function roomEach(input: FitInput): Finding[] {
-  const each = input.housing?.litresPerAnimal
-  if (each === undefined) return []
-  const has = litresOf(input.box)
-  const needs = each * input.tenant.count
-  if (has >= needs) return []
-  return [{ code: 'fewLitres', severity: 'act', needs, has, ...sourced(input, 'litresPerAnimal') }]
+function crowding(input: FitInput): Finding[] {
+  const { box } = input
+  return [
+    ...forEach(input, 'floorPerAnimalCm2', 'crowded', (box.widthMm * box.depthMm) / 100),
+    // Water to swim in, or room to climb in.
+    ...forEach(input, 'litresPerAnimal', 'fewLitres', litresOf(box)),
+  ]
 }
 
 /** A heavy ground dweller climbs its walls and falls: the height above the floor has an end. Where nobody wrote
@@ -153,7 +156,6 @@ export function space(input: FitInput): Finding[] {
     ...unmeasured(input),
     ...stretch(input),
     ...crowding(input),
-    ...roomEach(input),
     ...falling(input),
     ...tooLarge(input),
     ...floor(input),

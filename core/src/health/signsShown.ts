@@ -1,3 +1,4 @@
+import { weightFact } from '../growth/weightFact.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
@@ -30,11 +31,7 @@ function byLoss(evidence: Evidence, { share, days }: Extract<ShownBy, { fact: 'l
   if (weight.grams > most * (1 - share)) return null
   const best = highest(evidence, days)
   if (!best || weight.grams > best.grams * (1 - share)) return null
-  const { grams, day, readings, suspects } = weight
-  return [
-    { fact: 'highest', grams: best.grams, day: best.day },
-    { fact: 'weight', grams, day, readings, suspects: suspects.length },
-  ]
+  return [{ fact: 'highest', grams: best.grams, day: best.day }, weightFact(weight)]
 }
 
 /** How long droppings speak of today when nobody wrote any down since. */

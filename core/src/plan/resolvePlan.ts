@@ -80,11 +80,7 @@ function changed(draft: UnfinishedPlan, change: Change, source: Source): Unfinis
     rest: change.rest ?? draft.rest,
     sources: {
       ...draft.sources,
-      ...Object.fromEntries([
-        ...named(change.housing),
-        ...named(change.light),
-        ...named(change.rest && { rest: true }),
-      ]),
+      ...Object.fromEntries([...named(change.housing), ...named(change.light)]),
     },
   }
 }

@@ -1,8 +1,9 @@
 import { z } from 'zod'
 import type { Plan } from '../plan/plan.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
+import type { ZoneTarget } from '../sheet/climate.ts'
 import { roomLimits, zonesNow } from '../sheet/climate.ts'
-import type { Quantity } from './quantity.ts'
+import { Quantity } from './quantity.ts'
 import type { Point } from './readingsState.ts'
 
 /** What is wanted of a quantity in water, and what harms. */
@@ -13,16 +14,11 @@ export const WaterLimit = z.strictObject({
 })
 export type WaterLimit = z.infer<typeof WaterLimit>
 
-export const WATER_QUANTITIES = ['ammonia', 'nitrite', 'nitrate', 'ph', 'chlorine'] as const
+const WaterQuantity = Quantity.extract(['ammonia', 'nitrite', 'nitrate', 'ph', 'chlorine'])
+export const WATER_QUANTITIES = WaterQuantity.options
 
-/** The water of whoever lives in it, mg/l and pH, and how often it is tested. */
-export const Water = z.strictObject({
-  ammonia: WaterLimit.optional(),
-  nitrite: WaterLimit.optional(),
-  nitrate: WaterLimit.optional(),
-  ph: WaterLimit.optional(),
-  chlorine: WaterLimit.optional(),
-})
+/** The water of whoever lives in it, mg/l and pH. */
+export const Water = z.partialRecord(WaterQuantity, WaterLimit)
 export type Water = z.infer<typeof Water>
 
 /** What a reading is held against; null where nothing is said. */
@@ -77,29 +73,27 @@ export function limitsAt({ zone, what }: Point, plan: Plan, holds: readonly Hold
     }
     default: {
       const limit = plan.water?.[what]
-      return (
-        (limit && {
-          want: limit.want,
-          harmAbove: limit.harmAbove ?? null,
-          harmBelow: limit.harmBelow ?? null,
-        }) ??
-        null
-      )
+      if (!limit) return null
+      const { want, harmAbove = null, harmBelow = null } = limit
+      return { want, harmAbove, harmBelow }
     }
   }
 }
 
-/** Whether a point counts now: those of its waking life are not read while it rests, nor the other way round. */
-export function isReadNow({ zone, what }: Point, plan: Plan, holds: readonly HoldKind[]): boolean {
+/** Whether a point counts now: those of its waking life are not read while it rests, nor the other way round. `now`: the zones that
+ * count. */
+export function isReadNow({ zone, what }: Point, now: readonly ZoneTarget[]): boolean {
   if (what !== 'celsius' && what !== 'humidity') return true
-  return zonesNow(plan.targets, holds).some((one) => one.zone === zone)
+  return now.some((one) => one.zone === zone)
 }
 
 /** Every point a plan says something of. */
 export function pointsOf(plan: Plan, holds: readonly HoldKind[] = []): Point[] {
   const zones = zonesNow(plan.targets, holds).flatMap(
     ({ zone, celsius, ceilingCelsius, humidity }): Point[] => [
-      ...((celsius ?? ceilingCelsius !== undefined) ? [{ zone, what: 'celsius' as Quantity }] : []),
+      ...(celsius !== undefined || ceilingCelsius !== undefined
+        ? [{ zone, what: 'celsius' as Quantity }]
+        : []),
       ...(humidity ? [{ zone, what: 'humidity' as Quantity }] : []),
     ],
   )

@@ -1,3 +1,5 @@
+import type { HoldKind } from '../holds/holdKind.ts'
+import type { Plan } from '../plan/plan.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
@@ -7,16 +9,9 @@ import type { LastReading } from './readingsState.ts'
 /** A reading within what is wanted but for so little is none to speak of, °C. */
 const NEAR = 1
 
-function judged(reading: LastReading, { plan, holds }: Evidence): Verdict | null {
+function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): Verdict | null {
   const { zone, what, value, day, by } = reading
-  // What was read before it was laid to rest is of another climate.
-  const resting = holds.find(({ hold }) => plan.targets.some(({ during }) => during === hold))
-  if (resting && day < resting.since) return null
-  const limits = limitsAt(
-    { zone, what },
-    plan,
-    holds.map(({ hold }) => hold),
-  )
+  const limits = limitsAt({ zone, what }, plan, holds)
   if (!limits) return null
   const { want, harmAbove, harmBelow } = limits
   const harms = (harmAbove !== null && value >= harmAbove) || (harmBelow !== null && value <= harmBelow)
@@ -37,6 +32,11 @@ function judged(reading: LastReading, { plan, holds }: Evidence): Verdict | null
 
 /** Each last reading held against what its zone may be: outside of what harms it is urgent, until a better one
  * was read. */
-export function readingVerdicts(evidence: Evidence): Verdict[] {
-  return Object.values(evidence.readings).flatMap((reading) => judged(reading, evidence) ?? [])
+export function readingVerdicts({ plan, holds, readings }: Evidence): Verdict[] {
+  // What was read before it was laid to rest is of another climate.
+  const resting = holds.find(({ hold }) => plan.targets.some(({ during }) => during === hold))
+  const kinds = holds.map(({ hold }) => hold)
+  return Object.values(readings)
+    .filter(({ day }) => !resting || day >= resting.since)
+    .flatMap((reading) => judged(reading, plan, kinds) ?? [])
 }

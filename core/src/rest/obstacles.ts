@@ -1,9 +1,8 @@
+import { lastMealDay } from '../feeding/feedingState.ts'
+import { observationsStanding } from '../health/observationsStanding.ts'
+import type { Evidence } from '../verdicts/evidence.ts'
 import type { Severity } from '../health/severity.ts'
-import type { WeightLevel } from '../growth/weightLevel.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
-import type { Hold } from '../holds/holdsOn.ts'
-import type { Plan } from '../plan/plan.ts'
-import type { ResidentState } from '../residents/residentState.ts'
 import type { Day } from '../time/day.ts'
 import type { Rest } from './rest.ts'
 
@@ -19,13 +18,7 @@ export type RestObstacle =
   | { code: 'ateLately'; day: Day; days: number }
   | { code: 'otherwise'; hold: HoldKind }
 
-export interface RestEvidence {
-  day: Day
-  plan: Plan
-  state: ResidentState
-  holds: readonly Hold[]
-  weight: WeightLevel | null
-}
+export type RestEvidence = Pick<Evidence, 'day' | 'plan' | 'state' | 'holds' | 'weight'>
 
 /** From 2.5 down there is nothing to live on for a winter. */
 const THIN = 2.5
@@ -52,20 +45,12 @@ function body(rest: Rest, { day, plan, state, weight }: RestEvidence): RestObsta
   }
   if (weight && rest.leastGrams !== undefined && weight.grams < rest.leastGrams)
     obstacles.push({ code: 'light', grams: weight.grams, least: rest.leastGrams })
-  const { condition, observations } = state.health
+  const { condition } = state.health
   if (condition && condition.score <= THIN && day - condition.day < plan.standing.scoreDays)
     obstacles.push({ code: 'thin', score: condition.score, day: condition.day })
-  const worst = observations.find(
-    ({ severity, day: on }) =>
-      UNWELL.includes(severity) && day - on < plan.standing.observationDays[severity],
-  )
+  const worst = observationsStanding({ day, plan, state }).find(({ severity }) => UNWELL.includes(severity))
   if (worst) obstacles.push({ code: 'unwell', text: worst.text, day: worst.day, by: worst.by })
   return obstacles
-}
-
-function lastMeal({ feeding }: ResidentState): Day | null {
-  const days = Object.values(feeding.lines).flatMap(({ lately }) => lately.at(-1)?.day ?? [])
-  return days.length > 0 ? Math.max(...days) : null
 }
 
 /** What is against cooling somebody down on a day: young, thin, unwell, lately arrived, not weighed, fed too
@@ -75,7 +60,7 @@ export function obstaclesToRest(evidence: RestEvidence): RestObstacle[] {
   const { rest } = plan
   if (!rest) return [{ code: 'noRest' }]
   const { arrivedOn } = state.stay
-  const ate = lastMeal(state)
+  const ate = lastMealDay(state.feeding)
   return [
     ...body(rest, evidence),
     ...(arrivedOn !== null && day - arrivedOn < rest.settledDays

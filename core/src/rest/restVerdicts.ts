@@ -1,3 +1,4 @@
+import { weightFact } from '../growth/weightFact.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
@@ -28,7 +29,7 @@ function ends({ plan, state, weight }: Evidence, since: number): Verdict[] {
         what: { code: 'wake', why: 'loss', share: loss },
         because: [
           { fact: 'weightBefore', grams: before.grams, day: before.day },
-          { fact: 'weight', grams: weight.grams, day: weight.day, readings: weight.readings, suspects: 0 },
+          weightFact(weight),
           ...rule,
         ],
       })

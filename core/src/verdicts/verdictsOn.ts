@@ -6,6 +6,8 @@ import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
 import { readingVerdicts } from '../readings/readingVerdicts.ts'
+import { weightFact } from '../growth/weightFact.ts'
+import { observationsStanding } from '../health/observationsStanding.ts'
 import { signsShown } from '../health/signsShown.ts'
 import { restVerdicts } from '../rest/restVerdicts.ts'
 import { leftOpen } from './leftOpen.ts'
@@ -82,27 +84,17 @@ function suspectWeight({ state, weight }: Evidence): Verdict[] {
     {
       severity: 'watch',
       what: { code: 'suspectWeight', grams: last.grams, level: weight.grams, uid: last.uid },
-      because: [
-        {
-          fact: 'weight',
-          grams: weight.grams,
-          day: weight.day,
-          readings: weight.readings,
-          suspects: weight.suspects.length,
-        },
-      ],
+      because: [weightFact(weight)],
     },
   ]
 }
 
-function observations({ day, plan, state }: Evidence): Verdict[] {
-  return state.health.observations
-    .filter((seen) => day - seen.day < plan.standing.observationDays[seen.severity])
-    .map(({ severity, text, uid, by, day: on }) => ({
-      severity,
-      what: { code: 'observed', text, uid },
-      because: [{ fact: 'observed', by, day: on, text }],
-    }))
+function observations(evidence: Evidence): Verdict[] {
+  return observationsStanding(evidence).map(({ severity, text, uid, by, day: on }) => ({
+    severity,
+    what: { code: 'observed', text, uid },
+    because: [{ fact: 'observed', by, day: on, text }],
+  }))
 }
 
 function retainedSkin({ day, plan, state }: Evidence): Verdict[] {

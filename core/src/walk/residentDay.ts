@@ -3,7 +3,7 @@ import { dueness } from '../cadence/dueness.ts'
 import { insteadOf, offeringOn } from '../feeding/offeringOn.ts'
 import { FULL_CLEAN } from '../cleaning/cleaned.ts'
 import type { FeedLine } from '../feeding/feedingState.ts'
-import { lastMealIn } from '../feeding/feedingState.ts'
+import { lastMealDay, lastMealIn } from '../feeding/feedingState.ts'
 import type { Mark } from '../subjects/mark.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
@@ -19,6 +19,7 @@ import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import type { Readings } from '../readings/readingsState.ts'
+import { zonesNow } from '../sheet/climate.ts'
 import { isReadNow } from '../readings/limits.ts'
 import { lastReading } from '../readings/readingsState.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
@@ -65,7 +66,7 @@ function eventDay(event: Event, state: ResidentState): Day | null {
     case 'shed':
       return state.skin.sheds.at(-1) ?? null
     case 'meal':
-      return latestOf(Object.values(state.feeding.lines).map((line) => lastMealIn(line)?.day))
+      return lastMealDay(state.feeding)
   }
 }
 
@@ -281,9 +282,12 @@ export function residentDay({
   const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, state, holds, weight, readings }
   const tasks: Task[] = []
-  const held = holds.map(({ hold }) => hold)
+  const now = zonesNow(
+    plan.targets,
+    holds.map(({ hold }) => hold),
+  )
   for (const duty of plan.duties)
-    if (isBefore(duty) === coming && (!duty.reads || isReadNow(duty.reads, plan, held)))
+    if (isBefore(duty) === coming && (!duty.reads || isReadNow(duty.reads, now)))
       tasks.push(taskOf(duty, today))
   tasks.push(...floorTasks(floors, plan, day))
   return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors, readings }), weight }

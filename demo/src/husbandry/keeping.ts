@@ -15,7 +15,7 @@ import {
   emptyState,
   fedDraft,
   keptFloor,
-  lastMealIn,
+  lastMealDay,
   limitsAt,
   replay,
   residentDay,
@@ -293,9 +293,6 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
     perform(kept, task, today, order)
     order += 1
   }
-  const lastMeal = Math.max(
-    kept.since,
-    ...Object.values(kept.state.feeding.lines).map((line) => lastMealIn(line)?.day ?? 0),
-  )
+  const lastMeal = Math.max(kept.since, lastMealDay(kept.state.feeding) ?? 0)
   liveADay(kept.animal, today.day - lastMeal < 25, today.chance)
 }

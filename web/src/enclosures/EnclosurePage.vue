@@ -29,7 +29,7 @@ const residents = useResidents()
 const people = usePeople()
 const record = useRecord()
 const today = useToday()
-const { fitOf } = useFit()
+const { fitOf, sizesOf } = useFit()
 const editing = shallowRef(false)
 
 const enclosure = computed(() => site.enclosures.get(id))
@@ -53,13 +53,17 @@ const recipe = computed(() => {
   const known = build.value?.layers.filter(({ material }) => material in MATERIALS) ?? []
   return known.length > 0 ? known.map(({ material, mm }) => ({ material, parts: mm })) : undefined
 })
-/** The first who lives there, as long as it was measured, and what does not fit. */
+/** Everybody who lives there, with what does not fit. */
+const fits = computed(() => {
+  const box = enclosure.value
+  return box ? tenants.value.map((resident) => ({ resident, findings: fitOf(box, resident) })) : []
+})
+/** The first of them, as long as it was measured. */
 const drawn = computed(() => {
-  const [tenant] = tenants.value
-  if (!tenant || !enclosure.value) return { tenant: { sizes: {} }, findings: [] }
-  const { sizes } = record.stateOf(tenant.id).growth
-  const mm = Object.fromEntries(Object.entries(sizes).map(([part, size]) => [part, size.mm]))
-  return { tenant: { sizes: mm }, findings: fitOf(enclosure.value, tenant) }
+  const [first] = fits.value
+  return first
+    ? { tenant: { sizes: sizesOf(first.resident) }, findings: first.findings }
+    : { tenant: { sizes: {} }, findings: [] }
 })
 const mayEdit = computed(() => may(people.role, 'editEnclosures'))
 const build = computed(() => enclosure.value?.build)
@@ -80,12 +84,12 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
     </header>
     <BuildForm v-if="editing" :enclosure="enclosure" @close="editing = false" />
     <div class="columns">
-      <section v-for="resident in tenants" :key="resident.id" class="block">
+      <section v-for="{ resident, findings } in fits" :key="resident.id" class="block">
         <h2>
           For
           <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
         </h2>
-        <FindingList :findings="fitOf(enclosure, resident)" />
+        <FindingList :findings="findings" />
         <RouterLink :to="{ name: 'move', params: { id: resident.id } }"
           >Move {{ resident.name }} …</RouterLink
         >

@@ -3,7 +3,8 @@ import type { Box, Build, FitInput, Finding } from '@kobrin/core'
 import { toMend } from '@kobrin/core'
 import { computed } from 'vue'
 import { care } from '../words/care.ts'
-import { spaced } from '../words/numbers.ts'
+import { sayMm } from '../words/numbers.ts'
+import type { Rect } from './section.ts'
 import { sectionOf } from './section.ts'
 
 /** An enclosure cut along its longer side, to scale: floor, furniture, light, heat, the height that is free and the
@@ -26,7 +27,7 @@ const scale = computed(() => Math.min(380 / whole.value.length, 260 / whole.valu
 const bottom = computed(() => 16 + whole.value.height * scale.value)
 const x = (mm: number) => 20 + mm * scale.value
 const y = (mm: number) => bottom.value - mm * scale.value
-const rect = (piece: { x: number; y: number; width: number; height: number }) => ({
+const rect = (piece: Rect) => ({
   x: x(piece.x),
   y: y(piece.y + piece.height),
   width: piece.width * scale.value,
@@ -38,7 +39,6 @@ const slope = computed(() => {
   const [low, high] = floor.deepAt === 'right' ? [0, length] : [length, 0]
   return `${x(low)},${y(floor.shallow)} ${x(high)},${y(floor.shallow)} ${x(high)},${y(floor.deep)}`
 })
-const millimetres = (value: number) => `${spaced(Math.round(value))} mm`
 const nameOf = (what: (typeof section.value.pieces)[number]['what']) =>
   what === 'heater'
     ? 'Heat'
@@ -48,7 +48,7 @@ const nameOf = (what: (typeof section.value.pieces)[number]['what']) =>
 const says = computed(() => {
   const { length, height, pieces, animal } = section.value
   const in_ = pieces.map(({ what }) => nameOf(what)).join(', ')
-  return `${millimetres(length)} long, ${millimetres(height)} high${in_ ? `; ${in_}` : ''}${animal ? `; the animal ${millimetres(animal.length)}` : ''}`
+  return `${sayMm(length)} long, ${sayMm(height)} high${in_ ? `; ${in_}` : ''}${animal ? `; the animal ${sayMm(animal.length)}` : ''}`
 })
 </script>
 
@@ -91,7 +91,7 @@ const says = computed(() => {
         <line class="free" :x1="x(free.x)" :x2="x(free.x)" :y1="y(free.from)" :y2="y(free.to)" />
         <line class="perch" :x1="x(free.x) - 22" :x2="x(free.x) + 22" :y1="y(free.to)" :y2="y(free.to)" />
         <text :x="x(free.x) + 5" :y="(y(free.from) + y(free.to)) / 2">
-          {{ millimetres(free.to - free.from) }}
+          {{ sayMm(free.to - free.from) }}
         </text>
       </g>
       <g v-if="section.animal" :class="{ wrong: section.animal.wrong }">
@@ -104,7 +104,7 @@ const says = computed(() => {
         />
       </g>
       <text class="small" :x="x(0)" :y="bottom + 16">
-        {{ millimetres(section.length) }} long, {{ millimetres(section.height) }} high
+        {{ sayMm(section.length) }} long, {{ sayMm(section.height) }} high
       </text>
       <text
         v-if="section.animal"
@@ -113,7 +113,7 @@ const says = computed(() => {
         :x="x(0)"
         :y="bottom + 32"
       >
-        The animal: {{ millimetres(section.animal.length) }}
+        The animal: {{ sayMm(section.animal.length) }}
       </text>
     </svg>
     <figcaption class="quiet">
@@ -126,23 +126,10 @@ const says = computed(() => {
   </figure>
 </template>
 
+<style scoped src="../app/drawing.css"></style>
 <style scoped>
-figure {
-  margin: 10px 0;
-}
-
 svg {
-  width: 100%;
   max-width: 520px;
-}
-
-text {
-  fill: var(--ink);
-  font: 600 12px var(--sans);
-}
-
-.small {
-  fill: var(--soft);
 }
 
 .name {
@@ -224,9 +211,5 @@ rect.wrong {
 text.wrong {
   fill: var(--late);
   stroke: none;
-}
-
-figcaption {
-  font-size: 13px;
 }
 </style>

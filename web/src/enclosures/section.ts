@@ -11,7 +11,6 @@ export interface Rect {
 
 export interface Piece extends Rect {
   what: Build['furniture'][number]['what'] | 'heater' | Build['lamps'][number]['what']
-  label: string
   /** Something about it does not fit. */
   wrong: boolean
 }
@@ -29,7 +28,7 @@ export interface Section {
   height: number
   /** The box as it would have to be, where it is too short or too low. */
   needed: { length: number; height: number } | null
-  layers: (Rect & { material: string })[]
+  layers: Rect[]
   /** Surface of the floor above the ground plate, at its shallow and its deep end. */
   floor: { shallow: number; deep: number; deepAt: 'left' | 'right' }
   /** How deep the floor would have to be, where it is too shallow. */
@@ -54,7 +53,7 @@ const HIDE = { width: 0.16, height: 0.1 }
 function standing(build: Build, length: number, height: number, floor: number): Piece[] {
   const pieces = build.furniture.filter(({ what }) => what !== 'perch')
   const room = length / (pieces.length + 1)
-  return pieces.map(({ what, note }, index) => {
+  return pieces.map(({ what }, index) => {
     const low = what === 'bowl'
     const tall = what === 'climbing' || what === 'plant'
     const size = {
@@ -63,7 +62,6 @@ function standing(build: Build, length: number, height: number, floor: number): 
     }
     return {
       what,
-      label: note ?? '',
       wrong: false,
       x: room * (index + 1) - size.width / 2,
       y: floor,
@@ -77,11 +75,10 @@ const TUBE_WRONG: readonly Code[] = ['uvbShort', 'uvbLong', 'uvbFar', 'uvbNear',
 function overhead(build: Build, findings: readonly Finding[], length: number, height: number): Piece[] {
   const wrongTube = findings.some(({ code }) => TUBE_WRONG.includes(code))
   const thick = height * 0.03
-  const lamps = build.lamps.map(({ what, lengthMm, distanceMm }): Piece => {
+  const lamps = build.lamps.map(({ what, lengthMm }): Piece => {
     const width = what === 'uvb' ? Math.min(lengthMm ?? length * 0.4, length) : length * 0.08
     return {
       what,
-      label: distanceMm === undefined ? '' : `${distanceMm} mm`,
       wrong: what === 'uvb' && wrongTube,
       x: what === 'uvb' ? (length - width) / 2 : length * 0.08,
       y: height - thick,
@@ -89,9 +86,8 @@ function overhead(build: Build, findings: readonly Finding[], length: number, he
       height: thick,
     }
   })
-  const heaters = build.heaters.map(({ what, thermostat }, index): Piece => ({
+  const heaters = build.heaters.map(({ thermostat }, index): Piece => ({
     what: 'heater',
-    label: what,
     wrong: !thermostat,
     x: length * (0.04 + 0.14 * index),
     y: height - 2.4 * thick,
@@ -117,8 +113,8 @@ export function sectionOf(
   const longer = neededBy(findings, 'short', 'cannotStretch')
   const taller = neededBy(findings, 'low')
   let below = 0
-  const layers = build.layers.map(({ material, mm }) => {
-    const layer = { material, x: 0, y: below, width: length, height: mm }
+  const layers = build.layers.map(({ mm }) => {
+    const layer = { x: 0, y: below, width: length, height: mm }
     below += mm
     return layer
   })

@@ -37,18 +37,21 @@ export function useFit() {
     })
   }
 
+  /** Millimetres by part, as it was last measured. */
+  function sizesOf({ id }: Resident): FitInput['tenant']['sizes'] {
+    const { sizes } = record.stateOf(id).growth
+    return Object.fromEntries(Object.entries(sizes).map(([part, { mm }]) => [part, mm]))
+  }
+
   function fitOf(enclosure: Enclosure, resident: Resident): Finding[] {
     const state = record.stateOf(resident.id)
-    const measured = Object.fromEntries(
-      Object.entries(state.growth.sizes).map(([part, { mm }]) => [part, mm]),
-    )
-    const tenant = { sizes: measured, count: countOf(state) ?? 1 }
+    const tenant = { sizes: sizesOf(resident), count: countOf(state) ?? 1 }
     const plan = plans.planOf(resident)
     const holds = holdsOn(today.day, state, plan, null).map(({ hold }) => hold)
     return fitFor(enclosure, tenant, plan, holds)
   }
 
-  return { fitFor, fitOf }
+  return { fitFor, fitOf, sizesOf }
 }
 
 /** "fits", or how much has to be mended first. */

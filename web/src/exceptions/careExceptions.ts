@@ -1,9 +1,9 @@
-import type { BodyPart, Draft, DutyKind, ResidentDay, SheetGroup, Task } from '@kobrin/core'
+import type { BodyPart, Draft, DroppingsKind, DutyKind, ResidentDay, SheetGroup, Task } from '@kobrin/core'
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
 
-const DROPPINGS = ['normal', 'loose', 'hard', 'bloody', 'urates', 'urine', 'none'] as const
+const DROPPINGS = Object.keys(terms.droppings) as DroppingsKind[]
 
 const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPart[]>> = {
   backboned: ['length', 'girth', 'headWidth', 'eyeGap'],

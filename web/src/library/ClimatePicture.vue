@@ -58,32 +58,14 @@ const says = computed(
   </figure>
 </template>
 
+<style scoped src="../app/drawing.css"></style>
 <style scoped>
-figure {
-  margin: 10px 0;
-}
-
-svg {
-  width: 100%;
-}
-
-text {
-  fill: var(--ink);
-  font: 600 12px var(--sans);
-}
-
 .small {
-  fill: var(--soft);
   font-weight: 400;
 }
 
 .tick {
   stroke: var(--line);
-}
-
-.track {
-  fill: none;
-  stroke: var(--control-line);
 }
 
 .stroke {
@@ -101,9 +83,5 @@ text {
 
 .night {
   fill: var(--ink);
-}
-
-figcaption {
-  font-size: 13px;
 }
 </style>

@@ -76,22 +76,9 @@ const says = computed(() =>
   </figure>
 </template>
 
+<style scoped src="../app/drawing.css"></style>
 <style scoped>
-figure {
-  margin: 10px 0;
-}
-
-svg {
-  width: 100%;
-}
-
-text {
-  fill: var(--ink);
-  font: 600 12px var(--sans);
-}
-
 .small {
-  fill: var(--soft);
   font-weight: 400;
   font-size: 11px;
 }
@@ -100,11 +87,6 @@ text {
   fill: none;
   stroke: var(--focus);
   stroke-width: 2.5;
-}
-
-.track {
-  fill: none;
-  stroke: var(--control-line);
 }
 
 .fast {
@@ -118,9 +100,5 @@ text {
 
 .season {
   fill: var(--focus);
-}
-
-figcaption {
-  font-size: 13px;
 }
 </style>

@@ -27,23 +27,14 @@ function dayOfYear(date: string): number {
 
 /** In two where it goes over the new year. */
 function wrapped(spell: Spell): Spell[] {
-  const { from, to } = spell
-  if (from < 0)
-    return [
-      { ...spell, from: from + DAYS, to: DAYS },
-      { ...spell, from: 0 },
-    ].filter((one) => one.to > one.from)
-  if (to > DAYS)
-    return [
-      { ...spell, to: DAYS },
-      { ...spell, from: 0, to: to - DAYS },
-    ]
-  return from <= to
-    ? [spell]
-    : [
-        { ...spell, to: DAYS },
-        { ...spell, from: 0 },
-      ]
+  const length = spell.to - spell.from + (spell.to < spell.from ? DAYS : 0)
+  const from = (spell.from + DAYS) % DAYS
+  const to = from + length
+  if (to <= DAYS) return [{ ...spell, from, to }]
+  return [
+    { ...spell, from, to: DAYS },
+    { ...spell, from: 0, to: to - DAYS },
+  ]
 }
 
 function middle([low, high]: readonly [number, number]): number {

@@ -1,13 +1,9 @@
 import type { BodyPart, Finding } from '@kobrin/core'
 import { terms } from './terms.ts'
-import { spaced } from './numbers.ts'
-
-function mm(value: number): string {
-  return `${spaced(Math.round(value))} mm`
-}
+import { round, sayMm, spaced } from './numbers.ts'
 
 function grown({ part, times }: Finding): string {
-  return part && times !== undefined ? ` (${Math.round(times * 100) / 100} × its ${terms.part[part]})` : ''
+  return part && times !== undefined ? ` (${round(times)} × its ${terms.part[part]})` : ''
 }
 
 function measure(part: BodyPart | undefined): string {
@@ -28,15 +24,15 @@ interface Said {
 
 const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
   short: ({ needs, has, by }) => ({
-    what: `Too short: ${mm(has)} of ${mm(needs)}${by}`,
+    what: `Too short: ${sayMm(has)} of ${sayMm(needs)}${by}`,
     mend: 'A longer enclosure.',
   }),
   narrow: ({ needs, has, by }) => ({
-    what: `Too narrow: ${mm(has)} of ${mm(needs)}${by}`,
+    what: `Too narrow: ${sayMm(has)} of ${sayMm(needs)}${by}`,
     mend: 'A deeper enclosure.',
   }),
   low: ({ needs, has, by }) => ({
-    what: `Too low: ${mm(has)} of ${mm(needs)}${by}`,
+    what: `Too low: ${sayMm(has)} of ${sayMm(needs)}${by}`,
     mend: 'A taller enclosure.',
   }),
   crowded: ({ needs, has }) => ({
@@ -48,7 +44,7 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     mend: 'Fewer animals, or a larger enclosure.',
   }),
   fallsFar: ({ needs, has, by }) => ({
-    what: `A fall would break it: ${mm(has)} above its floor, at most ${mm(needs)}${by}`,
+    what: `A fall would break it: ${sayMm(has)} above its floor, at most ${sayMm(needs)}${by}`,
     mend: 'More floor, or a lower enclosure; nothing hard below.',
   }),
   tooLarge({ needs, has, until }) {
@@ -59,24 +55,24 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     }
   },
   cannotStretch: ({ needs, has }) => ({
-    what: `Cannot stretch: ${mm(needs)} long in ${mm(has)}`,
+    what: `Cannot stretch: ${sayMm(needs)} long in ${sayMm(has)}`,
     mend: 'Longer, so that it lies straight along the gradient.',
   }),
   floorShallow: ({ needs, has }) => ({
-    what: `Floor too shallow: ${mm(has)} of ${mm(needs)}`,
-    mend: `Add ${mm(needs - has)} of floor.`,
+    what: `Floor too shallow: ${sayMm(has)} of ${sayMm(needs)}`,
+    mend: `Add ${sayMm(needs - has)} of floor.`,
   }),
   floorUnknown: ({ needs }) => ({
-    what: `Nobody wrote down how deep the floor is; it wants ${mm(needs)}`,
+    what: `Nobody wrote down how deep the floor is; it wants ${sayMm(needs)}`,
     mend: 'Measure it.',
   }),
   hangsTooLow: ({ needs, has, by }) => ({
-    what: `Hangs too low to molt: ${mm(has)} free of ${mm(needs)}${by}`,
+    what: `Hangs too low to molt: ${sayMm(has)} free of ${sayMm(needs)}${by}`,
     mend: 'Move the perch up, or a taller enclosure.',
   }),
   noPerch: ({ needs }) => ({
     what: 'No perch on record to hang from when it molts',
-    mend: `One with ${mm(needs)} free below it.`,
+    mend: `One with ${sayMm(needs)} free below it.`,
   }),
   unmeasured: ({ part }) => ({
     what: `Its ${measure(part)} was never measured`,
@@ -87,19 +83,19 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     mend: 'Fit one, or choose the school without, with a reason.',
   }),
   uvbShort: ({ needs, has }) => ({
-    what: `Tube too short: ${mm(has)} of ${mm(needs)}`,
+    what: `Tube too short: ${sayMm(has)} of ${sayMm(needs)}`,
     mend: 'A longer tube over the warm side.',
   }),
   uvbLong: ({ needs, has }) => ({
-    what: `Tube too long: ${mm(has)}, at most ${mm(needs)}`,
+    what: `Tube too long: ${sayMm(has)}, at most ${sayMm(needs)}`,
     mend: 'A shorter one, so that there is shade.',
   }),
   uvbFar: ({ needs, has }) => ({
-    what: `Tube too far: ${mm(has)}, at most ${mm(needs)}`,
+    what: `Tube too far: ${sayMm(has)}, at most ${sayMm(needs)}`,
     mend: 'Hang it lower or raise the basking place.',
   }),
   uvbNear: ({ needs, has }) => ({
-    what: `Tube too near: ${mm(has)}, at least ${mm(needs)}`,
+    what: `Tube too near: ${sayMm(has)}, at least ${sayMm(needs)}`,
     mend: 'Hang it higher: it burns eyes and skin.',
   }),
   uvbOld: ({ has }) => ({

@@ -33,6 +33,11 @@ export function sayGrams(grams: number): string {
   return `${spaced(rounded)} g`
 }
 
+/** Whole millimetres: 1 250 mm. */
+export function sayMm(value: number): string {
+  return `${spaced(Math.round(value))} mm`
+}
+
 /** To a hundredth, without idle zeros. */
 export function round(value: number): string {
   return String(Math.round(value * 100) / 100)

@@ -1,4 +1,4 @@
-import type { Role } from '@kobrin/core'
+import type { Role, DroppingsKind } from '@kobrin/core'
 import type { BodyPart, Cadence, EcdysisStage, Severity, Trigger } from '@kobrin/core'
 import { words } from './en.ts'
 
@@ -25,7 +25,7 @@ export const terms = {
     urates: 'urates only',
     urine: 'water passed',
     none: 'none found',
-  },
+  } satisfies Record<DroppingsKind, string>,
 
   end: { whole: 'all over', dampEnd: 'at the damp end', dryEnd: 'at the dry end' },
 
