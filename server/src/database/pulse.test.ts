@@ -1,6 +1,7 @@
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { Connection as LoneConnection } from 'mysql2/promise'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { OwnHouse } from '../testing/ownHouse.ts'
 import { openOwnHouse } from '../testing/ownHouse.ts'
@@ -51,4 +52,27 @@ it('a pulse that is stopped while the database hangs does not say that it answer
   await expect.poll(() => dropped).toBeGreaterThan(1)
   await pulse.stop()
   expect([said, pulse.isBeating()]).toEqual([[false], false])
+})
+
+it('a database that is back before anybody missed it was never away', async () => {
+  const said: boolean[] = []
+  let opened = 0
+  const lone = (): Promise<LoneConnection> => {
+    opened += 1
+    let asked = 0
+    // The first connection answers twice, and is broken by a restart.
+    const breaks = opened === 1
+    const query = () => {
+      asked += 1
+      return breaks && asked > 2 ? Promise.reject(new Error('Gone.')) : Promise.resolve([])
+    }
+    return Promise.resolve({ query, destroy: () => undefined } as unknown as LoneConnection)
+  }
+  const pulse = createPulse(
+    { lone, dropAll: () => undefined },
+    { everyMs: 1, onChange: (beating) => said.push(beating) },
+  )
+  await expect.poll(() => opened).toBe(2)
+  await pulse.stop()
+  expect([opened, said, pulse.isBeating()]).toEqual([2, [], true])
 })

@@ -31,7 +31,19 @@ export function createPulse(
   }
 
   async function ask(): Promise<void> {
-    lone ??= await connection.lone()
+    const known = lone
+    if (known) {
+      const answered = await known.query('select 1').then(
+        () => true,
+        () => false,
+      )
+      if (answered) return
+      if (lone !== known) throw new Error('It was let go while it was waited for.')
+      // A connection from before a restart says nothing of a database that is back.
+      known.destroy()
+      lone = null
+    }
+    lone = await connection.lone()
     await lone.query('select 1')
   }
 
