@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { entryOn, FIRST_DAY, told, uidOf } from '../testing/histories.ts'
 import { dutyOf, planOf } from '../testing/plans.ts'
 import { residentDay } from '../walk/residentDay.ts'
+import type { HoldKind } from './holdKind.ts'
 import { isStopped } from './stops.ts'
 
 const rest = { hold: 'winterRest', suppresses: ['feed', 'clean'] } as const
@@ -40,6 +41,33 @@ describe('a winter rest', () => {
 
   it('has its own time between weighings, which nobody else has', () => {
     expect([statusAfter(8)['weigh'], statusAfter(8, held)['weigh']]).toEqual(['notYet', 'due'])
+  })
+})
+
+type Row = [hold: HoldKind, duty: Parameters<typeof dutyOf>[0], stopped: boolean]
+
+describe('what a duty does to the animal', () => {
+  const stops = (hold: HoldKind, duty: Parameters<typeof dutyOf>[0]) =>
+    isStopped(dutyOf(duty), { hold, suppresses: [] })
+  const floorOut: Row[1] = { id: 'out', does: 'check', effects: ['handling'] }
+
+  it.each<Row>([
+    ['settling', { id: 'weigh', does: 'weigh' }, true],
+    ['settling', { id: 'clean', does: 'clean' }, false],
+    ['settling', floorOut, true],
+    ['digesting', floorOut, true],
+    ['inBlue', { id: 'measure', does: 'measure' }, true],
+    ['sealedIn', { id: 'clean', does: 'clean' }, true],
+    ['sealedIn', { id: 'dampen', does: 'dampen' }, false],
+    ['soft', { id: 'feed', does: 'feed' }, true],
+    ['founding', { id: 'peep', does: 'check', effects: ['lighting'] }, true],
+    ['winterRest', { id: 'peep', does: 'read', effects: ['lighting'] }, true],
+    ['winterRest', floorOut, true],
+    ['winterRest', { id: 'weigh', does: 'weigh' }, false],
+    ['fasting', { id: 'weigh', does: 'weigh' }, false],
+    ['vetOrder', { id: 'weigh', does: 'weigh' }, false],
+  ])('under %s, %j is stopped: %s', (hold, duty, stopped) => {
+    expect(stops(hold, duty)).toBe(stopped)
   })
 })
 

@@ -1,30 +1,36 @@
-import type { Duty } from '../plan/duty.ts'
+import type { Duty, DutyKind } from '../plan/duty.ts'
 import type { Effect } from '../plan/effect.ts'
+import { effectsOf } from '../plan/effect.ts'
 import type { HoldKind } from './holdKind.ts'
 
 /** What a hold keeps from the animal, whatever the duty that brings it is called: a bath is water, but it
- * wakes one that rests. Weighing goes on through a rest: it is how a rest that goes wrong is found. */
+ * wakes one that rests. */
 const KEEPS_FROM: Readonly<Record<HoldKind, readonly Effect[]>> = {
-  inBlue: [],
+  inBlue: ['handling'],
   premolt: ['handling'],
-  sealedIn: ['handling', 'bathing', 'opening', 'feeding'],
+  sealedIn: ['handling', 'bathing', 'opening', 'feeding', 'lighting'],
   soft: ['handling', 'feeding'],
   digesting: ['handling', 'bathing'],
   settling: ['handling'],
-  winterRest: ['bathing', 'feeding'],
+  winterRest: ['handling', 'bathing', 'feeding', 'lighting'],
   fasting: ['feeding'],
-  founding: ['handling', 'bathing', 'opening'],
-  gravid: [],
-  incubating: ['handling', 'bathing', 'opening'],
+  founding: ['handling', 'bathing', 'opening', 'lighting'],
+  gravid: ['handling'],
+  incubating: ['handling', 'bathing', 'opening', 'lighting'],
   vetOrder: [],
-  leaveBe: ['handling', 'bathing', 'opening', 'feeding'],
+  leaveBe: ['handling', 'bathing', 'opening', 'feeding', 'lighting'],
 }
+
+/** What goes on although it touches the animal: weighing is how a rest that goes wrong is found. */
+const GOES_ON: Readonly<Partial<Record<HoldKind, readonly DutyKind[]>>> = { winterRest: ['weigh'] }
 
 /** Whether a duty is left undone under a hold: because of its kind, or of what it does to the animal. */
 export function isStopped(
-  { does, effects = [], despite }: Pick<Duty, 'does' | 'effects' | 'despite'>,
-  { hold, suppresses }: { hold: HoldKind; suppresses: readonly Duty['does'][] },
+  duty: Pick<Duty, 'does' | 'effects' | 'despite'>,
+  { hold, suppresses }: { hold: HoldKind; suppresses: readonly DutyKind[] },
 ): boolean {
-  if (despite?.includes(hold)) return false
-  return suppresses.includes(does) || effects.some((effect) => KEEPS_FROM[hold].includes(effect))
+  if (duty.despite?.includes(hold)) return false
+  if (suppresses.includes(duty.does)) return true
+  if (GOES_ON[hold]?.includes(duty.does)) return false
+  return effectsOf(duty).some((effect) => KEEPS_FROM[hold].includes(effect))
 }

@@ -103,7 +103,7 @@ const fields = {
   /** Holds this duty does not yield to, although they usually stop its kind. */
   despite: z.array(HoldKind).max(20).optional(),
   /** What it does to the animal: a hold may keep that from it, whatever the duty's kind. */
-  effects: z.array(Effect).max(4).optional(),
+  effects: z.array(Effect).max(5).optional(),
   /** How often while a resident is held so, instead of the usual. */
   cadenceDuring: z.partialRecord(HoldKind, Cadence).optional(),
   people: z.union([z.literal(1), z.literal(2)]),

@@ -49,7 +49,12 @@ export function readingDuties(
   const uv =
     readEvery === undefined
       ? []
-      : [readingDuty({ zone: BASKING_ZONE, what: 'uvIndex' }, readEvery, sources['uvb'] ?? source)]
+      : [
+          {
+            ...readingDuty({ zone: BASKING_ZONE, what: 'uvIndex' }, readEvery, sources['uvb'] ?? source),
+            effects: ['lighting' as const],
+          },
+        ]
   const tested = (told: Water, days: number) =>
     WATER_QUANTITIES.filter((what) => told[what]).map((what) =>
       readingDuty({ zone: WATER_ZONE, what }, days, source),
