@@ -86,6 +86,30 @@ describe('a plan', () => {
     })
   })
 
+  it('has the holds of its stage, and tests the water as often as the stage needs', () => {
+    const wet = Sheet.parse({
+      ...sheet,
+      stages: [
+        { ...sheet.stages[0], id: 'larva', name: 'Larva', until: { ageDays: 60 }, waterEvery: 3 },
+        sheet.stages[0],
+      ],
+      holds: [
+        ...sheet.holds,
+        { hold: 'soft', stages: ['larva'], suppresses: ['feed'], days: 3, endsBy: 'event' },
+      ],
+      water: { ammonia: { want: [0, 0], harmAbove: 0.2 } },
+      waterEvery: 7,
+    })
+    const of = (stage: string) => {
+      const plan = resolvePlan(wet, { stage, day: 100 })
+      if (!isPlan(plan)) throw new Error(JSON.stringify(plan))
+      const test = plan.duties.find(({ reads }) => reads?.what === 'ammonia')
+      return [plan.holds.map(({ hold }) => hold), test?.cadence]
+    }
+    expect(of('larva')).toEqual([['inBlue', 'soft'], { type: 'every', days: 3, tolerance: 1 }])
+    expect(of('adult')).toEqual([['inBlue'], { type: 'every', days: 7, tolerance: 2 }])
+  })
+
   it('changes with the school the site chose, targets and all', () => {
     const plan = planOf({ schools: { misting: 'mist' } })
     expect(plan.duty('dampen')?.cadence).toMatchObject({ days: 1 })

@@ -166,10 +166,17 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     group: sheet.group,
     ...(sheet.quarantineDays !== undefined && { quarantineDays: sheet.quarantineDays }),
     ...(sheet.water && { water: sheet.water }),
-    duties: [...duties, ...readingDuties(draft, sheet, source)].map((duty) =>
-      phased(duty, choices.phase ?? 0),
+    duties: [
+      ...duties,
+      ...readingDuties(
+        draft,
+        { ...sheet, ...(stage.waterEvery && { waterEvery: stage.waterEvery }) },
+        source,
+      ),
+    ].map((duty) => phased(duty, choices.phase ?? 0)),
+    holds: sheet.holds.flatMap(({ stages, ...rule }) =>
+      !stages || stages.includes(stage.id) ? [{ ...rule, source }] : [],
     ),
-    holds: sheet.holds.map((rule) => ({ ...rule, source })),
     targets,
     ...(sheet.coolLoving && { coolLoving: true }),
     ...(Object.keys(housing).length > 0 && { housing }),

@@ -37,7 +37,7 @@ export const GROUP_LIMITS: Readonly<Record<SheetGroup, GroupLimits>> = {
     meal: 0.2,
   },
   frog: { grams: [0.02, 3500], mm: { length: [4, 350] }, around: [6, 31], surface: 36, meal: 0.2 },
-  salamander: { grams: [0.05, 2500], mm: { length: [10, 700] }, around: [3, 23], surface: 26, meal: 0.15 },
+  salamander: { grams: [0.01, 2500], mm: { length: [6, 700] }, around: [3, 23], surface: 26, meal: 0.15 },
   tarantula: {
     grams: [0.003, 200],
     mm: {
@@ -63,6 +63,13 @@ export const GROUP_LIMITS: Readonly<Record<SheetGroup, GroupLimits>> = {
     mm: { length: [2, 65], legSpan: [8, 350], whipLength: [8, 400] },
     around: [16, 31],
     surface: 34,
+    meal: 0.4,
+  },
+  vinegaroon: {
+    grams: [0.01, 30],
+    mm: { length: [4, 95], legSpan: [6, 160] },
+    around: [14, 32],
+    surface: 35,
     meal: 0.4,
   },
   millipede: { grams: [0.002, 130], mm: { length: [2, 400] }, around: [14, 31], surface: 33, meal: 1 },

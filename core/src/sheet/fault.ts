@@ -38,6 +38,25 @@ export const FaultCode = z.discriminatedUnion('code', [
     high: number,
   }),
   coded('longDay', { hours: number }),
+  coded('winterLonger', { winter: number, summer: number }),
+  coded('widerThanEyes', { duty: text }),
+  coded('adviceForbidden', { says: text, line: text }),
+  coded('cannotCarryOut', {
+    why: z.enum([
+      'tooWet',
+      'bowlTooLarge',
+      'tankEmptied',
+      'noBowl',
+      'noCrew',
+      'livingFloorOut',
+      'noFloorForOne',
+      'noVolumeForOne',
+    ]),
+    stage: text,
+    duty: text,
+    asks: number.optional(),
+    most: number.optional(),
+  }),
 ])
 export type FaultCode = z.infer<typeof FaultCode>
 

@@ -82,6 +82,24 @@ describe('a sheet that cannot stand', () => {
       ['stages.1.duties.0.amount', { code: 'portionOutside', duty: 'feed', grams: 5, min: 10, max: 20 }],
     ],
     [
+      {
+        never: ['prey wider than the gap between its eyes'],
+        ...adultDuty({
+          amount: { by: 'width', part: 'headWidth', factor: 1, count: [4, 6] },
+          foods: [{ item: 'crickets', sizes: [{ size: 'S', widthMm: 2 }] }],
+        }),
+      },
+      ['stages.1.duties.0.amount', { code: 'widerThanEyes', duty: 'feed' }],
+    ],
+    [
+      { light: { hours: [8, 10], winterHours: [12, 14] } },
+      ['light.winterHours', { code: 'winterLonger', winter: 14, summer: 10 }],
+    ],
+    [
+      { holds: [{ hold: 'soft', stages: ['egg'], suppresses: ['feed'], endsBy: 'event' }] },
+      ['holds.0.stages', { code: 'stageUnknown', stage: 'egg' }],
+    ],
+    [
       { signs: [{ sign: 'Gasping', severity: 'urgent', first: 'Wait.' }] },
       ['signs.0', { code: 'vetUnnamed', sign: 'Gasping' }],
     ],
@@ -174,6 +192,61 @@ describe('what looks like a slip of the unit, or leaves out what can harm', () =
     const basking = { zone: 'basking', measures: 'surface', celsius: [35, 40], ceilingCelsius: 45 }
     const targets = [basking, { ...warm, humidity: [40, 60] }]
     expect(sheetQuestions(sheetOf({ targets }))).toEqual([])
+  })
+})
+
+describe('advice against the never-list', () => {
+  const about = (more: object) =>
+    sheetQuestions(sheetOf(more)).flatMap(({ path, what }) =>
+      what.code === 'adviceForbidden' ? [[path.join('.'), what.says]] : [],
+    )
+  const signs = (first: string) => ({
+    never: ['copper', 'pinkie mice as a habit'],
+    signs: [{ sign: 'Limp', severity: 'act', first }],
+  })
+
+  it.each([
+    [
+      'a food',
+      { never: ['spinach'], ...adultDuty({ foods: [{ item: 'spinach and chard' }] }) },
+      'spinach and chard',
+    ],
+    [
+      'what to give instead',
+      {
+        never: ['goldfish'],
+        ...adultDuty({
+          amount: { by: 'massShare', share: [0.1, 0.1], instead: ['half a goldfish'] },
+          foods: [{ item: 'mouse', sizes: [{ size: 'S', grams: 3 }] }],
+        }),
+      },
+      'half a goldfish',
+    ],
+    ['first aid', signs('A bath with copper.'), 'A bath with copper.'],
+  ])('is asked about: %s', (_, more, says) => {
+    expect(about(more).map(([, said]) => said)).toEqual([says])
+  })
+
+  it.each([
+    'Look for copper, salt, spray.',
+    'Clean water; no copper.',
+    'A coppery smell: clean it.',
+    'Pinkie mice once.',
+  ])('is not: %s', (first) => {
+    expect(about(signs(first))).toEqual([])
+  })
+
+  it('is found in what a school adds, and in the wake of a rest', () => {
+    const option = {
+      id: 'a',
+      name: 'A',
+      reason: 'So.',
+      duties: [{ ...feed, id: 'treat', label: 'Some bread' }],
+    }
+    const schools = [
+      { id: 's', question: 'Bread?', default: 'a', options: [option, { id: 'b', name: 'B', reason: 'So.' }] },
+    ]
+    expect(about({ never: ['bread'], schools })).toEqual([['schools.0.options.0.duties.0', 'Some bread']])
   })
 })
 

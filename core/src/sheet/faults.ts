@@ -81,10 +81,24 @@ function amountFaults({ amount, foods = [], id }: Amounted, path: Path): Fault[]
   return []
 }
 
+const EYE_GAP = /gap between (its|the|their) eyes/
+
+/** Where its never-list says that no prey may be wider than the gap between its eyes, insects are counted out by that
+ * gap: the head is half as wide again. */
+function isWiderThanEyes({ amount, foods = [] }: Amounted, never: readonly string[]): boolean {
+  if (!amount || !never.some((line) => EYE_GAP.test(line))) return false
+  if (amount.by === 'width') return amount.part !== 'eyeGap' || amount.factor > 1
+  return (
+    amount.by === 'count' && foods.some(({ sizes }) => sizes.some(({ widthMm }) => widthMm !== undefined))
+  )
+}
+
 function dutyFaults(duty: DutyPatch, path: Path, never: readonly string[]): Fault[] {
   if ('drop' in duty) return []
   const { id, cadence, cadenceDuring = {}, window, foods = [] } = duty
   const faults = amountFaults(duty, path)
+  if (isWiderThanEyes(duty, never))
+    faults.push({ path: [...path, 'amount'], what: { code: 'widerThanEyes', duty: id } })
   const cadences = [
     { at: ['cadence'], often: cadence },
     ...Object.entries(cadenceDuring).map(([hold, often]) => ({ at: ['cadenceDuring', hold], often })),
@@ -172,9 +186,17 @@ function schoolFaults(school: School, path: Path, sheet: Sheet): Fault[] {
   return faults
 }
 
+/** A year the wrong way round: a winter day longer than a summer day. */
+function lightFaults({ light }: Sheet): Fault[] {
+  const [summer, winter] = [light?.hours?.[1], light?.winterHours?.[1]]
+  if (summer === undefined || winter === undefined || winter <= summer) return []
+  return [{ path: ['light', 'winterHours'], what: { code: 'winterLonger', winter, summer } }]
+}
+
 function referenceFaults(sheet: Sheet): Fault[] {
-  const { ecdysis, signs } = sheet
+  const { ecdysis, signs, holds } = sheet
   return [
+    ...holds.flatMap(({ stages }, index) => unknownStages(stages, ['holds', index, 'stages'], sheet)),
     ...Object.keys(ecdysis?.days ?? {}).flatMap((stage) =>
       unknownStages([stage], ['ecdysis', 'days', stage], sheet),
     ),
@@ -200,6 +222,7 @@ export function sheetFaults(sheet: Sheet): Fault[] {
     ...reachFaults(sheet),
     ...sheet.schools.flatMap((school, index) => schoolFaults(school, ['schools', index], sheet)),
     ...restFaults(sheet),
+    ...lightFaults(sheet),
     ...referenceFaults(sheet),
   ]
 }

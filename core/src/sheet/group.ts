@@ -10,6 +10,7 @@ export const SheetGroup = z.enum([
   'tarantula',
   'scorpion',
   'whipSpider',
+  'vinegaroon',
   'millipede',
   'mantid',
   'stickInsect',

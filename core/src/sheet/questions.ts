@@ -1,3 +1,5 @@
+import { adviceQuestions } from './adviceQuestions.ts'
+import { carryOutQuestions } from './carryOutQuestions.ts'
 import { groupQuestions } from '../plausible/groupQuestions.ts'
 import { convert } from '../units/convert.ts'
 import { roomLimits, zonesNow } from './climate.ts'
@@ -65,6 +67,8 @@ export function sheetQuestions(sheet: Sheet): Fault[] {
       const at = path.at(-1) === 'ceilingCelsius' ? path.slice(0, -1) : path
       return !doubted.has(at.join('.'))
     }),
+    ...adviceQuestions(sheet),
+    ...carryOutQuestions(sheet),
   ]
   const needs = sheet.housing?.floorDepthMm?.[0]
   const has = sheet.floor?.depthMm?.[1]

@@ -20,7 +20,8 @@ import { SheetGroup } from './group.ts'
 import { Stage } from './stage.ts'
 import { Standing } from '../verdicts/standing.ts'
 
-const SheetHold = HoldRule.omit({ source: true })
+/** What a hold stops at the stages it is about; at all of them when none is named. */
+const SheetHold = HoldRule.omit({ source: true }).extend({ stages: z.array(z.string()).min(1).optional() })
 
 /** The care sheet of a species. Every value may be changed by the site. */
 export const Sheet = z.strictObject({

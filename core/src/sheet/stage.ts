@@ -25,6 +25,8 @@ export const Stage = z.strictObject({
   duties: z.array(SheetDuty).min(1),
   /** Laid over the sheet's, zone by zone. */
   targets: z.array(ZoneTarget).default([]),
+  /** Days from one test of the water to the next, where the young need it more often. */
+  waterEvery: z.int().positive().optional(),
   /** Laid over the sheet's housing. */
   housing: Housing.partial().optional(),
 })

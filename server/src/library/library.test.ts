@@ -75,7 +75,10 @@ describe('a care sheet of the site', () => {
   it('cannot take away the stage somebody lives in', async () => {
     const { yaml } = await gecko()
     const answer = await keep(
-      yaml.replace('- id: adult\n', '- id: grown\n').replace(/adult:\n {6}- 25/, 'grown:\n      - 25'),
+      yaml
+        .replace('- id: adult\n', '- id: grown\n')
+        .replace(/adult:\n {6}- 25/, 'grown:\n      - 25')
+        .replaceAll(/^( +)- adult$/gm, '$1- grown'),
     )
     const names = ['Gecko 1', 'Gecko 2', 'Gecko 3']
     const what = { code: 'stageInUse', stage: 'adult', names, more: 9 }

@@ -68,6 +68,7 @@ const BY_GROUP: Partial<Record<SheetGroup, Scale>> = {
   tarantula: SPIDER,
   scorpion: SPIDER,
   whipSpider: SPIDER,
+  vinegaroon: SPIDER,
   mantid: SPIDER,
 }
 

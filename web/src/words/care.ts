@@ -14,6 +14,7 @@ export const care = {
     tarantula: 'Tarantulas',
     scorpion: 'Scorpions',
     whipSpider: 'Whip spiders',
+    vinegaroon: 'Vinegaroons',
     millipede: 'Millipedes',
     mantid: 'Mantids',
     stickInsect: 'Stick and leaf insects',

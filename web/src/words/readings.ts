@@ -62,6 +62,7 @@ const FIRST: Readonly<Record<SheetGroup, First>> = {
   tarantula: INVERTEBRATE,
   scorpion: INVERTEBRATE,
   whipSpider: INVERTEBRATE,
+  vinegaroon: INVERTEBRATE,
   millipede: INVERTEBRATE,
   mantid: INVERTEBRATE,
   stickInsect: INVERTEBRATE,

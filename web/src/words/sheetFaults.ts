@@ -32,6 +32,34 @@ function sayOutsideGroup({
   return `"${what}" ${about} ${told(value)} ${unit}; of its group that is plausible between ${told(low)} and ${told(high)}. Is that meant?`
 }
 
+function sayCannotCarryOut({
+  why,
+  stage,
+  duty,
+  asks = 0,
+  most = 0,
+}: Extract<SheetFault['what'], { code: 'cannotCarryOut' }>): string {
+  const at = `${stage}, ${duty}: `
+  switch (why) {
+    case 'tooWet':
+      return `${at}${asks} l is more than the floor of the smallest enclosure takes up (${most} l). Is that meant?`
+    case 'bowlTooLarge':
+      return `${at}a bowl of ${asks} l in the smallest enclosure, where ${most} l leave it dry ground? Is that meant?`
+    case 'tankEmptied':
+      return `${at}${asks} l is more than may be changed at once in the smallest tank (${most} l). Is that meant?`
+    case 'noBowl':
+      return `${at}water is to be given, and the housing has no bowl. Say "bowl: true", or what is filled.`
+    case 'noCrew':
+      return `${at}a clean-up crew is to be looked after, and the housing has none.`
+    case 'livingFloorOut':
+      return `${at}a living floor is taken out whole again and again. Is that meant?`
+    case 'noFloorForOne':
+      return `${stage}: each needs ${asks} cm² of floor, and the smallest enclosure has ${most} cm².`
+    case 'noVolumeForOne':
+      return `${stage}: each needs ${asks} l, and the smallest enclosure has ${most} l.`
+  }
+}
+
 /** What is wrong with a care sheet as somebody wrote it, in one sentence. */
 export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
   switch (what.code) {
@@ -97,5 +125,13 @@ export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
       return sayOutsideGroup(what)
     case 'longDay':
       return `${what.hours} hours of light a day?`
+    case 'winterLonger':
+      return `The day is ${what.winter} hours long in winter and ${what.summer} in summer: the wrong way round.`
+    case 'widerThanEyes':
+      return `${what.duty}: its never-list says no prey wider than the gap between its eyes; measure the prey by that gap.`
+    case 'adviceForbidden':
+      return `"${what.says}" advises what the never-list forbids: "${what.line}". Is that meant?`
+    case 'cannotCarryOut':
+      return sayCannotCarryOut(what)
   }
 }
