@@ -33,6 +33,8 @@ const CALLED: Readonly<Record<string, string>> = {
   'asian-forest-scorpion': 'Forest',
   'owl-butterfly': 'Owls',
   'harvester-ant': 'Ants',
+  'black-garden-ant': 'Garden ants',
+  'ramshorn-snail': 'Ramshorns',
 }
 
 /** Short enough for a label: "Powder C". */

@@ -17,7 +17,13 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'MO',
     role: 'curator',
     pin: '1801',
-    competences: ['scorpions', 'leafcutter ants', 'urticating spiders', 'rear-fanged snakes'],
+    competences: [
+      'scorpions',
+      'leafcutter ants',
+      'urticating spiders',
+      'rear-fanged snakes',
+      'amphibians with toxic skin',
+    ],
   },
   {
     login: 'kelechi',
@@ -25,7 +31,7 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'KI',
     role: 'seniorKeeper',
     pin: '1802',
-    competences: ['scorpions', 'urticating spiders', 'rear-fanged snakes'],
+    competences: ['scorpions', 'urticating spiders', 'rear-fanged snakes', 'amphibians with toxic skin'],
   },
   {
     login: 'tomas',
@@ -33,7 +39,7 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'TB',
     role: 'seniorKeeper',
     pin: '1803',
-    competences: ['leafcutter ants'],
+    competences: ['leafcutter ants', 'amphibians with toxic skin'],
   },
   {
     login: 'lotte',
@@ -41,7 +47,7 @@ export const STAFF: readonly StaffPlan[] = [
     initials: 'LV',
     role: 'keeper',
     pin: '1804',
-    competences: ['scorpions', 'urticating spiders', 'rear-fanged snakes'],
+    competences: ['scorpions', 'urticating spiders', 'rear-fanged snakes', 'amphibians with toxic skin'],
   },
   { login: 'priya', name: 'Priya Ramanathan', initials: 'PR', role: 'keeper', pin: '1805', competences: [] },
   { login: 'sam', name: 'Sam Penhallow', initials: 'SP', role: 'volunteer', pin: '1806', competences: [] },
