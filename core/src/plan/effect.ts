@@ -19,6 +19,6 @@ const OF_KIND: Readonly<Record<DutyKind, readonly Effect[]>> = {
   read: [],
 }
 
-export function effectsOf({ does, effects = [] }: Pick<Duty, 'does' | 'effects'>): readonly Effect[] {
-  return [...OF_KIND[does], ...effects]
+export function effectsOf({ does, effects }: Pick<Duty, 'does' | 'effects'>): readonly Effect[] {
+  return effects ? [...OF_KIND[does], ...effects] : OF_KIND[does]
 }
