@@ -8,12 +8,18 @@ export type Observation = z.infer<typeof Observation>
 export const DroppingsKind = z.enum(['normal', 'loose', 'hard', 'bloody', 'urates', 'urine', 'none'])
 export type DroppingsKind = z.infer<typeof DroppingsKind>
 
+/** So many of a colony found dead at once. */
+export const Deaths = z.strictObject({ ...Mark.shape, count: z.number() })
+export type Deaths = z.infer<typeof Deaths>
+
 export const HealthState = z.strictObject({
   observations: z.array(Observation),
   /** Body condition as last scored. */
   condition: z.strictObject({ ...Mark.shape, score: z.number() }).nullable(),
   /** As last written down. */
   droppings: z.strictObject({ ...Mark.shape, kind: DroppingsKind }).optional(),
+  /** Of a colony, lately. */
+  deaths: z.array(Deaths).optional(),
 })
 export type HealthState = z.infer<typeof HealthState>
 

@@ -11,5 +11,14 @@ export const ShownBy = z.discriminatedUnion('fact', [
       days: z.int().positive(),
     })
     .describe('Of the highest weight of so many days.'),
+  z
+    .strictObject({
+      fact: z.literal('deaths'),
+      days: z.int().positive().max(60),
+      least: z.int().positive(),
+      /** Of those that lived, where they are counted. */
+      share: z.number().positive().max(1),
+    })
+    .describe('So many of a colony dead within so many days.'),
 ])
 export type ShownBy = z.infer<typeof ShownBy>

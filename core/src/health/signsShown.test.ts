@@ -53,3 +53,51 @@ describe('a loss that is a sign', () => {
     expect(signsOn(141, [...falling, entryOn(140, 'held', { hold: 'gravid', reason: 'So' })])).toEqual([])
   })
 })
+
+describe('deaths that are a sign', () => {
+  const dying = planOf({
+    signs: [
+      {
+        sign: 'Dying',
+        severity: 'urgent',
+        first: 'Vet',
+        shownBy: { fact: 'deaths', days: 7, least: 3, share: 0.05 },
+      },
+    ],
+  })
+  const shown = (day: number, ...entries: Entry[]) =>
+    residentDay({ day: FIRST_DAY + day, plan: dying, state: told([arrived, ...entries]) }).verdicts.find(
+      ({ what }) => what.code === 'sign',
+    )
+  const counted = (count: number) => entryOn(-1, 'counted', { count })
+  const dead = (day: number, count: number) => entryOn(day, 'died', { count })
+
+  it('are added up over the days the sheet names, and say of how many', () => {
+    const told = [counted(40), dead(0, 1), dead(3, 2)]
+    expect(shown(3, ...told)?.because[0]).toEqual({
+      fact: 'deaths',
+      count: 3,
+      days: 7,
+      of: 40,
+      day: FIRST_DAY + 3,
+      by: expect.any(String) as string,
+    })
+    expect(shown(2, counted(40), dead(0, 1), dead(2, 1))).toBeUndefined()
+    expect(shown(6, ...told)).toBeDefined()
+    expect(shown(7, ...told)).toBeUndefined()
+  })
+
+  it('are none where three of hundreds die in a week', () => {
+    expect(shown(3, counted(200), dead(0, 1), dead(3, 2))).toBeUndefined()
+    expect(shown(3, counted(200), dead(0, 1), dead(3, 9))).toBeDefined()
+  })
+
+  it('are remembered of a colony nobody has counted', () => {
+    expect(shown(3, dead(0, 1), dead(3, 2))?.because[0]).toMatchObject({ count: 3, of: null })
+  })
+
+  it('are forgotten after two months', () => {
+    const { health } = told([arrived, counted(40), dead(0, 1), dead(60, 1), dead(61, 1)])
+    expect(health.deaths?.map(({ day }) => day - FIRST_DAY)).toEqual([60, 61])
+  })
+})

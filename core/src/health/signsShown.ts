@@ -1,3 +1,4 @@
+import { countOf } from '../count/countOf.ts'
 import { weightFact } from '../growth/weightFact.ts'
 import type { WeightLevel } from '../growth/weightLevel.ts'
 import { weightLevel } from '../growth/weightLevel.ts'
@@ -46,11 +47,35 @@ function byDroppings(
   return [{ fact: 'droppings', kind, day: droppings.day, by: droppings.by }]
 }
 
+function byDeaths(
+  { day, state }: Evidence,
+  { days, least, share }: Extract<ShownBy, { fact: 'deaths' }>,
+): Reason[] | null {
+  const lately = (state.health.deaths ?? []).filter((one) => day - one.day < days)
+  const last = lately.at(-1)
+  const dead = lately.reduce((sum, { count }) => sum + count, 0)
+  const left = countOf(state)
+  const lived = left === null ? null : left + dead
+  if (!last || dead < least || (lived !== null && dead < share * lived)) return null
+  return [{ fact: 'deaths', count: dead, days, of: lived, day: last.day, by: last.by }]
+}
+
+function factsOf(evidence: Evidence, shownBy: ShownBy): Reason[] | null {
+  switch (shownBy.fact) {
+    case 'loss':
+      return byLoss(evidence, shownBy)
+    case 'droppings':
+      return byDroppings(evidence, shownBy)
+    case 'deaths':
+      return byDeaths(evidence, shownBy)
+  }
+}
+
 /** The signs of the sheet that the record itself shows, with what the sheet says to do first. */
 export function signsShown(evidence: Evidence): Verdict[] {
   const { plan } = evidence
   return (plan.signs ?? []).flatMap(({ sign, severity, first, shownBy }): Verdict[] => {
-    const facts = shownBy.fact === 'loss' ? byLoss(evidence, shownBy) : byDroppings(evidence, shownBy)
+    const facts = factsOf(evidence, shownBy)
     if (!facts) return []
     return [
       {

@@ -36,7 +36,7 @@ export const Plan = z.strictObject({
   /** What a first weight or length is held against. */
   bounds: Bounds.optional(),
   /** Signs of ill health that the record can show. */
-  signs: z.array(HealthSign.required({ shownBy: true })).optional(),
+  signs: z.array(HealthSign.omit({ stages: true }).required({ shownBy: true })).optional(),
   /** A winter rest, where one is planned at this stage. */
   rest: Rest.optional(),
   /** What moves it on, and to where. */

@@ -86,7 +86,7 @@ describe('a plan', () => {
     })
   })
 
-  it('has the holds of its stage, and tests the water as often as the stage needs', () => {
+  it('has the holds and signs of its stage, and tests the water as often as the stage needs', () => {
     const wet = Sheet.parse({
       ...sheet,
       stages: [
@@ -97,6 +97,14 @@ describe('a plan', () => {
         ...sheet.holds,
         { hold: 'soft', stages: ['larva'], suppresses: ['feed'], days: 3, endsBy: 'event' },
       ],
+      signs: [
+        {
+          sign: 'Dying',
+          severity: 'act',
+          stages: ['larva'],
+          shownBy: { fact: 'deaths', days: 3, least: 3, share: 0.1 },
+        },
+      ],
       water: { ammonia: { want: [0, 0], harmAbove: 0.2 } },
       waterEvery: 7,
     })
@@ -104,10 +112,10 @@ describe('a plan', () => {
       const plan = resolvePlan(wet, { stage, day: 100 })
       if (!isPlan(plan)) throw new Error(JSON.stringify(plan))
       const test = plan.duties.find(({ reads }) => reads?.what === 'ammonia')
-      return [plan.holds.map(({ hold }) => hold), test?.cadence]
+      return [plan.holds.map(({ hold }) => hold), plan.signs?.length ?? 0, test?.cadence]
     }
-    expect(of('larva')).toEqual([['inBlue', 'soft'], { type: 'every', days: 3, tolerance: 1 }])
-    expect(of('adult')).toEqual([['inBlue'], { type: 'every', days: 7, tolerance: 2 }])
+    expect(of('larva')).toEqual([['inBlue', 'soft'], 1, { type: 'every', days: 3, tolerance: 1 }])
+    expect(of('adult')).toEqual([['inBlue'], 0, { type: 'every', days: 7, tolerance: 2 }])
   })
 
   it('changes with the school the site chose, targets and all', () => {

@@ -159,7 +159,9 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     draft = changed(draft, changeOf(override), { from, ...signedOf(override) })
   const { duties, targets, housing, light, rest, sources } = draft
   const next = nextOf(sheet, stage)
-  const signs = sheet.signs.flatMap((sign) => (sign.shownBy ? [{ ...sign, shownBy: sign.shownBy }] : []))
+  const signs = sheet.signs.flatMap(({ shownBy, stages, ...sign }) =>
+    shownBy && (!stages || stages.includes(stage.id)) ? [{ ...sign, shownBy }] : [],
+  )
   return {
     sheet: sheet.id,
     stage: stage.id,

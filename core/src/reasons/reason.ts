@@ -44,6 +44,7 @@ export type Reason =
   | { fact: 'observed'; by: string; day: number; text: string }
   | { fact: 'count'; expected: number; found: number; by: string; day: number }
   | { fact: 'vacated'; by: string; day: number }
+  | { fact: 'deaths'; count: number; days: number; of: number | null; by: string; day: number }
   | { fact: 'gone'; how: 'died' | 'left'; by: string; day: number }
   | { fact: 'floorKept'; day: number; by: string; where: string }
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }

@@ -2,11 +2,30 @@ import { z } from 'zod'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { text } from '../subjects/values.ts'
 import { residentKind } from './residentKind.ts'
+import type { Happening } from '../subjects/kind.ts'
+import { markOf } from '../subjects/mark.ts'
+import type { ResidentState } from './residentState.ts'
 import { withoutSome } from './withoutSome.ts'
+
+/** Days after which deaths say nothing of today any more. */
+const LATELY = 60
+/** A record that is told of every single one is not kept longer than this. */
+const MOST = 60
+
+/** Remembers how many died when. */
+function withDeaths(state: ResidentState, fact: Happening, count: number): ResidentState {
+  const lately = (state.health.deaths ?? []).filter(({ day }) => fact.day - day <= LATELY)
+  const deaths = [...lately, { ...markOf(fact), count }].slice(-MOST)
+  return { ...state, health: { ...state.health, deaths } }
+}
 
 /** It died, or so many of a colony did. */
 export const died = residentKind({
   payload: z.strictObject({ count: z.int().positive().max(1_000_000).optional(), why: text.optional() }),
   recordedBy: KEEPERS_AND_VET,
-  fold: (state, fact) => withoutSome(state, fact, 'died', fact.payload.count),
+  fold(state, fact) {
+    const { count } = fact.payload
+    const left = withoutSome(state, fact, 'died', count)
+    return count === undefined ? left : withDeaths(left, fact, count)
+  },
 })

@@ -200,6 +200,7 @@ function referenceFaults(sheet: Sheet): Fault[] {
     ...Object.keys(ecdysis?.days ?? {}).flatMap((stage) =>
       unknownStages([stage], ['ecdysis', 'days', stage], sheet),
     ),
+    ...signs.flatMap(({ stages }, index) => unknownStages(stages, ['signs', index, 'stages'], sheet)),
     ...signs.flatMap(({ sign, severity, first }, index) =>
       severity === 'urgent' && !/vet/i.test(first ?? '')
         ? [{ path: ['signs', index], what: { code: 'vetUnnamed', sign } as const }]

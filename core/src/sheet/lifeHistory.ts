@@ -45,6 +45,8 @@ export const HealthSign = z.strictObject({
   first: z.string().optional(),
   /** The fact of the record that shows it. */
   shownBy: ShownBy.optional(),
+  /** The stages it is a sign at; all of them when not given. Moths die after they have laid. */
+  stages: z.array(z.string()).min(1).optional(),
 })
 
 export const Together = z.strictObject({

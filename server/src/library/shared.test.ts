@@ -61,10 +61,13 @@ describe('what sheets of different groups say in the same words', () => {
 describe('a sign that sheets share', () => {
   const signs = readSharedSigns(LIBRARY)
 
-  it('is taken up in its full words', () => {
-    const sheet = { group: 'tarantula', signs: [{ use: 'onItsBack' }, { sign: 'Own', severity: 'info' }] }
+  it('is taken up in its full words, at the stages the sheet names', () => {
+    const sheet = {
+      group: 'tarantula',
+      signs: [{ use: 'onItsBack', stages: ['adult'] }, { sign: 'Own', severity: 'info' }],
+    }
     expect(withSharedSigns(sheet, signs, 'x.yaml')).toMatchObject({
-      signs: [{ sign: 'On its back, legs up', severity: 'info' }, { sign: 'Own' }],
+      signs: [{ sign: 'On its back, legs up', severity: 'info', stages: ['adult'] }, { sign: 'Own' }],
     })
   })
 

@@ -23,7 +23,7 @@ export function readSharedSigns(folder: string): SharedSigns {
 }
 
 const Using = z.looseObject({ group: SheetGroup, signs: z.array(z.unknown()) })
-const Use = z.strictObject({ use: z.string() })
+const Use = z.strictObject({ use: z.string(), stages: HealthSign.shape.stages })
 
 /** A sheet as it was written, with the shared signs it takes up in their full words. Refuses one that is not known,
  * or that is not true for the sheet's group. */
@@ -34,12 +34,13 @@ export function withSharedSigns(value: unknown, shared: SharedSigns, file: strin
   const told = signs.map((sign) => {
     const taken = Use.safeParse(sign)
     if (!taken.success) return sign
-    const found = shared.get(taken.data.use)
-    if (!found) throw new KobrinFault('bad_sheet', `${file}: no shared sign ${taken.data.use}`)
+    const { use, stages } = taken.data
+    const found = shared.get(use)
+    if (!found) throw new KobrinFault('bad_sheet', `${file}: no shared sign ${use}`)
     const { id, groups, ...words } = found
     if (!groups.includes(group))
       throw new KobrinFault('bad_sheet', `${file}: the shared sign ${id} is not about ${group}`)
-    return words
+    return { ...words, ...(stages && { stages }) }
   })
   return { ...using.data, signs: told }
 }

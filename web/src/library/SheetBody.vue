@@ -1,13 +1,14 @@
 <script setup lang="ts">
-import type { AmountRule, Sheet, SheetDuty } from '@kobrin/core'
+import type { AmountRule, Quantity, Sheet, SheetDuty } from '@kobrin/core'
 import { floorRuleOf } from '@kobrin/core'
 import { computed } from 'vue'
 import YearPicture from './YearPicture.vue'
 import ClimatePicture from './ClimatePicture.vue'
-import { care, lightLines, sayHeldFloor, sayHousing, sayZone, span } from '../words/care.ts'
+import { care, lightLines, sayHeldFloor, sayHousing, sayTarget, sayZone, span } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { spaced } from '../words/numbers.ts'
+import { sayQuantity, sayWaterLimit } from '../words/readings.ts'
 
 const { sheet } = defineProps<{ sheet: Sheet }>()
 
@@ -92,7 +93,31 @@ const climates = computed(() => [
   ),
 ])
 
-const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field.split('.')[0], why])))
+const stageNames = computed(() => new Map(sheet.stages.map(({ id, name }) => [id, name])))
+
+/** The stages something is about, in brackets; nothing where it is about all. */
+function saysStages(stages: readonly string[] | undefined): string {
+  return stages ? ` (${stages.map((id) => stageNames.value.get(id) ?? id).join(', ')})` : ''
+}
+
+const water = computed(() => {
+  const limits = Object.entries(sheet.water ?? {}) as [
+    Quantity,
+    NonNullable<NonNullable<Sheet['water']>['ph']>,
+  ][]
+  return limits.map(([what, limit]) => ({
+    what: sentence(sayQuantity(what)),
+    says: sayWaterLimit(what, limit),
+  }))
+})
+
+const doubts = computed(() =>
+  sheet.unsure.map(({ field, why }) => {
+    const [part = '', stage = ''] = field.split('.')
+    const about = part === 'stages' ? stageNames.value.get(stage) : care.sheetPart[part]
+    return { field, says: about ? `${about}: ${why}` : why }
+  }),
+)
 </script>
 
 <template>
@@ -141,6 +166,12 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       </table>
       <ClimatePicture :targets="climates" />
       <YearPicture :sheet="sheet" />
+      <dl v-if="water.length > 0" class="facts">
+        <template v-for="{ what, says } in water" :key="what">
+          <dt>{{ what }}</dt>
+          <dd>{{ says }}</dd>
+        </template>
+      </dl>
       <p v-if="sheet.coolLoving">Loves the cool: no heater, whatever is wrong.</p>
       <dl class="facts">
         <template v-for="{ term, says } in lightLines(sheet.light)" :key="term">
@@ -148,7 +179,6 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
           <dd>{{ says }}</dd>
         </template>
       </dl>
-      <p v-if="doubt.has('light')" class="ask">Unsure: {{ doubt.get('light') }}</p>
     </section>
     <section v-if="sheet.housing" class="block">
       <h2>Enclosure, grown</h2>
@@ -158,7 +188,6 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
           <dd>{{ sayHousing(field, value) }}</dd>
         </template>
       </dl>
-      <p v-if="doubt.has('housing')" class="ask">Unsure: {{ doubt.get('housing') }}</p>
       <p v-if="sheet.floor">
         Floor: {{ sheet.floor.parts.map(({ material, parts }) => `${parts} ${material}`).join(', ') }} by
         volume.
@@ -171,6 +200,12 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       <ul>
         <li v-for="duty in stage.duties" :key="duty.id">{{ saysDuty(duty) }}</li>
       </ul>
+      <dl v-if="stage.targets.length > 0" class="facts">
+        <template v-for="target in stage.targets" :key="target.zone">
+          <dt>{{ sentence(sayZone(target)) }}</dt>
+          <dd>{{ sayTarget(target) }}</dd>
+        </template>
+      </dl>
       <dl v-if="stage.housing" class="facts">
         <template v-for="(value, field) in stage.housing" :key="field">
           <dt>{{ care.housing[field] }}</dt>
@@ -195,19 +230,34 @@ const doubt = computed(() => new Map(sheet.unsure.map(({ field, why }) => [field
       </dl>
       <p v-if="sheet.together" class="quiet">{{ sheet.together.note }}</p>
       <p v-if="sheet.ecdysis?.note" class="quiet">{{ sheet.ecdysis.note }}</p>
-      <p v-if="doubt.has('adult')" class="ask">Unsure: {{ doubt.get('adult') }}</p>
     </section>
     <section v-if="sheet.signs.length > 0" class="block">
       <h2>Health signs</h2>
       <ul>
         <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
-          <strong>{{ sign.sign }}</strong>
+          <strong>{{ sign.sign }}{{ saysStages(sign.stages) }}</strong>
           <p class="quiet">
             {{ sign.severity === 'urgent' ? '' : `${terms.severity[sign.severity]}. ` }}{{ sign.first }}
           </p>
         </li>
       </ul>
       <p class="quiet">Signs, not diagnoses: who treats is the vet.</p>
+    </section>
+    <section v-if="doubts.length > 0" class="block">
+      <h2>Not sure</h2>
+      <ul>
+        <li v-for="{ field, says } in doubts" :key="field" class="ask">{{ says }}</li>
+      </ul>
+    </section>
+    <section v-if="sheet.holds.length > 0" class="block">
+      <h2>Leave in peace</h2>
+      <ul>
+        <li v-for="rule in sheet.holds" :key="rule.hold">
+          {{ words.hold[rule.hold] }}{{ saysStages(rule.stages) }}:
+          {{ rule.days === undefined ? 'until it is over' : `usually ${rule.days} days`
+          }}{{ rule.worryAfter === undefined ? '' : `; after ${rule.worryAfter} somebody looks` }}.
+        </li>
+      </ul>
     </section>
     <section v-if="breeding.length > 0" class="block">
       <h2>Young</h2>

@@ -35,6 +35,19 @@ export const care = {
     water: 'water',
     nest: 'nest',
   } satisfies Record<Measured, string>,
+  /** Parts of a sheet, by the field of what is unsure. */
+  sheetPart: {
+    adult: 'Grown',
+    breeding: 'Young',
+    growth: 'Growth',
+    holds: 'Leave in peace',
+    housing: 'Enclosure',
+    light: 'Light',
+    quarantineDays: 'Quarantine',
+    signs: 'Health signs',
+    targets: 'Climate',
+    water: 'Water',
+  } as Readonly<Record<string, string>>,
   together: { alone: 'Alone', pairs: 'In pairs', groups: 'In groups', colony: 'As a colony' },
   bears: { eggs: 'Lays eggs', young: 'Bears young', splits: 'Is split' },
   furniture: {

@@ -1,5 +1,7 @@
-import type { Quantity, SheetGroup, Verdict } from '@kobrin/core'
-import { round } from './numbers.ts'
+import type { Quantity, Sheet, SheetGroup, Verdict } from '@kobrin/core'
+import { round, sayRange } from './numbers.ts'
+
+type WaterLimit = NonNullable<NonNullable<Sheet['water']>['ph']>
 
 const QUANTITIES: Readonly<Record<Quantity, { name: string; unit: string }>> = {
   celsius: { name: 'temperature', unit: '°C' },
@@ -29,6 +31,17 @@ export function sayPoint({ zone, what }: { zone: string; what: Quantity }): stri
 export function sayValue(what: Quantity, value: number): string {
   const { name, unit } = QUANTITIES[what]
   return unit === '' ? `${name} ${round(value)}` : `${round(value)} ${unit}`
+}
+
+/** "0 mg/l, never from 0.25 mg/l up" */
+export function sayWaterLimit(what: Quantity, { want, harmAbove, harmBelow }: WaterLimit): string {
+  const unit = unitOf(what) === '' ? '' : ` ${unitOf(what)}`
+  const wanted = want[0] === want[1] ? round(want[0]) : sayRange(want, round)
+  return [
+    `${wanted}${unit}`,
+    ...(harmBelow === undefined ? [] : [`never from ${round(harmBelow)}${unit} down`]),
+    ...(harmAbove === undefined ? [] : [`never from ${round(harmAbove)}${unit} up`]),
+  ].join(', ')
 }
 
 interface First {

@@ -75,6 +75,8 @@ describe('a because', () => {
     { fact: 'count', expected: 12, found: 10, by: 'priya', day: TODAY - 1 },
     { fact: 'floorKept', day: TODAY - 9, by: 'priya', where: 'Larder' },
     { fact: 'vacated', by: 'priya', day: TODAY - 1 },
+    { fact: 'deaths', count: 12, days: 7, of: 90, by: 'priya', day: TODAY - 1 },
+    { fact: 'deaths', count: 12, days: 7, of: null, by: 'priya', day: TODAY - 1 },
     { fact: 'reached', trigger: 'grams', needs: 300, has: 312.4 },
     { fact: 'condition', score: 4, by: 'priya', day: TODAY - 1 },
     { rule: 'condition', step: 0.25 },

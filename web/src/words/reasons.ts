@@ -79,6 +79,18 @@ function sayLimits({ what, want, harmAbove, harmBelow }: Extract<Reason, { rule:
   ].join(' ')
 }
 
+function sayShownBy(shownBy: Extract<Reason, { rule: 'shownBy' }>['shownBy']): string {
+  const percent = (share: number) => `${Math.round(share * 100)} %`
+  switch (shownBy.fact) {
+    case 'loss':
+      return `${percent(shownBy.share)} below the highest weight of ${shownBy.days} days is a sign.`
+    case 'droppings':
+      return `Droppings ${terms.droppings[shownBy.kind]} are a sign.`
+    case 'deaths':
+      return `${shownBy.least} or more dead within ${shownBy.days} days are a sign, where they are counted from ${percent(shownBy.share)} of all.`
+  }
+}
+
 type RuleReason = Extract<Reason, { rule: string }>
 type FactReason = Extract<Reason, { fact: string }>
 
@@ -99,10 +111,7 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
   unseen: (reason) => `Not seen for ${reason.days} days is a worry for this kind.`,
   rest: sayRest,
   limits: sayLimits,
-  shownBy: ({ shownBy }) =>
-    shownBy.fact === 'loss'
-      ? `${Math.round(shownBy.share * 100)} % below the highest weight of ${shownBy.days} days is a sign.`
-      : `Droppings ${terms.droppings[shownBy.kind]} are a sign.`,
+  shownBy: ({ shownBy }) => sayShownBy(shownBy),
   retainedSkin: (reason) =>
     reason.days === 0
       ? 'Skin that stays on is acted on at once in this kind.'
@@ -145,6 +154,8 @@ const FACTS: {
     `${sayGrams(reason.grams)} at its highest of the year, ${sayDate(reason.day, today)}.`,
   weightBefore: (reason, { today }) =>
     `${sayGrams(reason.grams)} when it began to rest, weighed ${sayDate(reason.day, today)}.`,
+  deaths: (reason, { today, who }) =>
+    `${spaced(reason.count)} dead within ${reason.days} days${reason.of === null ? ', of a colony nobody has counted' : `, of ${spaced(reason.of)}`}; the last ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
   droppings: (reason, { today, who }) =>
     `Droppings ${terms.droppings[reason.kind]}, ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
   noWeight: () => 'No weight on record yet.',
