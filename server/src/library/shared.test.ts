@@ -64,7 +64,10 @@ describe('a sign that sheets share', () => {
   it('is taken up in its full words, at the stages the sheet names', () => {
     const sheet = {
       group: 'tarantula',
-      signs: [{ use: 'onItsBack', stages: ['adult'] }, { sign: 'Own', severity: 'info' }],
+      signs: [
+        { use: 'onItsBack', stages: ['adult'] },
+        { sign: 'Own', severity: 'info' },
+      ],
     }
     expect(withSharedSigns(sheet, signs, 'x.yaml')).toMatchObject({
       signs: [{ sign: 'On its back, legs up', severity: 'info', stages: ['adult'] }, { sign: 'Own' }],

@@ -60,78 +60,64 @@ function sayCannotCarryOut({
   }
 }
 
+type What = SheetFault['what']
+
+const SAYS: { [C in What['code']]: (what: Extract<What, { code: C }>) => string } = {
+  unread: (what) => what.message,
+  tangled: () => 'It refers to itself too often to be read.',
+  otherSheet: (what) => `This is the sheet "${what.sheet}", not "${what.asked}".`,
+  stageInUse: (what) => sayInUse(what),
+  optionInUse: (what) =>
+    `${what.by ?? 'This site'} is on the side "${what.option}" of "${what.school}", which this sheet does not have.`,
+  twice: (what) => `There are two ${what.what} called "${what.id}".`,
+  backwards: (what) => `${what.of}: the range begins at ${what.from} and ends below it, at ${what.to}.`,
+  ceilingTooLow: (what) =>
+    `${what.zone}: the ceiling of ${what.ceiling} °C is not above the ${what.wanted} °C that are wanted there.`,
+  neverBelowTooHigh: (what) =>
+    `${what.zone}: ${what.neverBelow} °C, below which it is harmed, is not below the ${what.wanted} °C that are wanted there.`,
+  measuresUnsaid: (what) => `${what.zone}: say what is measured there: air, surface, floor, water or nest.`,
+  ceilingUnsaid: () =>
+    'No zone that surrounds it (air, floor, water, nest) says above what it is harmed. A warm surface can be left, a hot room cannot.',
+  neverBelowUnsaid: () => 'No zone that surrounds it (air, floor, water, nest) says below what it is harmed.',
+  overSaturated: (what) => `${what.zone}: more than 100 % humidity.`,
+  sizesLack: (what) =>
+    what.lack === 'grams'
+      ? `${what.duty}: a share of body weight needs the grams of every size.`
+      : `${what.duty}: prey by width needs the width of every size.`,
+  portionOutside: (what) =>
+    `${what.duty}: the portion of ${what.grams} g lies outside its bounds, ${what.min} to ${what.max} g.`,
+  noTolerance: (what) =>
+    `${what.duty}: it has no window. Say with "tolerance" how many days early or late it may be done.`,
+  windowShut: (what) => `${what.duty}: its window closes before it opens.`,
+  neverOffered: (what) => `${what.duty}: ${what.item} must never be offered.`,
+  unreachable: (what) => `Nobody can reach ${what.next}: ${what.stage} does not say when it ends.`,
+  nobodyStays: (what) =>
+    `Nobody stays in ${what.stage}: ${what.earlier} already ends at ${what.earlierEnds}, and this at ${what.ends}.`,
+  defaultUnknown: (what) => `${what.question} The default "${what.option}" is not one of its options.`,
+  noOptionStands: (what) =>
+    `No side of "${what.question}" can stand ${what.ultraviolet ? 'with' : 'without'} ultraviolet.`,
+  restLacks: (what) =>
+    `The winter rest "${what.option}" lacks ${REST_LACKS[what.lack]}: without it nobody should choose it.`,
+  floorTooThin: (what) =>
+    `The floor is mixed ${what.has} mm deep, and the housing asks for ${what.needs} mm. Is that meant?`,
+  stageUnknown: (what) => `There is no stage "${what.stage}".`,
+  vetUnnamed: (what) => `"${what.sign}" is urgent: its first step has to name the vet.`,
+  fahrenheit: (what) =>
+    `${what.zone}${what.of === 'ceiling' ? ', ceiling' : ''}: ${what.value} °C? If that was °F, it is ${what.celsius} °C.`,
+  share: (what) => `${what.zone}: ${what.value} % humidity? A share of 0.8 is written 80.`,
+  outsideGroup: (what) => sayOutsideGroup(what),
+  longDay: (what) => `${what.hours} hours of light a day?`,
+  winterLonger: (what) =>
+    `The day is ${what.winter} hours long in winter and ${what.summer} in summer: the wrong way round.`,
+  widerThanEyes: (what) =>
+    `${what.duty}: its never-list says no prey wider than the gap between its eyes; measure the prey by that gap.`,
+  adviceForbidden: (what) =>
+    `"${what.says}" advises what the never-list forbids: "${what.line}". Is that meant?`,
+  cannotCarryOut: (what) => sayCannotCarryOut(what),
+}
+
 /** What is wrong with a care sheet as somebody wrote it, in one sentence. */
 export function saySheetFault({ what }: Pick<SheetFault, 'what'>): string {
-  switch (what.code) {
-    case 'unread':
-      return what.message
-    case 'tangled':
-      return 'It refers to itself too often to be read.'
-    case 'otherSheet':
-      return `This is the sheet "${what.sheet}", not "${what.asked}".`
-    case 'stageInUse':
-      return sayInUse(what)
-    case 'optionInUse':
-      return `${what.by ?? 'This site'} is on the side "${what.option}" of "${what.school}", which this sheet does not have.`
-    case 'twice':
-      return `There are two ${what.what} called "${what.id}".`
-    case 'backwards':
-      return `${what.of}: the range begins at ${what.from} and ends below it, at ${what.to}.`
-    case 'ceilingTooLow':
-      return `${what.zone}: the ceiling of ${what.ceiling} °C is not above the ${what.wanted} °C that are wanted there.`
-    case 'neverBelowTooHigh':
-      return `${what.zone}: ${what.neverBelow} °C, below which it is harmed, is not below the ${what.wanted} °C that are wanted there.`
-    case 'measuresUnsaid':
-      return `${what.zone}: say what is measured there: air, surface, floor, water or nest.`
-    case 'ceilingUnsaid':
-      return 'No zone that surrounds it (air, floor, water, nest) says above what it is harmed. A warm surface can be left, a hot room cannot.'
-    case 'neverBelowUnsaid':
-      return 'No zone that surrounds it (air, floor, water, nest) says below what it is harmed.'
-    case 'overSaturated':
-      return `${what.zone}: more than 100 % humidity.`
-    case 'sizesLack':
-      return what.lack === 'grams'
-        ? `${what.duty}: a share of body weight needs the grams of every size.`
-        : `${what.duty}: prey by width needs the width of every size.`
-    case 'portionOutside':
-      return `${what.duty}: the portion of ${what.grams} g lies outside its bounds, ${what.min} to ${what.max} g.`
-    case 'noTolerance':
-      return `${what.duty}: it has no window. Say with "tolerance" how many days early or late it may be done.`
-    case 'windowShut':
-      return `${what.duty}: its window closes before it opens.`
-    case 'neverOffered':
-      return `${what.duty}: ${what.item} must never be offered.`
-    case 'unreachable':
-      return `Nobody can reach ${what.next}: ${what.stage} does not say when it ends.`
-    case 'nobodyStays':
-      return `Nobody stays in ${what.stage}: ${what.earlier} already ends at ${what.earlierEnds}, and this at ${what.ends}.`
-    case 'defaultUnknown':
-      return `${what.question} The default "${what.option}" is not one of its options.`
-    case 'noOptionStands':
-      return `No side of "${what.question}" can stand ${what.ultraviolet ? 'with' : 'without'} ultraviolet.`
-    case 'restLacks':
-      return `The winter rest "${what.option}" lacks ${REST_LACKS[what.lack]}: without it nobody should choose it.`
-    case 'floorTooThin':
-      return `The floor is mixed ${what.has} mm deep, and the housing asks for ${what.needs} mm. Is that meant?`
-    case 'stageUnknown':
-      return `There is no stage "${what.stage}".`
-    case 'vetUnnamed':
-      return `"${what.sign}" is urgent: its first step has to name the vet.`
-    case 'fahrenheit':
-      return `${what.zone}${what.of === 'ceiling' ? ', ceiling' : ''}: ${what.value} °C? If that was °F, it is ${what.celsius} °C.`
-    case 'share':
-      return `${what.zone}: ${what.value} % humidity? A share of 0.8 is written 80.`
-    case 'outsideGroup':
-      return sayOutsideGroup(what)
-    case 'longDay':
-      return `${what.hours} hours of light a day?`
-    case 'winterLonger':
-      return `The day is ${what.winter} hours long in winter and ${what.summer} in summer: the wrong way round.`
-    case 'widerThanEyes':
-      return `${what.duty}: its never-list says no prey wider than the gap between its eyes; measure the prey by that gap.`
-    case 'adviceForbidden':
-      return `"${what.says}" advises what the never-list forbids: "${what.line}". Is that meant?`
-    case 'cannotCarryOut':
-      return sayCannotCarryOut(what)
-  }
+  const say = SAYS[what.code] as (of: What) => string
+  return say(what)
 }
