@@ -44,6 +44,19 @@ function zoneQuestions({ target, path }: Zone, { around, surface }: GroupLimits)
   ]
 }
 
+/** The smallest portion a stage may be brought down to, against the lightest animal it is for. A portion for many says
+ * nothing of one. */
+function portionQuestions({ stages }: Sheet, { meal }: GroupLimits): Fault[] {
+  return stages.flatMap(({ duties, plausible }, stage) =>
+    duties.flatMap(({ id, amount }, index) => {
+      const lightest = plausible?.grams?.[0]
+      if (amount?.by !== 'portion' || amount.per !== undefined || lightest === undefined) return []
+      const path = ['stages', stage, 'duties', index, 'amount']
+      return outside([amount.min / lightest], [0, meal], { of: 'meal', what: id, path })
+    }),
+  )
+}
+
 function mealQuestions({ stages, schools }: Sheet, { meal }: GroupLimits): Fault[] {
   const shares = (
     duties: Sheet['stages'][number]['duties'] | Sheet['schools'][number]['options'][number]['duties'],
@@ -85,6 +98,7 @@ export function groupQuestions(sheet: Sheet): Fault[] {
   return [
     ...zonesOf(sheet).flatMap((zone) => zoneQuestions(zone, limits)),
     ...mealQuestions(sheet, limits),
+    ...portionQuestions(sheet, limits),
     ...sizeQuestions(sheet, limits),
   ]
 }

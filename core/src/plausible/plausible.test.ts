@@ -48,11 +48,25 @@ describe('a sheet held against its group', () => {
       'meal',
       0.5,
     ],
+    [
+      'a bowl that is a third of the lightest',
+      stageWith({
+        plausible: { grams: [3, 40] },
+        duties: [duty({ amount: { by: 'portion', grams: 4, min: 1, max: 6 } })],
+      }),
+      'meal',
+      1 / 3,
+    ],
     ['an adult of three tons', { adult: { grams: [20, 3_000_000] } }, 'grams', 3_000_000],
     ['a length in metres', { adult: { part: 'length', mm: [0.15, 0.2] } }, 'mm', 0.15],
     ['bounds that are none', stageWith({ plausible: { grams: [1, 9000] } }), 'grams', 9000],
   ])('%s is asked about', (_, more, of, value) => {
     expect(questionsOf(more)).toContainEqual(expect.objectContaining({ code: 'outsideGroup', of, value }))
+  })
+
+  it('does not take a bowl for many for the meal of one', () => {
+    const forMany = duty({ amount: { by: 'portion', grams: 4, min: 1, max: 6, per: 10 } })
+    expect(questionsOf(stageWith({ plausible: { grams: [3, 40] }, duties: [forMany] }))).toEqual([])
   })
 
   it('lets a rest be colder than any life', () => {
