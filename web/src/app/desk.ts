@@ -1,5 +1,6 @@
 // What is read and written at a desk, as one file: the walk carries one name for all of it.
 export { default as CalculatorsPage } from '../calculators/CalculatorsPage.vue'
+export { default as DoorCardPage } from '../enclosures/DoorCardPage.vue'
 export { default as EnclosurePage } from '../enclosures/EnclosurePage.vue'
 export { default as HandoverPage } from '../handover/HandoverPage.vue'
 export { default as ComparePage } from '../library/ComparePage.vue'

@@ -24,6 +24,7 @@ export const router = createRouter({
     { path: '/residents/:id/plan', name: 'plan', component: desk('PlanPage'), props: true },
     { path: '/residents/:id/move', name: 'move', component: desk('MovePage'), props: true },
     { path: '/enclosures/:id', name: 'enclosure', component: desk('EnclosurePage'), props: true },
+    { path: '/enclosures/:id/door', name: 'doorCard', component: desk('DoorCardPage'), props: true },
     { path: '/library', name: 'library', component: desk('LibraryPage') },
     { path: '/library/schools', name: 'schools', component: desk('SchoolsPage') },
     { path: '/library/calculators', name: 'calculators', component: desk('CalculatorsPage') },

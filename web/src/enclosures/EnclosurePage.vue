@@ -81,6 +81,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
       <button v-if="mayEdit && !editing" type="button" class="plain" @click="editing = true">
         Write down how it stands
       </button>
+      <RouterLink v-if="tenants.length > 0" :to="{ name: 'doorCard', params: { id } }">Door card</RouterLink>
     </header>
     <BuildForm v-if="editing" :enclosure="enclosure" @close="editing = false" />
     <div class="columns">

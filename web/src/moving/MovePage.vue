@@ -38,6 +38,13 @@ const isColony = computed(() => resident.value?.lives === 'colony')
 const known = computed(() => residents.countOf(id) ?? 1)
 const needsTwo = computed(() => plan.value?.duties.some(({ people: needed }) => needed === 2) ?? false)
 
+const competence = computed(() => resident.value && site.species.get(resident.value.sheet)?.competence)
+const cleared = computed(() =>
+  [...site.people.values()]
+    .filter(({ competences }) => competences.includes(competence.value ?? ''))
+    .map(({ name }) => name),
+)
+
 const form = reactive<Move>({
   why: '',
   to: '',
@@ -112,6 +119,9 @@ function move(): void {
         <p>Catch cup or box with a lid ready, door of the room shut, hands or gloves as the barrier asks.</p>
         <p class="quiet">{{ care.trusted }}</p>
       </section>
+      <p v-if="competence" class="ask">
+        Only for somebody cleared for {{ competence }}: {{ cleared.join(', ') || 'nobody here is' }}.
+      </p>
       <p v-if="quarantine" class="ask">
         In quarantine since {{ sayDate(quarantine.since, today.day) }}: {{ quarantine.days }} days at least,
         until {{ sayDate(quarantine.until, today.day) }}. It goes nowhere else before, and then only when

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Task, TaskStatus } from '@kobrin/core'
-import { canBeAsPlanned } from '@kobrin/core'
+import { canBeAsPlanned, quarantineOn } from '@kobrin/core'
 import { computed, defineAsyncComponent } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../verdicts/verdict.css'
@@ -69,6 +69,9 @@ const resident = computed(() => site.residents.get(residentId))
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => residents.dayOf(residentId))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
+const quarantine = computed(
+  () => plan.value && quarantineOn(today.day, plan.value, record.stateOf(residentId)),
+)
 const shown = computed(() =>
   day.value.tasks
     .filter(({ status }) => status !== 'notYet')
@@ -186,8 +189,11 @@ function under(task: Task): string {
     </button>
     <ExceptionPanel v-if="people.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 
-    <section v-if="plan && plan.cautions.length > 0" class="careful">
+    <section v-if="plan && (quarantine || plan.cautions.length > 0)" class="careful">
       <h3>Careful</h3>
+      <p v-if="quarantine">
+        In quarantine until {{ sayDate(quarantine.until, today.day) }} at least: own gloves and tools.
+      </p>
       <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
     </section>
     <section v-if="lately.length > 0">
