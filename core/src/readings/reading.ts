@@ -20,7 +20,8 @@ export const reading = placeKind({
     resident === undefined ? [] : [{ family: 'resident', subject: resident, how: 'readFor' }],
   fold(state, fact) {
     const { zone, what, value } = fact.payload
-    const read = { ...markOf(fact), zone, what, value }
+    // JSON has one zero: what was read as "-0" is kept as it will be read back.
+    const read = { ...markOf(fact), zone, what, value: value + 0 }
     return { ...state, readings: { ...state.readings, [readingKey({ zone, what })]: read } }
   },
 })

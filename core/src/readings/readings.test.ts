@@ -176,3 +176,8 @@ it('a temperature that no enclosure has is asked about', () => {
   expect(about(95)).toMatchObject({ code: 'offScale', low: -5, high: 60 })
   expect(about(40)).toBeNull()
 })
+
+it('a zero read with a minus is the zero that comes back from the store', () => {
+  const kept = replay('place', [read('a', 'celsius', -0)])
+  expect(kept).toEqual(JSON.parse(JSON.stringify(kept)))
+})
