@@ -186,6 +186,20 @@ test('a sheet and its label print without the frame of the app', async ({ keeper
   await expect(page.getByRole('heading', { name: 'Climate' })).toBeHidden()
 })
 
+test('the card for a door says what stops a hand, and prints alone', async ({ keeper }) => {
+  const { page, openRecord } = await keeper('lotte')
+  await openRecord('Forest A')
+  await page.getByRole('link', { name: /^Enclosure/ }).click()
+  await page.getByRole('link', { name: 'Door card' }).click()
+  const card = page.getByRole('article')
+  await expect(card).toContainText('Only for somebody cleared for scorpions')
+  await expect(card).toContainText('Never below 18 °C or above 32 °C')
+  await expect(card).toContainText('Stings and pinches')
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('button', { name: 'Print' })).toBeHidden()
+  await expect(card).toBeVisible()
+})
+
 test('a new animal is expected, its place made ready on the walk, and then it is here', async ({
   keeper,
 }) => {

@@ -70,6 +70,7 @@ function print(): void {
       <ul v-if="card.cautions.length > 0" class="cautions">
         <li v-for="caution in card.cautions" :key="caution">{{ caution }}</li>
       </ul>
+      <p v-if="card.never.length > 0"><strong>Never</strong> {{ card.never.join('; ') }}</p>
       <section v-if="card.urgent.length > 0" class="urgent">
         <h3>Nobody waits with these</h3>
         <dl>

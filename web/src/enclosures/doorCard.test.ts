@@ -9,7 +9,7 @@ const calm = { plan: planOf(), sheet: sheetOf(), quarantine: null, holds: [], to
 
 describe('a card on a door', () => {
   it('is short where there is nothing to be careful of', () => {
-    expect(doorCardOf(calm)).toEqual({ stops: [], limits: null, cautions: [], urgent: [] })
+    expect(doorCardOf(calm)).toEqual({ stops: [], limits: null, cautions: [], never: [], urgent: [] })
   })
 
   it('says first what stops a hand', () => {

@@ -10,6 +10,8 @@ export interface DoorCard {
   /** What harms, wherever it goes in there; null where nothing is said. */
   limits: string | null
   cautions: readonly string[]
+  /** What is never offered, or never done. */
+  never: readonly string[]
   /** Signs for which nobody waits. */
   urgent: Pick<Sheet['signs'][number], 'sign' | 'first'>[]
 }
@@ -56,6 +58,7 @@ export function doorCardOf({ plan, sheet, quarantine, holds, today }: Told): Doo
     ],
     limits: sayLimits(ceiling, neverBelow),
     cautions: plan.cautions,
+    never: plan.never ?? [],
     urgent: sheet.signs
       .filter(({ severity, stages }) => severity === 'urgent' && (!stages || stages.includes(plan.stage)))
       .map(({ sign, first }) => ({ sign, ...(first !== undefined && { first }) })),

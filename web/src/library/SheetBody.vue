@@ -237,7 +237,8 @@ const doubts = computed(() =>
         <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
           <strong>{{ sign.sign }}{{ saysStages(sign.stages) }}</strong>
           <p class="quiet">
-            {{ sign.severity === 'urgent' ? '' : `${terms.severity[sign.severity]}. ` }}{{ sign.first }}
+            {{ sign.severity === 'urgent' ? '' : `${sentence(terms.severity[sign.severity])}. `
+            }}{{ sign.first }}
           </p>
         </li>
       </ul>
@@ -245,9 +246,7 @@ const doubts = computed(() =>
     </section>
     <section v-if="doubts.length > 0" class="block">
       <h2>Not sure</h2>
-      <ul>
-        <li v-for="{ field, says } in doubts" :key="field" class="ask">{{ says }}</li>
-      </ul>
+      <p v-for="{ field, says } in doubts" :key="field" class="ask">{{ says }}</p>
     </section>
     <section v-if="sheet.holds.length > 0" class="block">
       <h2>Leave in peace</h2>

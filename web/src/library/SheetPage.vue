@@ -97,6 +97,9 @@ async function kept(): Promise<void> {
         <p v-for="zone in sheet.targets" :key="zone.zone">{{ sayZone(zone) }}: {{ sayTarget(zone) }}</p>
         <p v-if="sheet.never.length > 0">Never: {{ sheet.never.join(', ') }}</p>
         <p v-for="caution in sheet.cautions" :key="caution">{{ caution }}</p>
+        <p v-if="sheet.competence">Only for somebody cleared for {{ sheet.competence }}.</p>
+        <p v-if="sheet.people === 2">Never alone: two people.</p>
+        <p v-if="sheet.quarantineDays">Quarantine: {{ sheet.quarantineDays }} days at least.</p>
       </aside>
       <SheetBody class="full" :sheet="sheet" />
       <div class="columns full">
