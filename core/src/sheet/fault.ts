@@ -39,6 +39,7 @@ export const FaultCode = z.discriminatedUnion('code', [
   }),
   coded('longDay', { hours: number }),
   coded('winterLonger', { winter: number, summer: number }),
+  coded('seasonInRest', { option: text }),
   coded('widerThanEyes', { duty: text }),
   coded('adviceForbidden', { says: text, line: text }),
   coded('cannotCarryOut', {

@@ -195,6 +195,38 @@ describe('what looks like a slip of the unit, or leaves out what can harm', () =
   })
 })
 
+describe('a season in the winter rest', () => {
+  const rest = { id: 'rest', name: 'Rest', reason: 'So.', rest: { fastDays: 14, wake: ['Warm it'] } }
+  const none = { id: 'none', name: 'None', reason: 'So.' }
+  const ask = (season: object, stages?: string[]) => {
+    const rain = { ...none, id: 'rain', name: 'Rain', season, ...(stages && { stages }) }
+    return sheetQuestions(
+      sheetOf({
+        holds: [{ hold: 'winterRest', suppresses: ['feed'], days: 60, endsBy: 'event' }],
+        schools: [
+          {
+            id: 'winter',
+            question: 'Rest?',
+            default: 'rest',
+            options: [none, { ...rest, stages: ['adult'] }],
+          },
+          { id: 'season', question: 'Rain?', default: 'none', options: [none, rain] },
+        ],
+      }),
+    ).flatMap(({ path, what }) => (what.code === 'seasonInRest' ? [[path.join('.'), what.option]] : []))
+  }
+
+  it.each([
+    ['in January', { from: '01-05', until: '01-20' }, undefined, 1],
+    ['over the new year', { from: '12-20', until: '02-20' }, ['adult'], 1],
+    ['of the young, who do not rest', { from: '01-05', until: '01-20' }, ['young'], 0],
+    ['in May', { from: '05-01', until: '05-20' }, undefined, 0],
+    ['in February, when it is over', { from: '02-01', until: '02-20' }, undefined, 0],
+  ])('%s is asked about or not', (_, season, stages, times) => {
+    expect(ask(season, stages)).toEqual(Array(times).fill(['schools.1.options.1.season', 'Rain']))
+  })
+})
+
 describe('advice against the never-list', () => {
   const about = (more: object) =>
     sheetQuestions(sheetOf(more)).flatMap(({ path, what }) =>

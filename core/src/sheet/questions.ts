@@ -6,6 +6,7 @@ import { roomLimits, zonesNow } from './climate.ts'
 import type { Fault } from './fault.ts'
 import type { ZoneTarget } from './climate.ts'
 import type { Sheet } from './sheet.ts'
+import { seasonQuestions } from './seasonQuestions.ts'
 import { zonesOf } from './zonesOf.ts'
 
 /** Warmer than any basking surface a sheet asks for, and where 45–50 °C basking begins to be doubtful. */
@@ -68,6 +69,7 @@ export function sheetQuestions(sheet: Sheet): Fault[] {
       return !doubted.has(at.join('.'))
     }),
     ...adviceQuestions(sheet),
+    ...seasonQuestions(sheet),
     ...carryOutQuestions(sheet),
   ]
   const needs = sheet.housing?.floorDepthMm?.[0]

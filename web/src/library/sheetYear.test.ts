@@ -52,9 +52,9 @@ describe('the year of a sheet', () => {
     const { spells } =
       sheetYear(sheetWith({ holds, ...side({ rest: { fastDays: 28, wake: ['Warm it'] } }) })) ?? {}
     expect(spells).toEqual([
-      { kind: 'fast', name: 'Fast', from: 301, to: 329 },
-      { kind: 'rest', name: 'Winter rest, Ten weeks', from: 329, to: 365 },
-      { kind: 'rest', name: 'Winter rest, Ten weeks', from: 0, to: 34 },
+      { kind: 'fast', name: 'Fast', from: 300, to: 328 },
+      { kind: 'rest', name: 'Winter rest, Ten weeks', from: 328, to: 365 },
+      { kind: 'rest', name: 'Winter rest, Ten weeks', from: 0, to: 33 },
     ])
   })
 

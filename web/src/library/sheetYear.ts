@@ -1,4 +1,5 @@
 import type { Sheet } from '@kobrin/core'
+import { COOLED_ON, isoDay } from '@kobrin/core'
 
 /** A stretch of the year in days from 1 January, 0–365; what goes over the new year is in two. */
 export interface Spell {
@@ -15,15 +16,15 @@ export interface SheetYear {
 }
 
 const DAYS = 365
-/** A winter rest in the north begins about here, 25 November. */
-const COOLED_ON = 329
-
 const MONTH_STARTS = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334]
 
 function dayOfYear(date: string): number {
   const [month = 1, day = 1] = date.split('-').map(Number)
   return (MONTH_STARTS[month - 1] ?? 0) + day - 1
 }
+
+/** The day of the year on which a winter rest begins. */
+const COOLED = dayOfYear(isoDay(COOLED_ON).slice(5))
 
 /** In two where it goes over the new year. */
 function wrapped(spell: Spell): Spell[] {
@@ -57,12 +58,12 @@ function restsOf({ schools, holds }: Sheet): Spell[] {
   const options = schools.flatMap(({ options: sides }) => sides)
   return options.flatMap(({ rest, name }) => {
     if (!rest || days === undefined) return []
-    const fast = { kind: 'fast', name: 'Fast', from: COOLED_ON - rest.fastDays, to: COOLED_ON } as const
+    const fast = { kind: 'fast', name: 'Fast', from: COOLED - rest.fastDays, to: COOLED } as const
     const cooled = {
       kind: 'rest',
       name: `Winter rest, ${name}`,
-      from: COOLED_ON,
-      to: COOLED_ON + days,
+      from: COOLED,
+      to: COOLED + days,
     } as const
     return [...(rest.fastDays > 0 ? wrapped(fast) : []), ...wrapped(cooled)]
   })

@@ -16,7 +16,7 @@ import { useWalk } from '../walk/useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import Because from '../words/Because.vue'
-import { sayHold, sayVerdict } from '../words/cell.ts'
+import { sayHold, sayUndone, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -136,7 +136,7 @@ function showOnWalk(): void {
           <strong>{{ sayHold(hold, today.day) }}</strong>
           <p class="quiet">
             Leaves undone:
-            {{ hold.suppresses.map((does) => words.duty[does].toLowerCase()).join(', ') || 'nothing' }}
+            {{ sayUndone(hold, plan?.duties ?? []) || 'nothing' }}
           </p>
           <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
         </li>

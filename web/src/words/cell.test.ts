@@ -1,8 +1,8 @@
-import type { Duty, Entry } from '@kobrin/core'
+import type { Duty, Entry, Hold } from '@kobrin/core'
 import { residentDay } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { dutyOf, entryOn, FEED, planOf, stateOf, taskOf, teller, TODAY } from '../testing/residents.ts'
-import { sayCell, sayOffering } from './cell.ts'
+import { sayCell, sayOffering, sayUndone } from './cell.ts'
 
 function cell(entries: Entry[], duties?: Duty[], minute?: number) {
   const day = { day: TODAY, plan: planOf(duties), state: stateOf(...entries) }
@@ -88,4 +88,12 @@ describe('an offering', () => {
   ] as const)('%o', ({ supplements, ...offering }, said) => {
     expect(sayOffering({ ...offering, supplements: [...supplements], because })).toBe(said)
   })
+})
+
+it('says what a hold leaves undone by what each duty does, not only by its kind', () => {
+  const rest = { hold: 'winterRest', suppresses: ['feed', 'clean'] } as unknown as Hold
+  const soak = dutyOf({ id: 'soak', does: 'water', label: 'Lukewarm soak', effects: ['bathing'] })
+  const duties = [FEED, { ...FEED, id: 'again' }, dutyOf({ id: 'water', does: 'water' }), soak]
+  expect(sayUndone(rest, [...duties, dutyOf({ id: 'weigh', does: 'weigh' })])).toBe('feed, lukewarm soak')
+  expect(sayUndone({ ...rest, hold: 'vetOrder', suppresses: [] }, duties)).toBe('')
 })

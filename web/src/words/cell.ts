@@ -1,5 +1,5 @@
-import type { Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
-import { isBefore } from '@kobrin/core'
+import type { Duty, Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
+import { isBefore, isStopped } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
 import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
@@ -23,6 +23,12 @@ export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): strin
   if (keptAt !== undefined) return `Old floor, ${keptAt}`
   if (duty.reads) return `Read ${sayPoint(duty.reads)}`
   return duty.label ?? words.duty[duty.does]
+}
+
+/** What of a plan a hold leaves undone, each once; empty where it is nothing. */
+export function sayUndone(hold: Hold, duties: readonly Duty[]): string {
+  const names = duties.filter((duty) => isStopped(duty, hold)).map((duty) => dutyName({ duty }))
+  return [...new Set(names)].map((name) => `${name.charAt(0).toLowerCase()}${name.slice(1)}`).join(', ')
 }
 
 /** "In blue, day 4. Clears about Thursday." */

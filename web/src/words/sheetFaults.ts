@@ -109,6 +109,7 @@ const SAYS: { [C in What['code']]: (what: Extract<What, { code: C }>) => string 
   longDay: (what) => `${what.hours} hours of light a day?`,
   winterLonger: (what) =>
     `The day is ${what.winter} hours long in winter and ${what.summer} in summer: the wrong way round.`,
+  seasonInRest: (what) => `"${what.option}" falls into the winter rest of the same stage. Is that meant?`,
   widerThanEyes: (what) =>
     `${what.duty}: its never-list says no prey wider than the gap between its eyes; measure the prey by that gap.`,
   adviceForbidden: (what) =>
