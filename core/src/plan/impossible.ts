@@ -1,3 +1,4 @@
+import { FULL_CLEAN } from '../cleaning/cleaned.ts'
 import type { Housing } from '../sheet/housing.ts'
 import type { Duty } from './duty.ts'
 import type { Plan } from './plan.ts'
@@ -68,7 +69,7 @@ function fittings(
   if (does === 'water' && label === undefined && !isTank && !effects?.includes('bathing') && !bowl)
     return [{ why: 'noBowl', duty: id }]
   if (id === 'crew' && !crew) return [{ why: 'noCrew', duty: id }]
-  if (id === 'fullClean' && crew && cadence.type === 'every' && cadence.days < FLOOR_LIVES)
+  if (id === FULL_CLEAN && crew && cadence.type === 'every' && cadence.days < FLOOR_LIVES)
     return [{ why: 'livingFloorOut', duty: id }]
   return []
 }

@@ -1,6 +1,6 @@
 import type { KeepSheet, SheetAnswer } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
-import { dayFromIso, differences, sheetQuestions } from '@kobrin/core'
+import { dayFromIso, differences } from '@kobrin/core'
 import { max, eq } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import type { Changer, Changing, NewChange } from '../changes/changing.ts'
@@ -47,12 +47,8 @@ export async function keepSheet(
       status: 'faulty',
       faults: [{ line: 1, field: 'id', what: { code: 'otherSheet', sheet: doc.id, asked: id } }],
     }
-  const questions = sheetQuestions(doc)
-  if (questions.length > 0 && !confirmed)
-    return {
-      status: 'asked',
-      questions: questions.map(({ path, what }) => ({ line: null, field: path.join('.'), what })),
-    }
+  const { questions } = read
+  if (questions.length > 0 && !confirmed) return { status: 'asked', questions }
   return changing<SheetAnswer>(by, async (tx) => {
     const [before] = await tx.select().from(sheet).where(eq(sheet.id, id))
     const faults = await inUseFaults(tx, doc)

@@ -1,9 +1,12 @@
 import type { SheetFault } from '@kobrin/contract'
-import { Sheet, sheetFaults } from '@kobrin/core'
+import { Sheet, sheetFaults, sheetQuestions } from '@kobrin/core'
 import type { Document } from 'yaml'
 import { LineCounter, parseDocument, stringify } from 'yaml'
 
 export type ReadSheet = { sheet: Sheet } | { faults: SheetFault[] }
+
+/** A sheet as somebody wrote it, with what is to be asked about it. */
+export type JudgedSheet = { sheet: Sheet; questions: SheetFault[] } | { faults: SheetFault[] }
 
 type Path = readonly PropertyKey[]
 
@@ -30,10 +33,21 @@ function valueOf(document: Document): unknown {
   }
 }
 
-/** Reads one sheet from YAML, `prepared` before it is looked at: what does not parse, what does not belong, what contradicts itself. */
-export function readSheetText(text: string, prepared = (value: unknown) => value): ReadSheet {
+/** A text as it was parsed, and a way to say of a field in which line it stands. */
+function opened(text: string) {
   const lines = new LineCounter()
   const document = parseDocument(text, { lineCounter: lines, prettyErrors: false })
+  const fault = (path: Path, what: SheetFault['what']): SheetFault => ({
+    line: lineOf(document, lines, path),
+    field: path.map(String).join('.') || 'sheet',
+    what,
+  })
+  return { document, lines, fault }
+}
+
+/** Reads one sheet from YAML, `prepared` before it is looked at: what does not parse, what does not belong, what contradicts itself. */
+export function readSheetText(text: string, prepared = (value: unknown) => value): ReadSheet {
+  const { document, lines, fault } = opened(text)
   if (document.errors.length > 0)
     return {
       faults: document.errors.slice(0, FAULTS_MOST).map(({ message, pos }) => ({
@@ -42,11 +56,6 @@ export function readSheetText(text: string, prepared = (value: unknown) => value
         what: { code: 'unread', message },
       })),
     }
-  const fault = (path: Path, what: SheetFault['what']): SheetFault => ({
-    line: lineOf(document, lines, path),
-    field: path.map(String).join('.') || 'sheet',
-    what,
-  })
   const value = valueOf(document)
   if (value === TANGLED) return { faults: [fault([], { code: 'tangled' })] }
   const read = Sheet.safeParse(prepared(value))
@@ -60,6 +69,17 @@ export function readSheetText(text: string, prepared = (value: unknown) => value
     .slice(0, FAULTS_MOST)
     .map(({ path, what }) => fault(path, what))
   return faults.length > 0 ? { faults } : { sheet: read.data }
+}
+
+/** Reads one sheet and looks at it as a second opinion does: every stage under every side of its schools. */
+export function judgeSheetText(text: string): JudgedSheet {
+  const read = readSheetText(text)
+  if ('faults' in read) return read
+  const { fault } = opened(text)
+  const questions = sheetQuestions(read.sheet)
+    .slice(0, FAULTS_MOST)
+    .map(({ path, what }) => fault(path, what))
+  return { ...read, questions }
 }
 
 const LINE_WIDTH = 108

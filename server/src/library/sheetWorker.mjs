@@ -3,5 +3,5 @@ import { register } from 'tsx/esm/api'
 
 // A worker begins without what lets the server read TypeScript.
 register()
-const { readSheetText } = await import('./sheetText.ts')
-parentPort?.postMessage(readSheetText(workerData))
+const { judgeSheetText } = await import('./sheetText.ts')
+parentPort?.postMessage(judgeSheetText(workerData))

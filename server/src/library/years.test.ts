@@ -1,11 +1,13 @@
 import type { Draft, Entry, Plan, ResidentState, Sheet, Task } from '@kobrin/core'
-import { advance, asPlanned, emptyState, everyChoice, isPlan, residentDay, resolvePlan } from '@kobrin/core'
+import { advance, asPlanned, emptyState, impossibleOf, isPlan, residentDay, resolvePlan } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { readLibrary } from './readLibrary.ts'
 
 const sheets = readLibrary()
 /** 2026-01-01 */
 const NEW_YEAR = 20_454
+/** 21 May: in the season of the schools that have one. */
+const RAINS_ON = NEW_YEAR + 140
 const SUBJECT = '00000000-0000-7000-8000-000000000001'
 const AUTHOR = '00000000-0000-7000-8000-00000000000a'
 const HOME = '00000000-0000-7000-8000-0000000000ff'
@@ -14,6 +16,15 @@ interface Life {
   sheet: Sheet
   stage: string
   schools: Record<string, string>
+}
+
+/** Every way to choose among the schools of a sheet. */
+function everyChoice({ schools }: Sheet): Record<string, string>[] {
+  return schools.reduce<Record<string, string>[]>(
+    (choices, { id, options }) =>
+      options.flatMap((option) => choices.map((choice) => ({ ...choice, [id]: option.id }))),
+    [{}],
+  )
 }
 
 /** Each stage under every way to choose among the schools. */
@@ -199,6 +210,16 @@ describe('a year under every sheet, stage and school', () => {
       if (weighs) expect(Math.max(...gaps(weighed.slice(-6)))).toBeLessThanOrEqual(7)
     },
   )
+
+  it('asks for nothing that the housing of the stage cannot bear', () => {
+    const beyond = [NEW_YEAR, RAINS_ON].flatMap((day) =>
+      lives.flatMap((life) =>
+        impossibleOf(planOf(life, day)).map((what) => [life.sheet.id, life.stage, life.schools, what]),
+      ),
+    )
+    expect(lives.length).toBeGreaterThan(1_500)
+    expect(beyond).toEqual([])
+  })
 
   it('has no rest for the young of those that are weighed', () => {
     const young = resting.filter(
