@@ -1,4 +1,5 @@
 import type { WeightReading } from './growthState.ts'
+import type { Weighing } from './weighing.ts'
 
 /** A reading is suspect when its standardised innovation exceeds this. */
 const GATE = 4
@@ -8,13 +9,6 @@ const AGREES_WITHIN_DAYS = 30
  * slipped is ln 10 off. */
 const GROWTH_A_MONTH = Math.LN2
 const MOST_GROWTH = Math.log(5)
-
-export interface Weighing {
-  /** Standard deviation of ln grams of one weighing. */
-  r: number
-  /** Wandering of the growth rate, per day³ in ln grams squared. */
-  q: number
-}
 
 export interface WeightLevel {
   /** Present weight, grams, with meals and the scale smoothed out. */

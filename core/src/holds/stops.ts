@@ -1,6 +1,6 @@
 import type { Duty, DutyKind } from '../plan/duty.ts'
 import type { Effect } from '../plan/effect.ts'
-import { effectsOf } from '../plan/effect.ts'
+import { effectsOf } from '../plan/effectsOf.ts'
 import type { HoldKind } from './holdKind.ts'
 
 /** What a hold keeps from the animal, whatever the duty that brings it is called: a bath is water, but it

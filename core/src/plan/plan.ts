@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { Weighing } from '../growth/weighing.ts'
 import { Bounds } from '../plausible/plausible.ts'
 import { Rest } from '../rest/rest.ts'
 import { ZoneTarget } from '../sheet/climate.ts'
@@ -6,7 +7,7 @@ import { Housing, Light } from '../sheet/housing.ts'
 import { FloorRule } from '../keptFloor/floorRule.ts'
 import { HealthSign } from '../sheet/lifeHistory.ts'
 import { SheetGroup } from '../sheet/group.ts'
-import { Water } from '../readings/limits.ts'
+import { Water } from '../readings/water.ts'
 import { StageEnd } from '../sheet/stage.ts'
 import { Standing } from '../verdicts/standing.ts'
 import { Duty } from './duty.ts'
@@ -42,9 +43,8 @@ export const Plan = z.strictObject({
   /** What moves it on, and to where. */
   next: z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd }).optional(),
   cautions: z.array(z.string()).default([]),
-  /** Noise of a weighing as the standard deviation of ln grams (gut fill and scale), and the
-   * wandering of its growth rate: `r` and `q` of the weight trend. */
-  weighing: z.strictObject({ r: z.number().positive(), q: z.number().nonnegative() }),
+  /** `r` and `q` of the weight trend. */
+  weighing: Weighing,
   /** Refusals in a row that are a worry when nothing explains them. */
   refusalsToWorry: z.int().positive().default(3),
   /** Days without a sighting after which somebody should look; none for those that hide for months. */

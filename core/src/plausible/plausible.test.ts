@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { sheetQuestions } from '../sheet/questions.ts'
 import { Sheet } from '../sheet/sheet.ts'
 import { GROUP_LIMITS } from './groups.ts'
-import { boundsAt } from './plausible.ts'
+import { boundsAt } from './boundsAt.ts'
 
 const FLOOR = { zone: 'cool', measures: 'air', celsius: [14, 18], ceilingCelsius: 22, neverBelowCelsius: 2 }
 

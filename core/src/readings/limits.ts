@@ -1,25 +1,10 @@
-import { z } from 'zod'
 import type { Plan } from '../plan/plan.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { ZoneTarget } from '../sheet/climate.ts'
 import { roomLimits, zonesNow } from '../sheet/climate.ts'
-import { Quantity } from './quantity.ts'
+import type { Quantity } from './quantity.ts'
 import type { Point } from './readingsState.ts'
-
-/** What is wanted of a quantity in water, and what harms. */
-export const WaterLimit = z.strictObject({
-  want: z.tuple([z.number().nonnegative(), z.number().nonnegative()]),
-  harmAbove: z.number().nonnegative().optional(),
-  harmBelow: z.number().nonnegative().optional(),
-})
-export type WaterLimit = z.infer<typeof WaterLimit>
-
-const WaterQuantity = Quantity.extract(['ammonia', 'nitrite', 'nitrate', 'ph', 'chlorine'])
-export const WATER_QUANTITIES = WaterQuantity.options
-
-/** The water of whoever lives in it, mg/l and pH. */
-export const Water = z.partialRecord(WaterQuantity, WaterLimit)
-export type Water = z.infer<typeof Water>
+import { WATER_QUANTITIES } from './water.ts'
 
 /** What a reading is held against; null where nothing is said. */
 export interface Limits {

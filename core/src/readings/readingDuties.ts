@@ -3,8 +3,9 @@ import type { PlanTarget } from '../plan/plan.ts'
 import type { Source } from '../plan/source.ts'
 import type { Light } from '../sheet/housing.ts'
 import type { Sheet } from '../sheet/sheet.ts'
-import type { Water } from './limits.ts'
-import { BASKING_ZONE, WATER_QUANTITIES, WATER_ZONE } from './limits.ts'
+import { BASKING_ZONE, WATER_ZONE } from './limits.ts'
+import type { Water } from './water.ts'
+import { WATER_QUANTITIES } from './water.ts'
 
 /** A duty to read one quantity at one zone. */
 function readingDuty(reads: NonNullable<Duty['reads']>, days: number, source: Source): Duty {

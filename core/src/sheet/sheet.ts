@@ -1,7 +1,7 @@
 import { z } from 'zod'
+import { Weighing } from '../growth/weighing.ts'
 import { HoldRule } from '../plan/holdRule.ts'
-import { Plan } from '../plan/plan.ts'
-import { Water } from '../readings/limits.ts'
+import { Water } from '../readings/water.ts'
 import { ZoneTarget } from './climate.ts'
 import { Housing, Light } from './housing.ts'
 import {
@@ -61,7 +61,7 @@ export const Sheet = z.strictObject({
   /** Days a newcomer is kept apart at least. */
   quarantineDays: z.int().positive().optional(),
   people: z.union([z.literal(1), z.literal(2)]).optional(),
-  weighing: Plan.shape.weighing.default({ r: 0.03, q: 1e-7 }),
+  weighing: Weighing.default({ r: 0.03, q: 1e-7 }),
   refusalsToWorry: z.int().positive().optional(),
   unseenToWorry: z.int().positive().optional(),
   standing: Standing.prefault({}),
