@@ -35,6 +35,20 @@ describe('finding a resident', () => {
     expect(found('tar')[0]).toBe('Tar')
   })
 
+  it('opens whoever was named in full, of all whose name begins so', () => {
+    const kinds = ['Zebra', 'Powder', 'Garden ants', 'Bay']
+    const letters = 'A B C D E F G H'.split(' ')
+    const colonies = kinds.flatMap((kind, row) =>
+      letters.map((letter, at) =>
+        one(`${kind} ${letter}`, `0${row}${at}0`, 'Zebra isopod', 'Knot Room · Bay B · shelf 1'),
+      ),
+    )
+    for (const { resident } of colonies) {
+      expect(findResidents(resident.name, colonies)[0]?.resident.name).toBe(resident.name)
+      expect(findResidents(resident.accession, colonies)[0]?.resident.name).toBe(resident.name)
+    }
+  })
+
   it('is everybody when nothing is asked', () => {
     expect(found('  ')).toHaveLength(all.length)
   })
