@@ -15,6 +15,11 @@ export function canBeAsPlanned(task: Task): boolean {
   return !needsNumber(task.duty.does) && !task.nothingToOffer
 }
 
+/** What one touch can say of many: a check is of one lock, one cable, one probe, and needs eyes on each. */
+export function canBeForAll(task: Task): boolean {
+  return canBeAsPlanned(task) && task.duty.does !== 'check'
+}
+
 /** A middle of a range that reads like a keeper's number: whole pieces, grams to a tenth. */
 function pieces([low, high]: readonly [number, number]): number {
   return Math.max(1, Math.round((low + high) / 2))

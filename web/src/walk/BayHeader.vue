@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { DutyKind } from '@kobrin/core'
-import { isToDo, needsNumber } from '@kobrin/core'
+import { canBeForAll, isToDo } from '@kobrin/core'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
+import HoldButton from '../app/HoldButton.vue'
 import DutyMark from './DutyMark.vue'
 import type { Face } from './stops.ts'
 import { useWalk } from './useWalk.ts'
@@ -20,8 +21,7 @@ const sums = useAfterPaint(() => {
   for (const id of face.residents) {
     for (const task of residents.dayOf(id).tasks) {
       const { does } = task.duty
-      if (needsNumber(does)) continue
-      if (isToDo(task)) due.set(does, (due.get(does) ?? 0) + 1)
+      if (isToDo(task) && canBeForAll(task)) due.set(does, (due.get(does) ?? 0) + 1)
     }
   }
   const { all, done } = walk.progress(face.residents)
@@ -45,7 +45,7 @@ const sums = useAfterPaint(() => {
       >
         <DutyMark :does="does" status="due" />{{ count }}
       </button>
-      <button type="button" class="one-duty" @click="emit('all', undefined)">Everything</button>
+      <HoldButton class="one-duty" label="Everything" @held="emit('all', undefined)" />
     </p>
   </header>
 </template>

@@ -8,11 +8,11 @@ import { useTouch } from './useTouch.ts'
 const { shelf, name } = defineProps<{ shelf: readonly Box[]; name: string }>()
 const emit = defineEmits<{ planned: [residents: string[]] }>()
 const people = usePeople()
-const { canTouch } = useTouch()
+const { canTouchAmong } = useTouch()
 
 const residents = computed(() => shelf.flatMap((box) => box.residents))
 /** For how many of them one touch would do. */
-const count = useAfterPaint(() => (people.mayWrite ? residents.value.filter(canTouch).length : 0))
+const count = useAfterPaint(() => (people.mayWrite ? residents.value.filter(canTouchAmong).length : 0))
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 import type { Draft, Task } from '@kobrin/core'
-import { asPlanned, canBeAsPlanned, isToDo } from '@kobrin/core'
+import { asPlanned, canBeAsPlanned, canBeForAll, isToDo } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from '../residents/useResidents.ts'
@@ -14,12 +14,12 @@ export function useTouch() {
 
   function plannedDrafts(
     residentId: string,
-    only?: (task: Task) => boolean,
+    can: (task: Task) => boolean = canBeAsPlanned,
   ): { drafts: Draft[]; says: string[] } {
     const drafts: Draft[] = []
     const says: string[] = []
     for (const task of residents.dayOf(residentId).tasks) {
-      if (!isToDo(task) || !canBeAsPlanned(task) || (only && !only(task))) continue
+      if (!isToDo(task) || !can(task)) continue
       const draft = asPlanned(residentId, task)
       if (!draft || !people.maySay(draft)) continue
       drafts.push(draft)
@@ -32,6 +32,11 @@ export function useTouch() {
     return residents.dayOf(residentId).tasks.some((task) => isToDo(task) && canBeAsPlanned(task))
   }
 
+  /** Whether a touch for many would say anything of this one. */
+  function canTouchAmong(residentId: string): boolean {
+    return residents.dayOf(residentId).tasks.some((task) => isToDo(task) && canBeForAll(task))
+  }
+
   /** Logs one resident as planned. False when nothing could be logged that way. */
   function touch(residentId: string): boolean {
     const { drafts, says } = plannedDrafts(residentId)
@@ -40,15 +45,14 @@ export function useTouch() {
     return true
   }
 
-  /** Logs many at once, every duty or one kind. Returns how many residents. */
+  /** Logs many at once, every duty or one kind, but no check: those are made one by one. Returns how many residents. */
   function touchAll(residentIds: readonly string[], title: string, does?: Task['duty']['does']): number {
-    const each = residentIds.map(
-      (id) => plannedDrafts(id, does && ((task) => task.duty.does === does)).drafts,
-    )
+    const can = (task: Task) => canBeForAll(task) && (does === undefined || task.duty.does === does)
+    const each = residentIds.map((id) => plannedDrafts(id, can).drafts)
     const some = each.filter((drafts) => drafts.length > 0)
     if (some.length > 0) record.keep(some.flat(), `${title}: ${some.length} as planned`)
     return some.length
   }
 
-  return { canTouch, touch, touchAll }
+  return { canTouch, canTouchAmong, touch, touchAll }
 }
