@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { may, ROUTES } from '@kobrin/contract'
 import type { Override } from '@kobrin/core'
-import { isBefore, mayRecord, own } from '@kobrin/core'
+import { isBefore, own } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -23,6 +23,7 @@ import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
 import ChangeForm from './ChangeForm.vue'
 import PreviewTable from './PreviewTable.vue'
+import StageChange from './StageChange.vue'
 import type { Preview } from './usePreview.ts'
 import { usePreview } from './usePreview.ts'
 
@@ -43,7 +44,6 @@ const signedChanges = computed(() =>
   (site.book?.overrides ?? []).filter(({ target }) => target === id || target === resident.value?.sheet),
 )
 const maySign = computed(() => may(people.role, 'signPlans'))
-const mayStage = computed(() => mayRecord(people.role, 'staged'))
 const isHere = computed(() => record.stateOf(id).stay.arrivedOn !== null)
 /** What is asked for now: getting the place ready is behind those who are here. */
 const editable = computed(() => plan.value?.duties.filter((one) => !isBefore(one) || !isHere.value) ?? [])
@@ -56,13 +56,6 @@ async function end(target: string, number: number): Promise<void> {
     await call(ROUTES.endOverride, { body: { target, number, reason: 'Ended on the plan page' } })
     await site.load()
   })
-}
-
-function setStage(stage: string, name: string): void {
-  record.keep(
-    [{ subject: id, kind: 'staged', payload: { stage, why: 'Set on the plan page' } }],
-    `${resident.value?.name ?? ''}: ${name}`,
-  )
 }
 
 function lookAtStage(stage: string): void {
@@ -144,29 +137,7 @@ function isOver({ until, on }: Override): boolean {
             </li>
           </ul>
         </template>
-        <template v-if="sheet">
-          <h3>Stage</h3>
-          <ul>
-            <li v-for="stage in sheet.stages" :key="stage.id" class="row">
-              <strong>{{ stage.name }}</strong>
-              <span v-if="stage.id === resident.stage" class="quiet">now</span>
-              <template v-else>
-                <button type="button" class="plain" :disabled="busy" @click="lookAtStage(stage.id)">
-                  Before and after {{ stage.name }}
-                </button>
-                <button
-                  v-if="mayStage"
-                  type="button"
-                  class="plain"
-                  :disabled="busy"
-                  @click="setStage(stage.id, stage.name)"
-                >
-                  Confirm {{ stage.name }}
-                </button>
-              </template>
-            </li>
-          </ul>
-        </template>
+        <StageChange v-if="sheet" :resident="resident" :sheet="sheet" @look="lookAtStage" />
       </section>
       <ConditionScale v-if="resident.lives === 'individual'" :resident-id="id" />
       <template v-if="sheet">
