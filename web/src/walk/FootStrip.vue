@@ -1,17 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useAfterPaint } from '../app/useAfterPaint.ts'
-import { useRecord } from '../entries/useRecord.ts'
-import { words } from '../words/en.ts'
+import UndoStrip from '../app/UndoStrip.vue'
 import { sayRange, spaced } from '../words/numbers.ts'
 import { usePrep } from './usePrep.ts'
 
 const emit = defineEmits<{ keys: []; prep: [] }>()
-const record = useRecord()
 
 const SHOWN = 4
-
-const last = useAfterPaint(() => record.lastAct)
 
 const prep = usePrep()
 const items = computed(() =>
@@ -25,10 +20,7 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 
 <template>
   <footer class="foot">
-    <div v-if="last" class="undo" role="status">
-      <span>{{ last.says }}</span>
-      <button type="button" @click="record.takeBack()">{{ words.takeBack }}</button>
-    </div>
+    <UndoStrip />
     <button type="button" class="carry" @click="emit('prep')">
       <span class="lead">Still to carry:</span>
       <span v-for="{ amount, name } in items" :key="name"
@@ -52,40 +44,6 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
   padding: 5px 18px;
   border-top: 2px solid var(--ink);
   background: var(--paper);
-}
-
-.undo {
-  display: flex;
-  flex: none;
-  align-items: center;
-  gap: 10px;
-  max-width: 420px;
-  padding: 0 4px 0 12px;
-  border-radius: 3px;
-  background: var(--ink);
-  color: var(--paper);
-}
-
-.undo span {
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-
-.undo button {
-  flex: none;
-  min-height: 36px;
-  padding: 0 8px;
-  border: 0;
-  background: none;
-  font-weight: 700;
-  text-decoration: underline;
-  text-underline-offset: 3px;
-}
-
-.undo :focus-visible {
-  outline-color: var(--paper);
-  outline-offset: -3px;
 }
 
 .carry,
@@ -124,16 +82,6 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 
   .keys {
     display: none;
-  }
-
-  .undo {
-    max-width: 100%;
-    width: 100%;
-    justify-content: space-between;
-  }
-
-  .undo button {
-    min-height: 44px;
   }
 }
 </style>

@@ -302,13 +302,8 @@ section h3 {
 
 @media (max-width: 899px) {
   .side {
-    position: fixed;
-    z-index: 20;
-    inset: auto 0 0;
-    max-height: 82dvh;
     border-top: 3px solid var(--ink);
     border-left: 0;
-    box-shadow: 0 -100dvh 0 100dvh var(--scrim);
   }
 
   .close {

@@ -15,6 +15,7 @@ import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { afterNextPaint } from '../app/useAfterPaint.ts'
+import { useNarrow } from '../app/useNarrow.ts'
 import BayFace from './BayFace.vue'
 import type { WalkStop } from './stops.ts'
 import { useWalk } from './useWalk.ts'
@@ -43,6 +44,9 @@ const face = useFaceFocus(board)
 const dialog = shallowRef<'keys' | 'prep' | null>(null)
 /** On a narrow screen the panel covers the board, so it opens only when asked for. */
 const panelOpen = shallowRef(false)
+const narrow = useNarrow()
+/** What lies behind the open panel is not to be touched through it. */
+const covered = computed(() => narrow.value && panelOpen.value)
 
 /** Whom the panel beside the board speaks of. After a touch it follows a frame later: the cell comes first. */
 const inPanel = shallowRef(walk.focused)
@@ -59,9 +63,10 @@ watch(
 
 const panel = useTemplateRef<{ press: (key: string) => boolean }>('panel')
 
-function said(): void {
+function closePanel(): void {
   panelOpen.value = false
-  face.focus(walk.focused)
+  // Behind the panel nothing can be looked at; now it can again.
+  void nextTick(() => face.focus(walk.focused))
 }
 
 const gate = computed<{ barrier: Barrier; back: boolean } | null>(() => {
@@ -151,7 +156,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
   '[': () => step(-1),
   ']': () => step(1),
   '?': () => (dialog.value = 'keys'),
-  Escape: () => (panelOpen.value = false),
+  Escape: closePanel,
 }
 
 function isTyping(target: EventTarget | null): boolean {
@@ -200,14 +205,13 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 
 <template>
   <div class="walk" :class="{ panelOpen }">
-    <RouteRail class="way" @go="go" />
+    <RouteRail class="way" :inert="covered" @go="go" />
     <main
       ref="board"
       class="board"
+      :inert="covered"
       @pointerdown="press.down"
       @pointermove="press.move"
-      @pointerup="press.up"
-      @pointercancel="press.up"
       @contextmenu="press.menu"
       @click="press.click"
     >
@@ -230,6 +234,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       </template>
       <p v-else class="quiet">Nobody lives here yet.</p>
     </main>
+    <div v-if="covered" class="behind" @click="closePanel" />
     <ResidentPanel
       v-if="inPanel && !gate"
       ref="panel"
@@ -237,9 +242,9 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       :resident-id="inPanel"
       @planned="planned(inPanel)"
       @again="again"
-      @said="said"
+      @said="closePanel"
       @asks="panelOpen = true"
-      @close="panelOpen = false"
+      @close="closePanel"
     />
     <FootStrip class="strip" @keys="dialog = 'keys'" @prep="dialog = 'prep'" />
     <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
@@ -290,6 +295,24 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 
   .board {
     padding: 10px;
+  }
+
+  /* Over the way and the board; the strip below stays in sight, for it takes back. */
+  .behind,
+  .panel {
+    grid-row: 1 / 3;
+    grid-column: 1;
+  }
+
+  .behind {
+    z-index: 15;
+    background: var(--scrim);
+  }
+
+  .panel {
+    z-index: 20;
+    align-self: end;
+    max-height: 84%;
   }
 
   .walk:not(.panelOpen) .panel {

@@ -31,7 +31,7 @@ function event(type: string, target: Element, more: object = {}): PointerEvent {
 describe('a finger on the board', () => {
   it('taps', () => {
     press.down(event('pointerdown', cell))
-    press.up()
+    globalThis.dispatchEvent(new Event('pointerup'))
     press.click(event('click', cell))
     expect(said).toEqual(['tap tamsin'])
   })
@@ -40,7 +40,7 @@ describe('a finger on the board', () => {
     press.down(event('pointerdown', cell))
     vi.advanceTimersByTime(600)
     press.menu(event('contextmenu', cell))
-    press.up()
+    globalThis.dispatchEvent(new Event('pointerup'))
     const opened = document.querySelector('p') as HTMLElement
     const clicks: string[] = []
     opened.addEventListener('click', () => clicks.push('chosen'))

@@ -4,7 +4,7 @@ export interface PressOptions {
   onLabel: (residentId: string) => void
   onHold: (residentId: string) => void
   holdMs?: number
-  /** Where clicks are caught that belong to a hold. */
+  /** Where lifts are heard, and clicks caught that belong to a hold. */
   page?: EventTarget
 }
 
@@ -40,7 +40,11 @@ export function usePress({ onTap, onLabel, onHold, holdMs = 480, page = globalTh
     start = null
   }
 
+  /** Heard wherever the finger lifts: what the hold opened may lie over the board by then. */
+  const LIFTS = ['pointerup', 'pointercancel'] as const
+
   function release(): void {
+    for (const lift of LIFTS) page.removeEventListener(lift, release, { capture: true })
     cancel()
     if (!isHeld) return
     isHeld = false
@@ -53,11 +57,11 @@ export function usePress({ onTap, onLabel, onHold, holdMs = 480, page = globalTh
       if (residentId === null || event.pointerType === 'mouse') return
       start = { x: event.clientX, y: event.clientY }
       timer = setTimeout(() => hold(residentId), holdMs)
+      for (const lift of LIFTS) page.addEventListener(lift, release, { capture: true })
     },
     move(event: PointerEvent): void {
       if (start && Math.hypot(event.clientX - start.x, event.clientY - start.y) > SLIP_PX) cancel()
     },
-    up: release,
     /** A right click; or what the browser makes of a long press, which was a hold already. */
     menu(event: MouseEvent): void {
       const residentId = residentAt(event.target)
