@@ -62,6 +62,22 @@ test('the light of a plan is read with its source and changed by a senior', asyn
   await expect(winter).toContainText('Changed for this resident by Tomas Brandvold')
 })
 
+test('a stage is changed with what shows it, and taken back', async ({ keeper }) => {
+  const { page, openRecord } = await keeper('kelechi')
+  await openRecord('Hawser')
+  await page.getByRole('link', { name: 'Plan', exact: true }).click()
+  await page.getByRole('button', { name: 'It is at Hatchling …' }).click()
+  await expect(page.getByText('which is an earlier stage')).toBeVisible()
+  await page.getByRole('button', { name: 'Change it to Hatchling' }).click()
+  await expect(page.getByRole('alert')).toContainText('Say what shows')
+  await page.getByLabel('What shows it').fill('The wrong animal was on this record')
+  await page.getByRole('button', { name: 'Change it to Hatchling' }).click()
+  const stages = page.getByRole('listitem').filter({ hasText: 'now' })
+  await expect(stages).toContainText('Hatchling')
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await expect(stages).toContainText('Adult')
+})
+
 test('a keeper reads a plan but does not sign it', async ({ keeper }) => {
   const { page, openRecord } = await keeper('priya')
   await openRecord('Jib')

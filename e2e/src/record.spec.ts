@@ -18,6 +18,16 @@ test('a resident is found by number, species and place, and opened', async ({ ke
   await expect(page.getByRole('dialog')).toHaveCount(0)
 })
 
+test('whoever is named in full is opened by Enter, whatever else begins so', async ({ keeper }) => {
+  const { page } = await keeper('lotte')
+  for (const name of ['Zebra B', 'Powder C', 'Forest A']) {
+    await page.keyboard.press('/')
+    await page.getByRole('combobox').fill(name)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
+  }
+})
+
 test('a correction and a take-back show both, struck, with who and why', async ({ keeper }) => {
   const { page, openRecord, walkTo, cells, allSent } = await keeper('lotte')
   await walkTo('Hemp Cellar')

@@ -134,6 +134,41 @@ test('all of one duty in a bay at once', async ({ keeper }) => {
   await allSent()
 })
 
+test('everything in a bay asks for a hold, and leaves the checks to be made one by one', async ({
+  keeper,
+}) => {
+  const { page, walkTo, allSent } = await keeper('lotte')
+  await walkTo('Tar Room')
+  const bay = page.getByRole('region').first()
+  await expect(bay.getByRole('button', { name: /^Check for all/ })).toHaveCount(0)
+  const checks = bay.locator('.mark.check.done')
+  const before = await checks.count()
+  const everything = bay.getByRole('button', { name: 'Everything' })
+  await everything.click()
+  await expect(everything).toContainText('hold')
+  await expect(page.locator('.undo')).toHaveCount(0)
+  await everything.click({ delay: 800 })
+  await expect(page.locator('.undo')).toContainText(/: \d+ as planned/)
+  expect(await checks.count()).toBe(before)
+  await allSent()
+})
+
+test('what lies behind the open panel cannot be touched through it', async ({ keeper }) => {
+  const { page, walkTo, cells } = await keeper('lotte', TABLET)
+  await walkTo('Spinning Hall')
+  const all = await page
+    .getByRole('button', { name: /for all \d+ in/ })
+    .first()
+    .boundingBox()
+  if (!all) throw new Error('Nothing is due.')
+  await cells.first().locator('.tape').tap()
+  const panel = page.getByRole('complementary', { name: /what is due$/ })
+  await expect(panel).toBeVisible()
+  await page.touchscreen.tap(all.x + all.width / 2, all.y + all.height / 2)
+  await expect(panel).toBeHidden()
+  await expect(page.locator('.undo')).toHaveCount(0)
+})
+
 test('another food is said with its amount', async ({ keeper }) => {
   const { page, walkTo, cells, allSent } = await keeper('kelechi')
   await walkTo('Tar Room')

@@ -13,6 +13,7 @@ const SignInPage = defineAsyncComponent(() => import('../people/SignInPage.vue')
 const PersonMenu = defineAsyncComponent(() => import('../people/PersonMenu.vue'))
 const loadFinder = () => import('../residents/FindResident.vue')
 const FindResident = defineAsyncComponent(loadFinder)
+const UndoStrip = defineAsyncComponent(() => import('./UndoStrip.vue'))
 const WaitingDialog = defineAsyncComponent(() => import('../entries/WaitingDialog.vue'))
 
 const people = usePeople()
@@ -128,6 +129,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
       <PersonMenu @leave="record.close()" />
     </header>
     <div class="place"><RouterView /></div>
+    <UndoStrip v-if="here !== 'walk'" class="takeBack" />
     <FindResident v-if="finding" @close="finding = false" />
     <WaitingDialog v-if="showWaiting" @close="showWaiting = false" />
   </div>
@@ -205,6 +207,14 @@ nav .on {
   max-width: 420px;
   margin: 20vh auto;
   padding: 0 16px;
+}
+
+/* The walk has its own place for it. */
+.takeBack {
+  position: fixed;
+  z-index: 10;
+  bottom: 10px;
+  left: 14px;
 }
 
 @media (max-width: 899px) {

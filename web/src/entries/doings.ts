@@ -1,13 +1,7 @@
 import { ROUTES } from '@kobrin/contract'
 import type { Draft, Entry } from '@kobrin/core'
-import { shallowRef } from 'vue'
 import { call } from '../wire/call.ts'
-
-/** The last thing done here, for the strip that takes it back. */
-export interface LastAct {
-  entries: Entry[]
-  says: string
-}
+import { createActs } from './acts.ts'
 
 interface DoingsOptions {
   /** Who is at work here; nobody, and nothing is kept. */
@@ -21,6 +15,8 @@ interface DoingsOptions {
 interface Keeping {
   /** They are one doing: kept together and taken back together. */
   together?: boolean
+  /** It takes something back itself. */
+  undoes?: boolean
 }
 
 function retractions(entries: readonly Pick<Entry, 'uid' | 'subject'>[], why: string): Draft[] {
@@ -29,11 +25,15 @@ function retractions(entries: readonly Pick<Entry, 'uid' | 'subject'>[], why: st
 
 /** What somebody says here becomes entries, and is taken back by entries. */
 export function createDoings({ author, moment, whenReady, put }: DoingsOptions) {
-  const lastAct = shallowRef<LastAct | null>(null)
+  const acts = createActs({ author, today: () => moment().day })
 
   /** Keeps what somebody just said: on the screen at once, on this device before anything else,
    * on the server as soon as it can be reached. */
-  function keep(drafts: readonly Draft[], says: string, { together = false }: Keeping = {}): void {
+  function keep(
+    drafts: readonly Draft[],
+    says: string,
+    { together = false, undoes = false }: Keeping = {},
+  ): void {
     const by = author()
     if (!by || drafts.length === 0) return
     const said = drafts.map((draft) => {
@@ -43,17 +43,16 @@ export function createDoings({ author, moment, whenReady, put }: DoingsOptions) 
     whenReady((newUid) => {
       const act = together && said.length > 1 ? { act: newUid() } : {}
       const entries = said.map((one) => ({ ...one, ...act, uid: newUid() }))
-      lastAct.value = { entries, says }
+      if (!undoes) acts.done({ entries, says })
       put(entries)
     })
   }
 
   function takeBack(): void {
-    const act = lastAct.value
+    const act = acts.undone()
     if (!act) return
     const together = act.entries.some((entry) => entry.act !== undefined)
-    keep(retractions(act.entries, 'Taken back.'), `Taken back: ${act.says}`, { together })
-    lastAct.value = null
+    keep(retractions(act.entries, 'Taken back.'), `Taken back: ${act.says}`, { together, undoes: true })
   }
 
   /** Takes back one entry of the past, with everything that was done together with it. */
@@ -64,5 +63,11 @@ export function createDoings({ author, moment, whenReady, put }: DoingsOptions) 
     keep(retractions(facts, why), says, { together: true })
   }
 
-  return { lastAct, keep, takeBack, takeBackEntry }
+  return {
+    lastAct: acts.last,
+    recallActs: acts.recall,
+    keep,
+    takeBack,
+    takeBackEntry,
+  }
 }

@@ -76,6 +76,7 @@ function grams(): number[] {
 const stored = () => createWaitingStore().all()
 
 beforeEach(async () => {
+  globalThis.localStorage.clear()
   vi.clearAllMocks()
   vi.useFakeTimers({ toFake: ['Date'], now: NOON })
   const store = createWaitingStore()

@@ -99,6 +99,7 @@ export const useRecord = defineStore('record', () => {
     const [, head] = await Promise.all([site.load(), loadStates()])
     intake.readFrom(head)
     link.needsSignIn.value = false
+    doings.recallActs()
     ready.value = true
     ;(await opening).openLine()
   }
@@ -123,7 +124,6 @@ export const useRecord = defineStore('record', () => {
   function close(): void {
     writer?.close()
     ready.value = false
-    doings.lastAct.value = null
   }
 
   async function forgetRefused(uid: string): Promise<void> {
