@@ -82,7 +82,7 @@ for (const { day, minute, about, always } of [
       said(day, 'short'),
     )
     await page.getByRole('link', { name: 'Handover' }).click()
-    await expect(page.getByText(`Said on ${day}`)).toBeVisible()
+    await expect(page.getByRole('main').getByText(`Said on ${day}`)).toBeVisible()
   })
 }
 
