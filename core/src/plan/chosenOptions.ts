@@ -1,4 +1,5 @@
 import type { School, SchoolOption } from '../sheet/school.ts'
+import { isForStage } from '../sheet/isForStage.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Day } from '../time/day.ts'
 import { isInSeason } from '../time/season.ts'
@@ -54,7 +55,7 @@ interface Where {
 function atStage(option: SchoolOption, stage: string): SchoolPart {
   const { duties, targets, housing, light, rest } = option
   return {
-    duties: duties.flatMap(({ stages, ...patch }) => (!stages || stages.includes(stage) ? [patch] : [])),
+    duties: duties.flatMap(({ stages, ...patch }) => (isForStage({ stages }, stage) ? [patch] : [])),
     targets,
     housing,
     light,
@@ -74,8 +75,8 @@ export function chosenOptions(
     if ('code' in one) return one
     chosen.push(one)
   }
-  const isAbout = ({ stages, season }: SchoolOption) =>
-    (!stages || stages.includes(stage)) && (!season || isInSeason(season, day))
+  const isAbout = (option: SchoolOption) =>
+    isForStage(option, stage) && (!option.season || isInSeason(option.season, day))
   const lights = [
     sheet.light,
     ...chosen.filter(({ option }) => isAbout(option)).map((one) => one.option.light),

@@ -1,4 +1,5 @@
 import { FULL_CLEAN } from '../cleaning/cleaned.ts'
+import { litresOf } from '../enclosure/box.ts'
 import type { Housing } from '../sheet/housing.ts'
 import type { Duty } from './duty.ts'
 import type { Plan } from './plan.ts'
@@ -30,26 +31,26 @@ const FLOOR_LIVES = 90
 const CM2 = 100
 const LITRE = 1e6
 
+/** The smallest enclosure of a plan. */
 interface Box extends Housing {
-  lengthMm: number
-  depthMm: number
-  heightMm: number
+  litres: number
+  floorCm2: number
 }
 
 function boxOf({ housing }: Plan): Box | null {
   const { lengthMm, depthMm, heightMm } = housing ?? {}
   if (lengthMm === undefined || depthMm === undefined || heightMm === undefined) return null
-  return { ...housing, lengthMm, depthMm, heightMm }
+  const litres = litresOf({ widthMm: lengthMm, depthMm, heightMm })
+  return { ...housing, litres, floorCm2: (lengthMm * depthMm) / CM2 }
 }
 
-function mostOf({ does }: Duty, { lengthMm, depthMm, heightMm, floorDepthMm }: Box, isTank: boolean) {
-  const litres = (lengthMm * depthMm * heightMm) / LITRE
+function mostOf({ does }: Duty, { litres, floorCm2, floorDepthMm }: Box, isTank: boolean) {
   if (does === 'water')
     return isTank
       ? ({ why: 'tankEmptied', most: litres * TANK_SHARE } as const)
       : ({ why: 'bowlTooLarge', most: litres * BOWL_SHARE } as const)
   const [floor = 0] = floorDepthMm ?? []
-  const soaked = (lengthMm * depthMm * floor * SOAK_SHARE) / LITRE
+  const soaked = (floorCm2 * CM2 * floor * SOAK_SHARE) / LITRE
   return { why: 'tooWet', most: floor >= HOLDS_WATER ? soaked : litres * MIST_SHARE } as const
 }
 
@@ -74,18 +75,10 @@ function fittings(
   return []
 }
 
-function room({
-  lengthMm,
-  depthMm,
-  heightMm,
-  floorPerAnimalCm2 = 0,
-  litresPerAnimal = 0,
-}: Box): Impossible[] {
-  const floor = (lengthMm * depthMm) / CM2
-  const litres = (lengthMm * depthMm * heightMm) / LITRE
+function room({ litres, floorCm2, floorPerAnimalCm2 = 0, litresPerAnimal = 0 }: Box): Impossible[] {
   return [
-    ...(floorPerAnimalCm2 > floor
-      ? [{ why: 'noFloorForOne', asks: floorPerAnimalCm2, most: floor } as const]
+    ...(floorPerAnimalCm2 > floorCm2
+      ? [{ why: 'noFloorForOne', asks: floorPerAnimalCm2, most: floorCm2 } as const]
       : []),
     ...(litresPerAnimal > litres
       ? [{ why: 'noVolumeForOne', asks: litresPerAnimal, most: litres } as const]

@@ -1,6 +1,7 @@
 import { floorRuleOf } from '../keptFloor/floorRule.ts'
 import type { ZoneTarget } from '../sheet/climate.ts'
 import type { Housing, Light } from '../sheet/housing.ts'
+import { isForStage } from '../sheet/isForStage.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
 import type { UnknownOption } from './chosenOptions.ts'
@@ -160,7 +161,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   const { duties, targets, housing, light, rest, sources } = draft
   const next = nextOf(sheet, stage)
   const signs = sheet.signs.flatMap(({ shownBy, stages, ...sign }) =>
-    shownBy && (!stages || stages.includes(stage.id)) ? [{ ...sign, shownBy }] : [],
+    shownBy && isForStage({ stages }, stage.id) ? [{ ...sign, shownBy }] : [],
   )
   return {
     sheet: sheet.id,
@@ -177,7 +178,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
       ),
     ].map((duty) => phased(duty, choices.phase ?? 0)),
     holds: sheet.holds.flatMap(({ stages, ...rule }) =>
-      !stages || stages.includes(stage.id) ? [{ ...rule, source }] : [],
+      isForStage({ stages }, stage.id) ? [{ ...rule, source }] : [],
     ),
     targets,
     ...(sheet.coolLoving && { coolLoving: true }),

@@ -1,4 +1,5 @@
 import type { Fault } from './fault.ts'
+import { isForStage } from './isForStage.ts'
 import type { SchoolOption } from './school.ts'
 import type { Sheet } from './sheet.ts'
 
@@ -17,7 +18,7 @@ function isWeighedWeekly({ duties }: SchoolOption): boolean {
 function lacksOf(option: SchoolOption, { holds, stages }: Sheet): Lack[] {
   const cooled = option.targets.some(({ during }) => during === 'winterRest')
   if (!option.rest && !cooled) return []
-  const about = stages.filter(({ id }) => !option.stages || option.stages.includes(id))
+  const about = stages.filter(({ id }) => isForStage(option, id))
   const weighed = about.some(({ duties }) => duties.some(({ does }) => does === 'weigh'))
   return [
     ...(option.rest ? [] : (['gate'] as const)),

@@ -33,21 +33,15 @@ function valueOf(document: Document): unknown {
   }
 }
 
-/** A text as it was parsed, and a way to say of a field in which line it stands. */
-function opened(text: string) {
+type FaultAt = (path: Path, what: SheetFault['what']) => SheetFault
+
+/** A sheet that stands, with a way to say of a field in which line of the text it is; or what is wrong. */
+function examined(
+  text: string,
+  prepared: (value: unknown) => unknown,
+): { sheet: Sheet; fault: FaultAt } | { faults: SheetFault[] } {
   const lines = new LineCounter()
   const document = parseDocument(text, { lineCounter: lines, prettyErrors: false })
-  const fault = (path: Path, what: SheetFault['what']): SheetFault => ({
-    line: lineOf(document, lines, path),
-    field: path.map(String).join('.') || 'sheet',
-    what,
-  })
-  return { document, lines, fault }
-}
-
-/** Reads one sheet from YAML, `prepared` before it is looked at: what does not parse, what does not belong, what contradicts itself. */
-export function readSheetText(text: string, prepared = (value: unknown) => value): ReadSheet {
-  const { document, lines, fault } = opened(text)
   if (document.errors.length > 0)
     return {
       faults: document.errors.slice(0, FAULTS_MOST).map(({ message, pos }) => ({
@@ -56,6 +50,11 @@ export function readSheetText(text: string, prepared = (value: unknown) => value
         what: { code: 'unread', message },
       })),
     }
+  const fault: FaultAt = (path, what) => ({
+    line: lineOf(document, lines, path),
+    field: path.map(String).join('.') || 'sheet',
+    what,
+  })
   const value = valueOf(document)
   if (value === TANGLED) return { faults: [fault([], { code: 'tangled' })] }
   const read = Sheet.safeParse(prepared(value))
@@ -68,18 +67,24 @@ export function readSheetText(text: string, prepared = (value: unknown) => value
   const faults = sheetFaults(read.data)
     .slice(0, FAULTS_MOST)
     .map(({ path, what }) => fault(path, what))
-  return faults.length > 0 ? { faults } : { sheet: read.data }
+  return faults.length > 0 ? { faults } : { sheet: read.data, fault }
+}
+
+/** Reads one sheet from YAML, `prepared` before it is looked at: what does not parse, what does not belong, what contradicts itself. */
+export function readSheetText(text: string, prepared = (value: unknown) => value): ReadSheet {
+  const read = examined(text, prepared)
+  return 'faults' in read ? read : { sheet: read.sheet }
 }
 
 /** Reads one sheet and looks at it as a second opinion does: every stage under every side of its schools. */
 export function judgeSheetText(text: string): JudgedSheet {
-  const read = readSheetText(text)
+  const read = examined(text, (value) => value)
   if ('faults' in read) return read
-  const { fault } = opened(text)
-  const questions = sheetQuestions(read.sheet)
+  const { sheet, fault } = read
+  const questions = sheetQuestions(sheet)
     .slice(0, FAULTS_MOST)
     .map(({ path, what }) => fault(path, what))
-  return { ...read, questions }
+  return { sheet, questions }
 }
 
 const LINE_WIDTH = 108

@@ -1,5 +1,5 @@
 import type { Hold, Plan, Quarantine, Sheet } from '@kobrin/core'
-import { roomLimits, zonesNow } from '@kobrin/core'
+import { isForStage, roomLimits, zonesNow } from '@kobrin/core'
 import { words } from '../words/en.ts'
 import { sayDate } from '../words/numbers.ts'
 
@@ -60,7 +60,7 @@ export function doorCardOf({ plan, sheet, quarantine, holds, today }: Told): Doo
     cautions: plan.cautions,
     never: plan.never ?? [],
     urgent: sheet.signs
-      .filter(({ severity, stages }) => severity === 'urgent' && (!stages || stages.includes(plan.stage)))
+      .filter((one) => one.severity === 'urgent' && isForStage(one, plan.stage))
       .map(({ sign, first }) => ({ sign, ...(first !== undefined && { first }) })),
   }
 }

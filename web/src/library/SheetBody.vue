@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { AmountRule, Quantity, Sheet, SheetDuty } from '@kobrin/core'
+import type { AmountRule, Quantity, Sheet, SheetDuty, WaterLimit } from '@kobrin/core'
 import { floorRuleOf } from '@kobrin/core'
 import { computed } from 'vue'
 import YearPicture from './YearPicture.vue'
@@ -101,10 +101,7 @@ function saysStages(stages: readonly string[] | undefined): string {
 }
 
 const water = computed(() => {
-  const limits = Object.entries(sheet.water ?? {}) as [
-    Quantity,
-    NonNullable<NonNullable<Sheet['water']>['ph']>,
-  ][]
+  const limits = Object.entries(sheet.water ?? {}) as [Quantity, WaterLimit][]
   return limits.map(([what, limit]) => ({
     what: sentence(sayQuantity(what)),
     says: sayWaterLimit(what, limit),

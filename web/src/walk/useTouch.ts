@@ -28,13 +28,17 @@ export function useTouch() {
     return { drafts, says }
   }
 
+  function has(residentId: string, can: (task: Task) => boolean): boolean {
+    return residents.dayOf(residentId).tasks.some((task) => isToDo(task) && can(task))
+  }
+
   function canTouch(residentId: string): boolean {
-    return residents.dayOf(residentId).tasks.some((task) => isToDo(task) && canBeAsPlanned(task))
+    return has(residentId, canBeAsPlanned)
   }
 
   /** Whether a touch for many would say anything of this one. */
   function canTouchAmong(residentId: string): boolean {
-    return residents.dayOf(residentId).tasks.some((task) => isToDo(task) && canBeForAll(task))
+    return has(residentId, canBeForAll)
   }
 
   /** Logs one resident as planned. False when nothing could be logged that way. */

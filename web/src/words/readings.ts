@@ -1,7 +1,5 @@
-import type { Quantity, Sheet, SheetGroup, Verdict } from '@kobrin/core'
+import type { Quantity, SheetGroup, Verdict, WaterLimit } from '@kobrin/core'
 import { round, sayRange } from './numbers.ts'
-
-type WaterLimit = NonNullable<NonNullable<Sheet['water']>['ph']>
 
 const QUANTITIES: Readonly<Record<Quantity, { name: string; unit: string }>> = {
   celsius: { name: 'temperature', unit: '°C' },
