@@ -4,4 +4,4 @@ import tests from './playwright.config.ts'
 const { globalSetup: _oneHouse, ...shared } = tests
 
 /** Drives the walk over a spread of days, each in a house of its own. */
-export default defineConfig({ ...shared, testMatch: 'days.ts' })
+export default defineConfig({ ...shared, testMatch: 'days.ts', workers: 2, fullyParallel: true })

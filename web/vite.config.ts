@@ -36,8 +36,8 @@ export default defineConfig({
       checks: { bundlerTimings: false },
       output: {
         // The page carries the names of all its parts: short ones.
-        chunkFileNames: 'assets/[hash:6].js',
-        assetFileNames: 'assets/[hash:6][extname]',
+        chunkFileNames: 'assets/[hash:8].js',
+        assetFileNames: 'assets/[hash:8][extname]',
         codeSplitting: {
           groups: [{ name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ }],
         },

@@ -15,7 +15,7 @@ export {
   SheetVersion,
 } from './library/library.ts'
 export { may } from './people/roles.ts'
-export { DeviceLine, Me, Person, Shift, SignIn, SwitchPerson } from './people/session.ts'
+export { DeviceLine, EnrolDevice, Me, Person, Shift, SignIn, SwitchPerson } from './people/session.ts'
 export { Change, ChangeWhat, ChooseSchool, EndOverride, SignOverride } from './plans/plans.ts'
 export type { Answer, Asked, Given, Route } from './route.ts'
 export { addressOf } from './route.ts'

@@ -23,6 +23,12 @@ export interface Keeper {
   anotherTab: () => Promise<Keeper>
 }
 
+/** Chooses from a list by what is written there; without that, the first that can be chosen. */
+export async function choose(page: Page, label: string, option: string | RegExp = /./): Promise<void> {
+  await page.getByRole('combobox', { name: label, exact: true }).click()
+  await page.locator('.p-select-option').filter({ hasText: option }).first().click()
+}
+
 type Stored = Awaited<ReturnType<BrowserContext['storageState']>>['cookies']
 
 /** Cookies of those who signed in before, by house: the server lets nobody try names and phrases all day. */

@@ -14,7 +14,7 @@ test('a wrong passphrase is said plainly, and the name stays', async ({ browser 
 test('a shared tablet changes hands by PIN', async ({ keeper }) => {
   const { page } = await keeper('kelechi')
   await page.getByRole('button', { name: 'Kelechi I.' }).click()
-  await page.getByLabel(/Its name/).fill('Cellar tablet')
+  await page.getByLabel('Name of this tablet').fill('Cellar tablet')
   await page.getByRole('button', { name: 'Set up this tablet' }).click()
   await page.getByRole('button', { name: 'Hand over to somebody else' }).click()
   await page.getByRole('button', { name: /Sam Penhallow/ }).click()

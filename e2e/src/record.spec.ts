@@ -1,4 +1,4 @@
-import { expect, test } from './keeper.ts'
+import { choose, expect, test } from './keeper.ts'
 
 test('a resident is found by number, species and place, and opened', async ({ keeper }) => {
   const { page } = await keeper('joss')
@@ -73,10 +73,9 @@ test('a move is told with its reason and takes the resident along on the walk', 
   const name = (await cells.first().locator('.tape').textContent()) ?? ''
   await cells.first().locator('.tape').click()
   await page.keyboard.press('g')
-  const into = page.getByLabel('Where to')
-  const place = await into.locator('option').filter({ hasText: 'Cold bench' }).first().getAttribute('value')
-  await into.selectOption(place)
+  await choose(page, 'Where to', 'Cold bench')
   await page.getByLabel('Why').fill('Needs it cooler')
+  await page.getByRole('tab', { name: 'Count', exact: true }).click()
   await page.getByLabel('Counted in').fill('1')
   await page.keyboard.press('Enter')
   await allSent()

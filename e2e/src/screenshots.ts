@@ -1,6 +1,6 @@
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
-import { expect, test } from './keeper.ts'
+import { choose, expect, test } from './keeper.ts'
 
 const FOLDER = fileURLToPath(new URL('../../docs/screenshots', import.meta.url))
 
@@ -88,14 +88,14 @@ test('a plan, a fit and a move', async ({ keeper }) => {
   const { page, openRecord } = await keeper('kelechi')
   await openRecord('Caulk')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  await page.getByLabel('What to change').selectOption({ label: 'Feed' })
+  await choose(page, 'What to change', 'Feed')
   await page.getByLabel('Every, days').fill('18')
   await page.getByRole('button', { name: 'Before and after', exact: true }).click()
   await expect(page.locator('.only').first()).toBeVisible()
   await picture(page, 'plan')
   await openRecord('Zebra B')
   await page.getByRole('link', { name: 'Move …' }).click()
-  await page.getByLabel('Where to').selectOption({ index: 1 })
+  await choose(page, 'Where to')
   await page.getByLabel('Why').fill('Floor worn out')
   await page.getByLabel('Counted in').fill('118')
   await picture(page, 'move')

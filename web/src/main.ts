@@ -1,9 +1,12 @@
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './app/App.vue'
+import { growOn } from './app/later.ts'
 import { router } from './app/router.ts'
 import './app/tokens.css'
 import { startTheme } from './app/useTheme.ts'
 
 startTheme()
-createApp(App).use(createPinia()).use(router).mount('#app')
+const app = createApp(App).use(createPinia()).use(router)
+growOn(app)
+app.mount('#app')

@@ -27,6 +27,9 @@ function oneOf<T>(options: z.ZodObject[]) {
 
 export const Replacement = oneOf<Replacement>(FACT_KINDS.map((name) => z.strictObject(saying(name))))
 
+/** What a correction holds. */
+export const Correction = z.strictObject({ target: Uid, to: Replacement, why: text })
+
 type Stamp = Omit<Happening, 'payload'>
 
 /** A statement about another entry of the same subject. It never removes the entry; it changes whether
@@ -41,7 +44,7 @@ function entriesStamped(marks: z.ZodRawShape): z.ZodObject[] {
     z.strictObject({
       ...marks,
       kind: z.literal('corrected'),
-      payload: z.strictObject({ target: Uid, to: Replacement, why: text }),
+      payload: Correction,
     }),
     z.strictObject({
       ...marks,

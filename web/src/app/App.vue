@@ -1,26 +1,27 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onMounted, onUnmounted, shallowRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, shallowRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { sayError } from './sayError.ts'
-import { afterNextPaint, useAfterPaint } from './useAfterPaint.ts'
-import { useTheme } from './useTheme.ts'
+import { TAKES_KEYS } from './takesKeys.ts'
+import { later } from './later.ts'
+import { afterNextPaint } from './useAfterPaint.ts'
 
-const SignInPage = defineAsyncComponent(() => import('../people/SignInPage.vue'))
-const PersonMenu = defineAsyncComponent(() => import('../people/PersonMenu.vue'))
+const SignInPage = later(() => import('../people/SignInPage.vue'))
+const TopTools = later(() => import('./TopTools.vue'))
 const loadFinder = () => import('../residents/FindResident.vue')
-const FindResident = defineAsyncComponent(loadFinder)
-const UndoStrip = defineAsyncComponent(() => import('./UndoStrip.vue'))
-const WaitingDialog = defineAsyncComponent(() => import('../entries/WaitingDialog.vue'))
+const FindResident = later(loadFinder)
+const Notices = later(() => import('./Notices.vue'))
+const WaitingDialog = later(() => import('../entries/WaitingDialog.vue'))
+const NotReached = later(() => import('./NotReached.vue'))
 
 const people = usePeople()
 const record = useRecord()
 const today = useToday()
 const route = useRoute()
-const { theme, set } = useTheme()
 const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
 const complaint = shallowRef('')
@@ -44,17 +45,6 @@ const dateLine = computed(() =>
     timeZone: 'UTC',
   }).format(today.day * 86_400_000),
 )
-const sendState = useAfterPaint(() => {
-  if (record.unstored > 0) return words.unstored(record.unstored)
-  if (record.refused.length > 0) return `${record.refused.length} could not be kept`
-  if (record.held !== '') return words.held(record.waitingCount)
-  if (record.waitingCount > 0) return words.waiting(record.waitingCount)
-  return record.linked ? words.allSent : words.cutOff
-})
-const troubled = useAfterPaint(
-  () => record.waitingCount > 0 || record.refused.length > 0 || record.held !== '' || !record.linked,
-)
-
 async function enter(): Promise<void> {
   complaint.value = ''
   try {
@@ -75,10 +65,10 @@ async function begin(): Promise<void> {
 
 function onKey(event: KeyboardEvent): void {
   // Typed on while the finder is on its way: nothing of it is meant for the walk.
-  if (finding.value && !(event.target instanceof HTMLElement && event.target.closest('dialog')))
+  if (finding.value && !(event.target instanceof HTMLElement && event.target.closest('[role="dialog"]')))
     event.stopImmediatePropagation()
   if (event.key !== '/' || !inside.value || event.ctrlKey || event.metaKey) return
-  if (event.target instanceof HTMLElement && event.target.closest('input, textarea, dialog')) return
+  if (event.target instanceof HTMLElement && event.target.closest(TAKES_KEYS)) return
   event.preventDefault()
   finding.value = true
 }
@@ -107,38 +97,16 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
         >
       </nav>
       <span class="date quiet">{{ dateLine }}</span>
-      <button type="button" class="plain find" @click="finding = true">Find <kbd>/</kbd></button>
-      <button
-        type="button"
-        class="plain state"
-        :class="{ troubled }"
-        aria-live="polite"
-        @click="showWaiting = true"
-      >
-        {{ sendState }}
-      </button>
-      <button
-        type="button"
-        class="plain"
-        :aria-label="`Theme: ${theme}. Switch to ${theme === 'day' ? 'dim' : 'day'}`"
-        @click="set(theme === 'day' ? 'dim' : 'day')"
-      >
-        <component :is="theme === 'day' ? 'strong' : 'span'">Day</component> /
-        <component :is="theme === 'dim' ? 'strong' : 'span'">Dim</component>
-      </button>
-      <PersonMenu @leave="record.close()" />
+      <TopTools @find="finding = true" @waiting="showWaiting = true" />
     </header>
     <div class="place"><RouterView /></div>
-    <UndoStrip v-if="here !== 'walk'" class="takeBack" />
+    <Notices :undo="here !== 'walk'" @waiting="showWaiting = true" />
     <FindResident v-if="finding" @close="finding = false" />
     <WaitingDialog v-if="showWaiting" @close="showWaiting = false" />
   </div>
   <SignInPage v-else-if="people.asked && (people.person === null || record.needsSignIn)" />
   <p v-else-if="!complaint" class="opening quiet" role="status">Opening the record …</p>
-  <div v-if="complaint && !inside" class="opening" role="alert">
-    <p>{{ complaint }}</p>
-    <button type="button" class="primary" @click="begin">Try again</button>
-  </div>
+  <NotReached v-if="complaint && !inside" :why="complaint" @again="begin" />
 </template>
 
 <style scoped>
@@ -190,33 +158,6 @@ nav .on {
   padding-left: 8px;
 }
 
-.plain {
-  flex: none;
-}
-
-.troubled {
-  border-color: var(--focus);
-  color: var(--focus);
-  font-weight: 700;
-}
-
-.opening {
-  display: grid;
-  gap: 14px;
-  justify-items: start;
-  max-width: 420px;
-  margin: 20vh auto;
-  padding: 0 16px;
-}
-
-/* The walk has its own place for it. */
-.takeBack {
-  position: fixed;
-  z-index: 10;
-  bottom: 10px;
-  left: 14px;
-}
-
 @media (max-width: 899px) {
   .top {
     flex-wrap: wrap;
@@ -224,21 +165,12 @@ nav .on {
   }
 
   .date,
-  .brand,
-  .find kbd {
+  .brand {
     display: none;
-  }
-
-  .top .plain {
-    padding: 6px 8px;
   }
 
   nav a {
     padding: 4px 8px;
-  }
-
-  .find {
-    margin-left: auto;
   }
 }
 </style>

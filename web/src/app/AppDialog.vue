@@ -1,60 +1,38 @@
 <script setup lang="ts">
-import { onMounted, useTemplateRef } from 'vue'
+import Dialog from 'primevue/dialog'
+import { shallowRef } from 'vue'
 
-const { title } = defineProps<{ title: string }>()
+/** Something that is looked at before going on; it goes by its cross, by Escape and by a touch beside it. */
+const { title, at = 'center' } = defineProps<{ title: string; at?: 'center' | 'top' }>()
 const emit = defineEmits<{ close: [] }>()
-const dialog = useTemplateRef<HTMLDialogElement>('dialog')
-
-onMounted(() => dialog.value?.showModal())
-
-function onBackdrop(event: MouseEvent): void {
-  if (event.target === dialog.value) emit('close')
-}
+const visible = shallowRef(true)
 </script>
 
 <template>
-  <dialog
-    ref="dialog"
+  <Dialog
+    v-model:visible="visible"
     class="dialog"
-    :aria-label="title"
-    @close="emit('close')"
-    @click="onBackdrop"
-    @keydown.stop
+    :header="title"
+    :position="at"
+    :draggable="false"
+    modal
+    dismissable-mask
+    @after-hide="emit('close')"
   >
-    <div class="inside">
-      <div class="title">
-        <h2>{{ title }}</h2>
-        <button type="button" class="plain" aria-label="Close" @click="emit('close')">✕</button>
-      </div>
-      <slot />
-    </div>
-  </dialog>
+    <div class="inside"><slot /></div>
+  </Dialog>
 </template>
 
-<style scoped>
+<style>
 .dialog {
   width: min(640px, calc(100vw - 24px));
   max-height: min(760px, calc(100dvh - 24px));
-  padding: 0;
-  border: 2px solid var(--ink);
-  border-radius: 4px;
-  background: var(--paper);
-  color: var(--ink);
 }
+</style>
 
-.dialog::backdrop {
-  background: var(--scrim);
-}
-
+<style scoped>
 .inside {
   display: grid;
   gap: 12px;
-  padding: 16px;
-}
-
-.title {
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
 }
 </style>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { Undo2 } from '@lucide/vue'
+import Button from 'primevue/button'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { useAfterPaint } from './useAfterPaint.ts'
@@ -10,7 +12,9 @@ const last = useAfterPaint(() => record.lastAct)
 <template>
   <div v-if="last" class="undo no-print" role="status">
     <span>{{ last.says }}</span>
-    <button type="button" @click="record.takeBack()">{{ words.takeBack }}</button>
+    <Button class="back" variant="link" @click="record.takeBack()"
+      ><Undo2 :size="18" />{{ words.takeBack }}</Button
+    >
   </div>
 </template>
 
@@ -33,15 +37,11 @@ span {
   white-space: nowrap;
 }
 
-button {
+.back {
   flex: none;
   min-height: 36px;
   padding: 0 8px;
-  border: 0;
-  background: none;
-  font-weight: 700;
-  text-decoration: underline;
-  text-underline-offset: 3px;
+  color: inherit;
 }
 
 :focus-visible {
@@ -56,7 +56,7 @@ button {
     justify-content: space-between;
   }
 
-  button {
+  .back {
     min-height: 44px;
   }
 }

@@ -1,10 +1,11 @@
 import type { Component } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 import type * as Desk from './desk.ts'
+import { withParts } from './later.ts'
 import WalkPage from '../walk/WalkPage.vue'
 
 function desk(page: keyof typeof Desk) {
-  return async (): Promise<Component> => (await import('./desk.ts'))[page] as Component
+  return async (): Promise<Component> => (await withParts(() => import('./desk.ts')))[page] as Component
 }
 
 // The walk is the first thing anybody opens; the rest comes when it is asked for.
@@ -13,11 +14,15 @@ export const router = createRouter({
   routes: [
     { path: '/', redirect: { name: 'walk' } },
     { path: '/walk', name: 'walk', component: WalkPage },
-    { path: '/residents', name: 'residents', component: () => import('../residents/ResidentsPage.vue') },
+    {
+      path: '/residents',
+      name: 'residents',
+      component: () => withParts(() => import('../residents/ResidentsPage.vue')),
+    },
     {
       path: '/residents/:id',
       name: 'record',
-      component: () => import('../record/RecordPage.vue'),
+      component: () => withParts(() => import('../record/RecordPage.vue')),
       props: true,
     },
     { path: '/residents/new', name: 'newResident', component: desk('NewResidentPage') },

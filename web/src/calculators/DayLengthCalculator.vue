@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { dayFromIso, dayLengthPlan, isoDay, switching } from '@kobrin/core'
+import { dayLengthPlan, switching } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { useToday } from '../time/useToday.ts'
 import { sayDate, sayMinuteOfDay } from '../words/numbers.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import DayField from '../fields/DayField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 const today = useToday()
 const ask = reactive({
-  start: isoDay(today.day + 14),
+  startDay: today.day + 14,
   summerHours: 13,
   winterHours: 8,
   stepHours: 1,
@@ -18,12 +19,14 @@ const ask = reactive({
   fastDays: 14,
   feedAfterDays: 7,
 })
+/** Taken back while a day is typed: the last one that was read stands. */
+const startDay = computed({
+  get: () => ask.startDay as number | null,
+  set: (day) => (ask.startDay = day ?? ask.startDay),
+})
 const MIDDLE = 13 * 60
 
-const plan = computed(() => {
-  const startDay = dayFromIso(ask.start)
-  return Number.isFinite(startDay) ? dayLengthPlan({ ...ask, startDay }) : null
-})
+const plan = computed(() => dayLengthPlan(ask))
 const PHASES = {
   fast: 'no more food',
   shortening: '',
@@ -45,14 +48,14 @@ function times(hours: number): string {
     careful="Only healthy animals of good weight, checked before; water always, weighed through it. The young, thin and sick do not rest. Ask the vet first."
   >
     <div class="pair">
-      <label>First shorter day <input v-model="ask.start" class="field" type="date" /></label>
-      <NumberField v-model="ask.summerHours" label="Summer" unit="h" />
-      <NumberField v-model="ask.winterHours" label="Winter" unit="h" />
-      <NumberField v-model="ask.stepHours" label="Step" unit="h" />
-      <NumberField v-model="ask.everyDays" label="Every" unit="days" />
-      <NumberField v-model="ask.restDays" label="Rest" unit="days" />
-      <NumberField v-model="ask.fastDays" label="Fast before" unit="days" />
-      <NumberField v-model="ask.feedAfterDays" label="Food after" unit="days" />
+      <DayField v-model="startDay" label="First shorter day" />
+      <SureNumber v-model="ask.summerHours" label="Summer" unit="h" />
+      <SureNumber v-model="ask.winterHours" label="Winter" unit="h" />
+      <SureNumber v-model="ask.stepHours" label="Step" unit="h" />
+      <SureNumber v-model="ask.everyDays" label="Every" unit="days" />
+      <SureNumber v-model="ask.restDays" label="Rest" unit="days" />
+      <SureNumber v-model="ask.fastDays" label="Fast before" unit="days" />
+      <SureNumber v-model="ask.feedAfterDays" label="Food after" unit="days" />
     </div>
     <template #answer>
       <p v-if="!plan">The winter day has to be shorter than the summer day, in steps above none.</p>

@@ -3,7 +3,8 @@ import { dilution } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 interface Asked {
   by: 'percent' | 'parts' | 'weight' | 'volume'
@@ -14,6 +15,12 @@ interface Asked {
   total: number
 }
 
+const WAYS: { value: Asked['by']; label: string }[] = [
+  { value: 'percent', label: 'a stock thinned to a percentage' },
+  { value: 'parts', label: 'parts to parts' },
+  { value: 'weight', label: 'sugar water, percent by weight' },
+  { value: 'volume', label: 'a powder, percent by volume' },
+]
 const ask = reactive<Asked>({
   by: 'percent',
   stock: 10,
@@ -52,21 +59,13 @@ const says = computed(() => {
     formula="Stock = total × wanted ÷ stock %. By parts: total × part ÷ all parts. By weight: grams to 100 g; by volume: grams filled up to 100 ml."
     careful="Water first, then the stock. Gloves and eye protection with disinfectants; never two of them together, never with ammonia; keep to the contact time on the label and rinse."
   >
-    <label>
-      What
-      <select v-model="ask.by" class="field">
-        <option value="percent">a stock thinned to a percentage</option>
-        <option value="parts">parts to parts</option>
-        <option value="weight">sugar water, percent by weight</option>
-        <option value="volume">a powder, percent by volume</option>
-      </select>
-    </label>
+    <ChoiceField v-model="ask.by" label="What" :options="WAYS" />
     <div class="pair">
-      <NumberField v-if="ask.by === 'percent'" v-model="ask.stock" label="Stock" unit="%" />
-      <NumberField v-if="ask.by !== 'parts'" v-model="ask.target" label="Wanted" unit="%" />
-      <NumberField v-if="ask.by === 'parts'" v-model="ask.one" label="Parts of one" />
-      <NumberField v-if="ask.by === 'parts'" v-model="ask.other" label="Parts of the other" />
-      <NumberField v-model="ask.total" label="Total" :unit="ask.by === 'weight' ? 'g' : 'ml'" />
+      <SureNumber v-if="ask.by === 'percent'" v-model="ask.stock" label="Stock" unit="%" />
+      <SureNumber v-if="ask.by !== 'parts'" v-model="ask.target" label="Wanted" unit="%" />
+      <SureNumber v-if="ask.by === 'parts'" v-model="ask.one" label="Parts of one" />
+      <SureNumber v-if="ask.by === 'parts'" v-model="ask.other" label="Parts of the other" />
+      <SureNumber v-model="ask.total" label="Total" :unit="ask.by === 'weight' ? 'g' : 'ml'" />
     </div>
     <template #answer>
       <p>

@@ -3,7 +3,7 @@ import { reachable } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 const {
   lengthMm = 1200,
@@ -22,12 +22,12 @@ const found = computed(() => reachable(ask.lengthMm, ask.bodyMm, ask.cool, ask.w
     formula="On a straight line from cool to warm the middle of the animal comes no nearer to an end than half its length; the share is what of the wanted range lies between."
   >
     <div class="pair">
-      <NumberField v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
-      <NumberField v-model="ask.bodyMm" label="Animal" unit="mm" />
-      <NumberField v-model="ask.cool" label="Cool end" unit="°C" />
-      <NumberField v-model="ask.warm" label="Warm end" unit="°C" />
-      <NumberField v-model="ask.low" label="Wanted from" unit="°C" />
-      <NumberField v-model="ask.high" label="to" unit="°C" />
+      <SureNumber v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
+      <SureNumber v-model="ask.bodyMm" label="Animal" unit="mm" />
+      <SureNumber v-model="ask.cool" label="Cool end" unit="°C" />
+      <SureNumber v-model="ask.warm" label="Warm end" unit="°C" />
+      <SureNumber v-model="ask.low" label="Wanted from" unit="°C" />
+      <SureNumber v-model="ask.high" label="to" unit="°C" />
     </div>
     <template #answer>
       <p v-if="found">

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { MATERIALS, mix, withUsual } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 const { box, recipe } = defineProps<{
   /** Starts from an enclosure and a sheet's recipe where it stands beside them. */
@@ -26,7 +28,7 @@ const USUAL = [
   { material: 'sand', parts: 2 },
 ]
 const parts = reactive((recipe ?? USUAL).map((part) => ({ ...part, packLitres: PACK_LITRES })))
-const materials = Object.keys(MATERIALS)
+const materials = Object.keys(MATERIALS).map((value) => ({ value, label: value }))
 
 const made = computed(() =>
   mix({
@@ -45,39 +47,25 @@ const made = computed(() =>
     careful="Wet soil is heavy: two people lift, and the shelf is rated for the wet weight. Hollow heavy furniture in to the bottom; it stands on the base, never on soil."
   >
     <div class="pair">
-      <NumberField v-model="bed.lengthMm" label="Length" unit="mm" />
-      <NumberField v-model="bed.widthMm" label="Width" unit="mm" />
-      <NumberField v-model="bed.depthMm" label="Depth, shallow end" unit="mm" />
-      <NumberField v-model="bed.deepMm" label="Deep end" unit="mm" />
-      <NumberField v-model="bed.settling" label="Settles" unit="%" />
-      <NumberField v-model="bed.otherKg" label="Everything else" unit="kg" />
-      <NumberField v-model="bed.shelfLimitKg" label="Shelf holds" unit="kg" />
+      <SureNumber v-model="bed.lengthMm" label="Length" unit="mm" />
+      <SureNumber v-model="bed.widthMm" label="Width" unit="mm" />
+      <SureNumber v-model="bed.depthMm" label="Depth, shallow end" unit="mm" />
+      <SureNumber v-model="bed.deepMm" label="Deep end" unit="mm" />
+      <SureNumber v-model="bed.settling" label="Settles" unit="%" />
+      <SureNumber v-model="bed.otherKg" label="Everything else" unit="kg" />
+      <SureNumber v-model="bed.shelfLimitKg" label="Shelf holds" unit="kg" />
     </div>
     <div v-for="(part, index) in parts" :key="index" class="pair">
-      <label>
-        Material
-        <select v-model="part.material" class="field">
-          <option v-for="material in materials" :key="material">{{ material }}</option>
-        </select>
-      </label>
-      <NumberField v-model="part.parts" label="Parts" />
-      <NumberField v-model="part.packLitres" label="Bag or brick" unit="l" />
-      <button
-        type="button"
-        class="plain"
-        :aria-label="`Leave out ${part.material}`"
-        @click="parts.splice(index, 1)"
-      >
+      <ChoiceField v-model="part.material" label="Material" :options="materials" />
+      <SureNumber v-model="part.parts" label="Parts" />
+      <SureNumber v-model="part.packLitres" label="Bag or brick" unit="l" />
+      <Button severity="secondary" :aria-label="`Leave out ${part.material}`" @click="parts.splice(index, 1)">
         Leave out
-      </button>
+      </Button>
     </div>
-    <button
-      type="button"
-      class="plain"
-      @click="parts.push({ material: 'leaf litter', parts: 1, packLitres: 10 })"
-    >
+    <Button severity="secondary" @click="parts.push({ material: 'leaf litter', parts: 1, packLitres: 10 })">
       One more material
-    </button>
+    </Button>
     <template #answer>
       <p v-if="!made">Nothing to mix: no depth, or no parts.</p>
       <template v-else>

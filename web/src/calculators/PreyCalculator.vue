@@ -4,7 +4,8 @@ import { preySize } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 interface Asked {
   by: 'massShare' | 'width'
@@ -15,6 +16,10 @@ interface Asked {
   factor: number
 }
 
+const WAYS: { value: Asked['by']; label: string }[] = [
+  { value: 'massShare', label: 'share of its weight' },
+  { value: 'width', label: 'a measured width' },
+]
 const ask = reactive<Asked>({
   by: 'massShare',
   grams: 1500,
@@ -55,21 +60,15 @@ const meal = computed(() => {
     formula="By weight: share × body weight, the largest size not above it. By width: factor × the widest part of the head, abdomen or gap between the eyes, the widest size not above it."
     careful="When in doubt one size smaller. Prey left alive overnight bites: take it out."
   >
-    <label>
-      By
-      <select v-model="ask.by" class="field">
-        <option value="massShare">share of its weight</option>
-        <option value="width">a measured width</option>
-      </select>
-    </label>
+    <ChoiceField v-model="ask.by" label="By" :options="WAYS" />
     <div v-if="ask.by === 'massShare'" class="pair">
-      <NumberField v-model="ask.grams" label="It weighs" unit="g" />
-      <NumberField v-model="ask.low" label="From" unit="%" />
-      <NumberField v-model="ask.high" label="To" unit="%" />
+      <SureNumber v-model="ask.grams" label="It weighs" unit="g" />
+      <SureNumber v-model="ask.low" label="From" unit="%" />
+      <SureNumber v-model="ask.high" label="To" unit="%" />
     </div>
     <div v-else class="pair">
-      <NumberField v-model="ask.mm" label="Widest part" unit="mm" />
-      <NumberField v-model="ask.factor" label="Factor" />
+      <SureNumber v-model="ask.mm" label="Widest part" unit="mm" />
+      <SureNumber v-model="ask.factor" label="Factor" />
     </div>
     <template #answer>
       <p>

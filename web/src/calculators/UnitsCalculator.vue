@@ -4,9 +4,14 @@ import { convert, UNITS } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { spaced } from '../words/numbers.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 const ask = reactive<{ value: number; from: Unit }>({ value: 85, from: '°F' })
+const GROUPS = Object.entries(UNITS).map(([label, units]) => ({
+  label,
+  options: units.map((value) => ({ value, label: value })),
+}))
 const others = computed(() => {
   const family = Object.values(UNITS).find((units) => units.includes(ask.from)) ?? []
   return family
@@ -21,15 +26,8 @@ const others = computed(() => {
     formula="Exact: 1 in = 25.4 mm, 1 lb = 453.59237 g, 1 US gallon = 3785.411784 ml, °C = (°F − 32) × 5 ÷ 9."
   >
     <div class="pair">
-      <NumberField v-model="ask.value" label="Value" />
-      <label>
-        Unit
-        <select v-model="ask.from" class="field">
-          <optgroup v-for="(units, kind) in UNITS" :key="kind" :label="kind">
-            <option v-for="unit in units" :key="unit">{{ unit }}</option>
-          </optgroup>
-        </select>
-      </label>
+      <SureNumber v-model="ask.value" label="Value" />
+      <ChoiceField v-model="ask.from" label="Unit" :groups="GROUPS" />
     </div>
     <template #answer>
       <p>

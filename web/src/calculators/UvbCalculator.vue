@@ -4,7 +4,7 @@ import { uvbFor } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 const { lengthMm = 1200, uvb } = defineProps<{ lengthMm?: number; uvb?: NonNullable<Light['uvb']> }>()
 const [low = 0.5, high = 0.75] = uvb?.share ?? []
@@ -26,12 +26,12 @@ const tube = computed(() =>
     careful="Read the index where it basks when you can: mesh, glass and age change it. Always shade to go to. Do not look into the tube."
   >
     <div class="pair">
-      <NumberField v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
-      <NumberField v-model="ask.low" label="Share from" unit="%" />
-      <NumberField v-model="ask.high" label="to" unit="%" />
-      <NumberField v-model="ask.near" label="Distance from" unit="mm" />
-      <NumberField v-model="ask.far" label="to" unit="mm" />
-      <NumberField v-model="ask.basking" label="Back of the basking animal above the base" unit="mm" />
+      <SureNumber v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
+      <SureNumber v-model="ask.low" label="Share from" unit="%" />
+      <SureNumber v-model="ask.high" label="to" unit="%" />
+      <SureNumber v-model="ask.near" label="Distance from" unit="mm" />
+      <SureNumber v-model="ask.far" label="to" unit="mm" />
+      <SureNumber v-model="ask.basking" label="Back of the basking animal above the base" unit="mm" />
     </div>
     <template #answer>
       <p>

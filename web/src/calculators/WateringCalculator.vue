@@ -3,9 +3,11 @@ import { MATERIALS, wateringLitres } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
-import NumberField from './NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import SureNumber from '../fields/SureNumber.vue'
 
 const ask = reactive({ material: 'topsoil', litres: 60, from: 40, to: 80 })
+const materials = Object.keys(MATERIALS).map((value) => ({ value, label: value }))
 const litres = computed(() =>
   wateringLitres(ask.litres, MATERIALS[ask.material]?.waterPerLitre ?? 0, ask.from / 100, ask.to / 100),
 )
@@ -18,15 +20,10 @@ const litres = computed(() =>
     careful="Pour at the damp end and wait a day before pouring again. Standing water at the bottom drowns burrows."
   >
     <div class="pair">
-      <label>
-        Floor
-        <select v-model="ask.material" class="field">
-          <option v-for="(_, material) in MATERIALS" :key="material">{{ material }}</option>
-        </select>
-      </label>
-      <NumberField v-model="ask.litres" label="Floor" unit="l" />
-      <NumberField v-model="ask.from" label="Holds now" unit="%" />
-      <NumberField v-model="ask.to" label="Wanted" unit="%" />
+      <ChoiceField v-model="ask.material" label="Floor of" :options="materials" />
+      <SureNumber v-model="ask.litres" label="Floor" unit="l" />
+      <SureNumber v-model="ask.from" label="Holds now" unit="%" />
+      <SureNumber v-model="ask.to" label="Wanted" unit="%" />
     </div>
     <template #answer>
       <p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -40,9 +41,9 @@ function score(value: number): void {
           <strong>{{ one }} {{ terms.condition[one] }}</strong>
           <p class="quiet">{{ scale.says[one - 1] }}</p>
         </div>
-        <button v-if="mayScore" type="button" class="plain" :aria-label="`Score ${one}`" @click="score(one)">
+        <Button v-if="mayScore" severity="secondary" :aria-label="`Score ${one}`" @click="score(one)">
           {{ one }}
-        </button>
+        </Button>
       </li>
     </ol>
     <p class="quiet">

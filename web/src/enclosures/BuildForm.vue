@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import type { Enclosure } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
+import { KeepEnclosure, ROUTES } from '@kobrin/contract'
 import type { Build } from '@kobrin/core'
-import { dayFromIso, isoDay } from '@kobrin/core'
+import Button from 'primevue/button'
 import { reactive } from 'vue'
+import { choicesOf } from '../fields/choicesOf.ts'
 import { useDoing } from '../app/useAnswer.ts'
-import NumberField from '../calculators/NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import DayField from '../fields/DayField.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import SureNumber from '../fields/SureNumber.vue'
+import TextField from '../fields/TextField.vue'
+import TickField from '../fields/TickField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
@@ -24,26 +30,36 @@ const build = reactive(structuredClone(enclosure.build))
 const crew = reactive({ text: build.crew.join(', ') })
 
 type Furniture = Build['furniture'][number]
+type End = NonNullable<Build['dampEnd']>
 
-function replaceBy(part: Build['parts'][number], date: string): void {
-  if (date === '') delete part.replaceBy
-  else part.replaceBy = dayFromIso(date)
+const ENDS: { value: End | undefined; label: string }[] = [
+  { value: undefined, label: 'none' },
+  ...(['left', 'right', 'front', 'back'] as const).map((value) => ({ value, label: value })),
+]
+const furniture = choicesOf(care.furniture)
+const lamps = choicesOf(care.lamp)
+
+function replaceBy(part: Build['parts'][number], day: number | null | undefined): void {
+  if (typeof day === 'number') part.replaceBy = day
+  else delete part.replaceBy
 }
 
 function addFurniture(): void {
   build.furniture.push({ what: 'hide' } satisfies Furniture)
 }
 
+/** As it would be kept; what was left empty is not written down. */
+function sends(): KeepEnclosure {
+  const crewNames = crew.text.split(',').map((name) => name.trim())
+  const written = JSON.parse(
+    JSON.stringify(build, (_, value: unknown) => (value === '' || value === null ? undefined : value)),
+  ) as Build
+  return { ...box, build: { ...written, crew: crewNames.filter(Boolean) } }
+}
+
 async function keep(): Promise<void> {
   const kept = await run(async () => {
-    const crewNames = crew.text.split(',').map((name) => name.trim())
-    await call(ROUTES.keepEnclosure, {
-      params: { enclosureId: enclosure.id },
-      body: {
-        ...box,
-        build: { ...(JSON.parse(JSON.stringify(build)) as Build), crew: crewNames.filter(Boolean) },
-      },
-    })
+    await call(ROUTES.keepEnclosure, { params: { enclosureId: enclosure.id }, body: sends() })
     await site.load()
   })
   if (kept) emit('close')
@@ -51,123 +67,132 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-  <form class="form narrow" @submit.prevent="keep">
+  <SchemaForm class="narrow" :schema="KeepEnclosure" :sends="sends" :complaint="complaint" @keep="keep">
     <fieldset class="pair">
       <legend>Inside</legend>
-      <NumberField v-model="box.widthMm" label="Width" unit="mm" />
-      <NumberField v-model="box.depthMm" label="Depth" unit="mm" />
-      <NumberField v-model="box.heightMm" label="Height" unit="mm" />
+      <SureNumber v-model="box.widthMm" name="widthMm" label="Width" unit="mm" whole />
+      <SureNumber v-model="box.depthMm" name="depthMm" label="Depth" unit="mm" whole />
+      <SureNumber v-model="box.heightMm" name="heightMm" label="Height" unit="mm" whole />
     </fieldset>
     <fieldset>
       <legend>Floor, from the bottom</legend>
       <div v-for="(layer, index) in build.layers" :key="index" class="pair">
-        <label>Material <input v-model="layer.material" class="field" maxlength="80" required /></label>
-        <NumberField v-model="layer.mm" label="Depth" unit="mm" />
-        <button type="button" class="plain" @click="build.layers.splice(index, 1)">
+        <TextField
+          v-model="layer.material"
+          :name="`build.layers.${index}.material`"
+          label="Material"
+          maxlength="80"
+        />
+        <SureNumber v-model="layer.mm" :name="`build.layers.${index}.mm`" label="Depth" unit="mm" />
+        <Button severity="secondary" @click="build.layers.splice(index, 1)">
           Leave out layer {{ index + 1 }}
-        </button>
+        </Button>
       </div>
-      <button type="button" class="plain" @click="build.layers.push({ material: 'coir', mm: 50 })">
+      <Button severity="secondary" @click="build.layers.push({ material: 'coir', mm: 50 })">
         One more layer
-      </button>
+      </Button>
       <OptionalMm v-model="build.slopeMm" label="Deeper at one end by" />
-      <label>
-        Damp end
-        <select v-model="build.dampEnd" class="field">
-          <option :value="undefined">none</option>
-          <option v-for="end in ['left', 'right', 'front', 'back']" :key="end">{{ end }}</option>
-        </select>
-      </label>
+      <ChoiceField v-model="build.dampEnd" name="build.dampEnd" label="Damp end" :options="ENDS" />
     </fieldset>
     <fieldset>
       <legend>In it</legend>
       <div v-for="(piece, index) in build.furniture" :key="index" class="pair">
-        <label>
-          What
-          <select v-model="piece.what" class="field">
-            <option v-for="(name, what) in care.furniture" :key="what" :value="what">{{ name }}</option>
-          </select>
-        </label>
+        <ChoiceField
+          v-model="piece.what"
+          :name="`build.furniture.${index}.what`"
+          label="What"
+          :options="furniture"
+        />
         <OptionalMm
           v-if="piece.what === 'perch' || piece.what === 'climbing'"
           v-model="piece.freeBelowMm"
           label="Free below"
         />
-        <button type="button" class="plain" @click="build.furniture.splice(index, 1)">
+        <Button severity="secondary" @click="build.furniture.splice(index, 1)">
           Take out {{ care.furniture[piece.what].toLowerCase() }}
-        </button>
+        </Button>
       </div>
-      <button type="button" class="plain" @click="addFurniture">One more piece</button>
+      <Button severity="secondary" @click="addFurniture">One more piece</Button>
     </fieldset>
     <fieldset>
       <legend>Heat and light</legend>
       <div v-for="(heater, index) in build.heaters" :key="`h${index}`" class="pair">
-        <label>Heater <input v-model="heater.what" class="field" maxlength="80" required /></label>
-        <label class="tick"><input v-model="heater.thermostat" type="checkbox" /> Thermostat</label>
-        <label>Probe at <input v-model="heater.probeAt" class="field" maxlength="80" /></label>
-        <button type="button" class="plain" @click="build.heaters.splice(index, 1)">
+        <TextField
+          v-model="heater.what"
+          :name="`build.heaters.${index}.what`"
+          label="Heater"
+          maxlength="80"
+        />
+        <TickField v-model="heater.thermostat" label="Thermostat" />
+        <TextField
+          v-model="heater.probeAt"
+          :name="`build.heaters.${index}.probeAt`"
+          label="Probe at"
+          maxlength="80"
+        />
+        <Button severity="secondary" @click="build.heaters.splice(index, 1)">
           Take out {{ heater.what }}
-        </button>
+        </Button>
       </div>
       <div v-for="(lamp, index) in build.lamps" :key="`l${index}`" class="pair">
-        <label>
-          Lamp
-          <select v-model="lamp.what" class="field">
-            <option v-for="(name, what) in care.lamp" :key="what" :value="what">{{ name }}</option>
-          </select>
-        </label>
+        <ChoiceField v-model="lamp.what" :name="`build.lamps.${index}.what`" label="Lamp" :options="lamps" />
         <OptionalMm v-model="lamp.lengthMm" label="Length" />
         <OptionalMm v-model="lamp.distanceMm" label="To the back" />
-        <button type="button" class="plain" @click="lamp.fittedOn = today.day">New today</button>
-        <button type="button" class="plain" @click="build.lamps.splice(index, 1)">
+        <Button severity="secondary" @click="lamp.fittedOn = today.day">New today</Button>
+        <Button severity="secondary" @click="build.lamps.splice(index, 1)">
           Take out {{ care.lamp[lamp.what] }}
-        </button>
+        </Button>
       </div>
       <div class="row">
-        <button type="button" class="plain" @click="build.heaters.push({ what: 'Heater', thermostat: true })">
+        <Button severity="secondary" @click="build.heaters.push({ what: 'Heater', thermostat: true })">
           One more heater
-        </button>
-        <button type="button" class="plain" @click="build.lamps.push({ what: 'uvb', fittedOn: today.day })">
+        </Button>
+        <Button severity="secondary" @click="build.lamps.push({ what: 'uvb', fittedOn: today.day })">
           One more lamp
-        </button>
+        </Button>
       </div>
     </fieldset>
     <fieldset>
       <legend>Shut and whole</legend>
-      <label class="tick"><input v-model="build.lock" type="checkbox" /> Lock</label>
-      <label
-        >Vents <input v-model="build.vents" class="field" maxlength="120" placeholder="two, under the lid"
-      /></label>
+      <TickField v-model="build.lock" label="Lock" />
+      <TextField
+        v-model="build.vents"
+        name="build.vents"
+        label="Vents"
+        maxlength="120"
+        placeholder="two, under the lid"
+      />
       <OptionalMm v-model="build.meshMm" label="Widest opening of mesh and vents" />
-      <label
-        >Clean-up crew <input v-model="crew.text" class="field" placeholder="springtails, isopods"
-      /></label>
+      <TextField
+        v-model="crew.text"
+        name="build.crew"
+        label="Clean-up crew"
+        placeholder="springtails, isopods"
+      />
       <div v-for="(part, index) in build.parts" :key="`p${index}`" class="pair">
-        <label>Part <input v-model="part.what" class="field" maxlength="80" required /></label>
-        <label>Defect <input v-model="part.defect" class="field" maxlength="200" /></label>
-        <label>
-          Replace by
-          <input
-            class="field"
-            type="date"
-            :value="part.replaceBy === undefined ? '' : isoDay(part.replaceBy)"
-            @change="replaceBy(part, ($event.target as HTMLInputElement).value)"
-          />
-        </label>
-        <button type="button" class="plain" @click="build.parts.splice(index, 1)">
-          Mended: {{ part.what }}
-        </button>
+        <TextField v-model="part.what" :name="`build.parts.${index}.what`" label="Part" maxlength="80" />
+        <TextField
+          v-model="part.defect"
+          :name="`build.parts.${index}.defect`"
+          label="Defect"
+          maxlength="200"
+        />
+        <DayField
+          :model-value="part.replaceBy"
+          label="Replace by"
+          @update:model-value="(day) => replaceBy(part, day)"
+        />
+        <Button severity="secondary" @click="build.parts.splice(index, 1)"> Mended: {{ part.what }} </Button>
       </div>
-      <button type="button" class="plain" @click="build.parts.push({ what: 'Vent', since: today.day })">
+      <Button severity="secondary" @click="build.parts.push({ what: 'Vent', since: today.day })">
         One more defect
-      </button>
+      </Button>
     </fieldset>
-    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
     <div class="row">
-      <button type="submit" class="primary" :disabled="busy">Keep</button>
-      <button type="button" class="plain" @click="emit('close')">Leave it</button>
+      <Button type="submit" :disabled="busy">Keep</Button>
+      <Button severity="secondary" @click="emit('close')">Leave it</Button>
     </div>
-  </form>
+  </SchemaForm>
 </template>
 
 <style scoped>

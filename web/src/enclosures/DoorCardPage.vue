@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { quarantineOn } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -44,7 +45,7 @@ function print(): void {
         Cut along the line and hang it where a hand reaches first. It says what is true today: print it anew
         when that changes.
       </p>
-      <button type="button" class="primary" @click="print">Print</button>
+      <Button @click="print">Print</Button>
       <RouterLink :to="{ name: 'enclosure', params: { id } }">Back to the enclosure</RouterLink>
     </header>
     <p v-if="cards.length === 0" class="good">It stands empty.</p>

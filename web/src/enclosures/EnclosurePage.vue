@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
 import { floorDepthMm, litresOf, longSideMm, MATERIALS, zonesNow } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -78,9 +79,9 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
         {{ spaced(enclosure.widthMm) }} × {{ spaced(enclosure.depthMm) }} ×
         {{ spaced(enclosure.heightMm) }} mm, {{ spaced(Math.round(litresOf(enclosure))) }} l
       </p>
-      <button v-if="mayEdit && !editing" type="button" class="plain" @click="editing = true">
+      <Button v-if="mayEdit && !editing" severity="secondary" @click="editing = true">
         Write down how it stands
-      </button>
+      </Button>
       <RouterLink v-if="tenants.length > 0" :to="{ name: 'doorCard', params: { id } }">Door card</RouterLink>
     </header>
     <BuildForm v-if="editing" :enclosure="enclosure" @close="editing = false" />

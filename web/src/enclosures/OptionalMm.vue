@@ -1,16 +1,17 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import NumberField from '../calculators/NumberField.vue'
+import NumberField from '../fields/NumberField.vue'
 
 /** A length in millimetres that need not be there: none is not written down. */
-const { label } = defineProps<{ label: string }>()
-const model = defineModel<number | undefined>({ required: true })
-const mm = computed({
-  get: () => model.value ?? 0,
-  set: (value) => (model.value = value > 0 ? value : undefined),
-})
+const { label } = defineProps<{ label: string; name?: string | undefined }>()
+const mm = defineModel<number | undefined>({ required: true })
 </script>
 
 <template>
-  <NumberField v-model="mm" :label="label" unit="mm" />
+  <NumberField
+    :label="label"
+    :name="name"
+    :model-value="mm"
+    unit="mm"
+    @update:model-value="(value) => (mm = value ? value : undefined)"
+  />
 </template>

@@ -1,30 +1,35 @@
 <script setup lang="ts">
 import type { Finding } from '@kobrin/core'
 import { computed } from 'vue'
+import ChoiceField from '../fields/ChoiceField.vue'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import FindingList from './FindingList.vue'
 import { sayFit } from './useFit.ts'
 
 /** One of the places that stand empty, and how it is held against whoever would move in. */
-const { label, places } = defineProps<{
+const { label, name, places } = defineProps<{
   label: string
+  name?: string | undefined
   places: readonly { id: string; label: string; findings: Finding[] }[]
 }>()
 const chosen = defineModel<string>({ required: true })
 const left = usePlacesLeft()
+const options = computed(() =>
+  places.map(({ id, label: place, findings: found }) => ({
+    value: id,
+    label: `${place}: ${sayFit(found)}${left.left.has(id) ? ', to be cleaned first' : ''}`,
+  })),
+)
 const findings = computed(() => places.find(({ id }) => id === chosen.value)?.findings)
 </script>
 
 <template>
-  <label>
-    {{ label }}
-    <select v-model="chosen" class="field">
-      <option value="" disabled>{{ places.length }} places stand empty</option>
-      <option v-for="place in places" :key="place.id" :value="place.id">
-        {{ place.label }}: {{ sayFit(place.findings)
-        }}{{ left.left.has(place.id) ? ', to be cleaned first' : '' }}
-      </option>
-    </select>
-  </label>
+  <ChoiceField
+    v-model="chosen"
+    :label="label"
+    :name="name"
+    :options="options"
+    :placeholder="`${places.length} places stand empty`"
+  />
   <FindingList v-if="findings" :findings="findings" />
 </template>

@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
+import ConfirmPopup from 'primevue/confirmpopup'
+import { useConfirm } from 'primevue/useconfirm'
 import AppDialog from '../app/AppDialog.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -9,10 +12,23 @@ const emit = defineEmits<{ close: [] }>()
 const record = useRecord()
 const residents = useResidents()
 const teller = useTeller()
+const confirm = useConfirm()
+
+/** What was entered is gone with it. */
+function forget(event: Event, uid: string): void {
+  confirm.require({
+    target: event.currentTarget as HTMLElement,
+    message: 'It is in no record and is gone with this.',
+    acceptProps: { label: 'Gone with it' },
+    rejectProps: { label: 'Leave it here', severity: 'secondary' },
+    accept: () => void record.forgetRefused(uid),
+  })
+}
 </script>
 
 <template>
   <AppDialog title="On its way" @close="emit('close')">
+    <ConfirmPopup />
     <p v-if="record.waitingCount > 0">
       {{ record.waitingCount }} entries wait on this device and go out in order as soon as the server answers.
       You can go on working, close the page, or run out of battery.
@@ -33,10 +49,8 @@ const teller = useTeller()
         <li v-for="{ entry, why } in record.refused" :key="entry.uid">
           <strong>{{ residents.nameOf(entry.subject) }}</strong>: {{ sayEntry(entry, teller) }}
           <p class="why">{{ why }}</p>
-          <button type="button" class="plain" @click="record.retryRefused(entry.uid)">Try again</button>
-          <button type="button" class="plain" @click="record.forgetRefused(entry.uid)">
-            I have dealt with it
-          </button>
+          <Button severity="secondary" @click="record.retryRefused(entry.uid)">Try again</Button>
+          <Button severity="secondary" @click="forget($event, entry.uid)"> I have dealt with it </Button>
         </li>
       </ul>
     </section>

@@ -1,11 +1,17 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
 import type { Severity } from '@kobrin/core'
+import { Form } from '@primevue/forms'
+import Button from 'primevue/button'
 import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayDoubt, sayDoubted, withUnit } from '../words/doubts.ts'
 import { terms } from '../words/terms.ts'
+import NumberField from '../fields/NumberField.vue'
+import { readSigned, sayTyped } from '../fields/readSigned.ts'
+import TextField from '../fields/TextField.vue'
+import Wrong from '../fields/Wrong.vue'
 import FormFields from './FormFields.vue'
 import type { useException } from './useException.ts'
 
@@ -23,7 +29,7 @@ const SEVERITIES: readonly Severity[] = ['info', 'watch', 'act', 'urgent']
 watch([ask, question], async () => {
   await nextTick()
   if (!ask.value) return
-  const first = question.value ? '[data-first]' : 'input, textarea, select, .grid button'
+  const first = question.value ? '[data-first]' : 'input, textarea, [role="combobox"], .grid button'
   panel.value?.querySelector<HTMLElement>(first)?.focus()
 })
 
@@ -41,91 +47,84 @@ function onKey(event: KeyboardEvent): void {
   <div ref="panel" class="say" @keydown="onKey">
     <ul v-if="!open || !ask" class="grid">
       <li v-for="exception in exceptions" :key="exception.id">
-        <button type="button" class="choice" @click="saying.choose(exception)">
+        <Button severity="secondary" class="choice" @click="saying.choose(exception)">
           <span>{{ exception.label }}</span><kbd>{{ exception.key }}</kbd>
-        </button>
+        </Button>
       </li>
     </ul>
     <template v-else>
       <div class="head">
         <h3>{{ open.label }}</h3>
-        <button type="button" class="plain" @click="saying.reset()">Back</button>
+        <Button severity="secondary" @click="saying.reset()">Back</Button>
       </div>
       <ul v-if="ask.type === 'choice'" class="grid">
         <li v-for="one in ask.options" :key="one.key">
-          <button type="button" class="choice" @click="saying.option(one.key)">
+          <Button severity="secondary" class="choice" @click="saying.option(one.key)">
             <span>{{ one.label }}</span><kbd>{{ one.key }}</kbd>
-          </button>
+          </Button>
         </li>
       </ul>
-      <form v-else @submit.prevent="saying.submit()">
-        <label v-if="ask.type === 'number'">
-          {{ ask.label }}, {{ ask.unit }}
-          <input
-            v-model="typed"
-            class="field number"
-            inputmode="decimal"
-            autocomplete="off"
-            enterkeyhint="done"
-          />
-        </label>
-        <label v-else-if="ask.type === 'text' || ask.type === 'graded'">
-          {{ ask.prompt }}
-          <textarea v-model="typed" class="field" rows="3" maxlength="4000" />
-        </label>
+      <Form v-else class="asked" @submit="saying.submit()">
+        <NumberField
+          v-if="ask.type === 'number'"
+          :label="ask.label"
+          :unit="ask.unit"
+          :model-value="readSigned(typed)"
+          enterkeyhint="done"
+          @update:model-value="(value) => (typed = sayTyped(value))"
+        />
+        <TextField
+          v-else-if="ask.type === 'text' || ask.type === 'graded'"
+          v-model="typed"
+          :label="ask.prompt"
+          :lines="3"
+          maxlength="4000"
+        />
         <FormFields
           v-else-if="ask.type === 'form'"
           :fields="ask.fields"
           :answers="answers"
+          :complaint="complaint"
           @answer="saying.answer"
         />
-        <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
+        <Wrong v-if="complaint?.field === undefined" :says="complaint?.complaint" />
         <div v-if="question" class="question" role="alertdialog" aria-label="Is this right?">
           <p>{{ sayDoubt(question.doubt, today.day) }}</p>
           <template v-if="question.doubt.code === 'restUnfit'">
-            <button data-first type="button" class="primary" @click="saying.reset()">Leave it awake</button>
-            <button v-if="mayInsist" type="button" class="plain" @click="saying.insist()">
+            <Button data-first @click="saying.reset()">Leave it awake</Button>
+            <Button v-if="mayInsist" severity="secondary" @click="saying.insist()">
               Rest all the same, on my name
-            </button>
+            </Button>
             <p v-else class="quiet">A senior or the vet may decide otherwise.</p>
           </template>
-          <button v-else data-first type="button" class="primary" @click="saying.typeAgain()">
-            Type it again
-          </button>
-          <button
+          <Button v-else data-first @click="saying.typeAgain()"> Type it again </Button>
+          <Button
             v-if="question.doubt.code === 'slippedDecimal'"
-            type="button"
-            class="plain"
+            severity="secondary"
             @click="saying.takeInstead(question.doubt.instead)"
           >
             I meant {{ withUnit(question.doubt.instead, question.doubt.unit) }}
-          </button>
-          <button
-            v-if="question.doubt.code !== 'restUnfit'"
-            type="button"
-            class="plain"
-            @click="saying.insist()"
-          >
+          </Button>
+          <Button v-if="question.doubt.code !== 'restUnfit'" severity="secondary" @click="saying.insist()">
             Looked again: it is {{ sayDoubted(question.doubt) }}
-          </button>
+          </Button>
         </div>
         <div v-else-if="ask.type === 'graded'" class="grave">
-          <button
+          <Button
             v-for="severity in SEVERITIES"
             :key="severity"
-            type="button"
-            class="plain"
+            severity="secondary"
             :class="{ urgent: severity === 'urgent' }"
             @click="saying.submit(severity)"
           >
             {{ terms.severity[severity] }}
-          </button>
+          </Button>
           <p class="quiet">
             Noisy breathing, prolapse, straining, twitching, a wound or collapse: the vet comes first.
           </p>
         </div>
-        <button v-else type="submit" class="primary">Keep</button>
-      </form>
+        <Button v-else type="submit">Keep</Button>
+      </Form>
     </template>
   </div>
 </template>
@@ -139,17 +138,12 @@ function onKey(event: KeyboardEvent): void {
 }
 
 .choice {
-  display: flex;
-  align-items: center;
   justify-content: space-between;
-  gap: 6px;
   width: 100%;
   min-height: 46px;
   padding: 5px 8px;
-  border: 1px solid var(--control-line);
-  border-radius: 4px;
-  background: var(--glass);
   font-size: 14px;
+  font-weight: 400;
   line-height: 1.2;
   text-align: left;
 }
@@ -161,14 +155,9 @@ function onKey(event: KeyboardEvent): void {
   margin-bottom: 8px;
 }
 
-form {
+.asked {
   display: grid;
   gap: 8px;
-}
-
-.number {
-  font-size: 22px;
-  font-weight: 700;
 }
 
 .question {
@@ -176,11 +165,6 @@ form {
   gap: 7px;
   padding: 10px;
   border: 3px double var(--late);
-}
-
-.complaint {
-  color: var(--late);
-  font-weight: 600;
 }
 
 .grave p {

@@ -1,72 +1,61 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import NumberField from '../fields/NumberField.vue'
+import { readSigned, sayTyped } from '../fields/readSigned.ts'
+import TextField from '../fields/TextField.vue'
+import TickField from '../fields/TickField.vue'
 import type { Field } from './ask.ts'
+import type { Complaint } from './readAnswers.ts'
 
-const { fields, answers } = defineProps<{
+const { fields, answers, complaint } = defineProps<{
   fields: readonly Field[]
   answers: Readonly<Record<string, string>>
+  complaint: Complaint | null
 }>()
 const emit = defineEmits<{ answer: [name: string, value: string] }>()
-const id = useId()
 
-function typedIn(event: Event): string {
-  return (event.target as HTMLInputElement | HTMLSelectElement).value
+function wrongAt(name: string): string | undefined {
+  return complaint?.field === name ? complaint.complaint : undefined
+}
+
+function typedAt(name: string): string {
+  return answers[name] ?? ''
 }
 </script>
 
 <template>
-  <label v-for="field in fields" :key="field.name" :class="{ tick: field.type === 'tick' }">
-    <template v-if="field.type === 'tick'">
-      <input
-        type="checkbox"
-        :checked="answers[field.name] === 'yes'"
-        @change="emit('answer', field.name, answers[field.name] === 'yes' ? '' : 'yes')"
-      />
-      {{ field.label }}
-    </template>
-    <template v-else>
-      {{ field.label }}<template v-if="field.type === 'number'">, {{ field.unit }}</template>
-      <select
-        v-if="field.type === 'select'"
-        class="field"
-        :value="answers[field.name]"
-        @change="emit('answer', field.name, typedIn($event))"
-      >
-        <option v-for="option in field.options" :key="option.value" :value="option.value">
-          {{ option.label }}
-        </option>
-      </select>
-      <input
-        v-else
-        class="field"
-        :value="answers[field.name]"
-        :inputmode="field.type === 'number' ? 'decimal' : 'text'"
-        :list="field.type === 'text' && field.suggestions ? `${id}-${field.name}` : undefined"
-        maxlength="400"
-        autocomplete="off"
-        @input="emit('answer', field.name, typedIn($event))"
-      />
-      <datalist v-if="field.type === 'text' && field.suggestions" :id="`${id}-${field.name}`">
-        <option v-for="one in field.suggestions" :key="one" :value="one" />
-      </datalist>
-    </template>
-  </label>
+  <template v-for="field in fields" :key="field.name">
+    <TickField
+      v-if="field.type === 'tick'"
+      :label="field.label"
+      :model-value="typedAt(field.name) === 'yes'"
+      @update:model-value="(is) => emit('answer', field.name, is ? 'yes' : '')"
+    />
+    <ChoiceField
+      v-else-if="field.type === 'select'"
+      :label="field.label"
+      :wrong="wrongAt(field.name)"
+      :options="field.options"
+      :model-value="typedAt(field.name)"
+      @update:model-value="(value) => emit('answer', field.name, value)"
+    />
+    <NumberField
+      v-else-if="field.type === 'number'"
+      :label="field.label"
+      :wrong="wrongAt(field.name)"
+      :unit="field.unit"
+      :whole="field.whole ?? false"
+      :model-value="readSigned(typedAt(field.name))"
+      @update:model-value="(value) => emit('answer', field.name, sayTyped(value))"
+    />
+    <TextField
+      v-else
+      :label="field.label"
+      :wrong="wrongAt(field.name)"
+      :suggestions="field.suggestions"
+      maxlength="400"
+      :model-value="typedAt(field.name)"
+      @update:model-value="(value) => emit('answer', field.name, value ?? '')"
+    />
+  </template>
 </template>
-
-<style scoped>
-label {
-  display: grid;
-  gap: 3px;
-}
-
-.tick {
-  grid-template-columns: 24px 1fr;
-  align-items: center;
-  min-height: 44px;
-}
-
-.tick input {
-  width: 22px;
-  height: 22px;
-}
-</style>

@@ -46,12 +46,15 @@ describe('a form', () => {
   })
 
   it.each([
-    [{ why: '  ' }, /^Why: /],
-    [{ why: 'So', days: '2.5' }, /^Days: whole days/],
-    [{ why: 'So', days: '0' }, /^Days: "0" is not a number of days/],
-    [{ why: 'So', seen: '-1' }, /^Seen: "-1" is not a number of animals/],
-    [{ why: 'So', litres: 'lots' }, /^Litres: "lots" is not a number of l/],
-  ])('%o is complained about by the name of the field', (typed, complaint) => {
-    expect(readAnswers(fields, typed)).toEqual({ complaint: expect.stringMatching(complaint) as string })
+    [{ why: '  ' }, 'why', /^Write a word/],
+    [{ why: 'So', days: '2.5' }, 'days', /^Whole days/],
+    [{ why: 'So', days: '0' }, 'days', /^"0" is not a number of days/],
+    [{ why: 'So', seen: '-1' }, 'seen', /^"-1" is not a number of animals/],
+    [{ why: 'So', litres: 'lots' }, 'litres', /^"lots" is not a number of l/],
+  ])('%o is complained about at %s', (typed, field, complaint) => {
+    expect(readAnswers(fields, typed)).toEqual({
+      complaint: expect.stringMatching(complaint) as string,
+      field,
+    })
   })
 })

@@ -16,25 +16,31 @@ export function readCount(text: string): number | null {
 }
 
 function wrongWith(field: Field, typed: string): string | null {
-  if (field.type === 'text' && field.required && typed === '') return `${field.label}: write a word or two.`
+  if (field.type === 'text' && field.required && typed === '') return 'Write a word or two.'
   if (field.type !== 'number') return null
-  if (typed === '') return field.required ? `${field.label}: how many ${field.unit}?` : null
+  if (typed === '') return field.required ? `How many ${field.unit}?` : null
   if (field.orNone && readCount(typed) === 0) return null
   const value = readNumber(typed)
-  if (value === null) return `${field.label}: "${typed}" is not a number of ${field.unit}.`
-  if (field.whole && !Number.isInteger(value)) return `${field.label}: whole ${field.unit} only.`
+  if (value === null) return `"${typed}" is not a number of ${field.unit}.`
+  if (field.whole && !Number.isInteger(value)) return `Whole ${field.unit} only.`
   return null
+}
+
+/** Something wrong with what was typed, in the keeper's words, and at which field of a form. */
+export interface Complaint {
+  complaint: string
+  field?: string
 }
 
 /** What a form's fields say, or the first thing wrong with them in the keeper's words. */
 export function readAnswers(
   fields: readonly Field[],
   typed: Readonly<Record<string, string>>,
-): Answers | { complaint: string } {
+): Answers | Complaint {
   const said = (name: string) => (typed[name] ?? '').trim()
   for (const field of fields) {
     const complaint = wrongWith(field, said(field.name))
-    if (complaint) return { complaint }
+    if (complaint) return { complaint, field: field.name }
   }
   return {
     text: (name) => said(name) || undefined,

@@ -1,6 +1,7 @@
 import type { Draft, Severity } from '@kobrin/core'
 import type { Ask } from './ask.ts'
 import { draftsOf } from './ask.ts'
+import type { Complaint } from './readAnswers.ts'
 import { readAnswers, readNumber } from './readAnswers.ts'
 
 export type Said = readonly [Draft, ...Draft[]]
@@ -12,7 +13,7 @@ export function readAsk(
   typed: string,
   answers: Readonly<Record<string, string>>,
   severity?: Severity,
-): { said: Said } | { complaint: string } | null {
+): { said: Said } | Complaint | null {
   switch (ask.type) {
     case 'nothing':
       return { said: [ask.draft] }

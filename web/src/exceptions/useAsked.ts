@@ -1,5 +1,6 @@
 import { shallowRef } from 'vue'
 import type { Ask } from './ask.ts'
+import type { Complaint } from './readAnswers.ts'
 import { useUnsaid } from './useUnsaid.ts'
 
 /** What is asked now, and what was typed at it. */
@@ -8,7 +9,8 @@ export function useAsked() {
   const ask = shallowRef<Ask | null>(null)
   const typed = shallowRef('')
   const answers = shallowRef<Readonly<Record<string, string>>>({})
-  const complaint = shallowRef('')
+  /** What is wrong with what was typed, and at which field. */
+  const complaint = shallowRef<Complaint | null>(null)
   let key = ''
 
   /** Asks something; `of` names whom and what it is about. */
@@ -17,7 +19,7 @@ export function useAsked() {
     const before = unsaid.recall(key)
     ask.value = next
     typed.value = before?.typed ?? ''
-    complaint.value = ''
+    complaint.value = null
     const fresh = next?.type === 'form' ? next.fields.map(({ name, value }) => [name, value] as const) : []
     answers.value = { ...Object.fromEntries(fresh), ...before?.answers }
   }

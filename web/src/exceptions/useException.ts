@@ -1,5 +1,5 @@
-import type { Doubt, Draft, Severity } from '@kobrin/core'
-import { doubtAbout } from '@kobrin/core'
+import type { Doubt, Draft, FactKind, Severity } from '@kobrin/core'
+import { doubtAbout, kindOf } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { shallowRef, toValue, watch } from 'vue'
 import { useRouter } from 'vue-router'
@@ -12,6 +12,8 @@ import { sayDraft } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
 import type { Ask, Exception } from './ask.ts'
 import type { Said } from './readAsk.ts'
+import { checkAgainst } from '../fields/checkAgainst.ts'
+import type { Complaint } from './readAnswers.ts'
 import { readAsk } from './readAsk.ts'
 import { useAsked } from './useAsked.ts'
 import { useOffered } from './useOffered.ts'
@@ -23,6 +25,12 @@ export interface Question {
 
 function withConfirmed([draft, ...rest]: Said): Said {
   return [{ ...draft, payload: { ...draft.payload, confirmed: true } } as Draft, ...rest]
+}
+
+/** The server will hold it against the same schema. */
+function wrongWith([{ kind, payload }]: Said): Complaint | null {
+  const [wrong] = Object.values(checkAgainst(kindOf(kind as FactKind).payload, payload)).flat()
+  return wrong ? { complaint: wrong.message } : null
 }
 
 /** Saying something other than "as planned": which exception, what it asks, and the doubts about it. */
@@ -89,8 +97,8 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   function submit(severity?: Severity): void {
     const read = ask.value && readAsk(ask.value, typed.value, answers.value, severity)
     if (!read) return
-    complaint.value = 'complaint' in read ? read.complaint : ''
-    if ('complaint' in read) return
+    complaint.value = 'complaint' in read ? read : wrongWith(read.said)
+    if ('complaint' in read || complaint.value) return
     const one = site.residents.get(about)
     const doubt = one
       ? doubtAbout(read.said[0], {

@@ -6,6 +6,7 @@ import { useSite } from '../site/useSite.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useToday } from '../time/useToday.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
 import { care } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
@@ -72,12 +73,13 @@ const answer = computed(() => {
     <h2>Can we keep this?</h2>
     <div class="row">
       <strong role="status">{{ answer }}</strong>
-      <label v-if="sheet.stages.length > 1" class="row no-print">
-        As
-        <select v-model="stage" class="field stage">
-          <option v-for="one in sheet.stages" :key="one.id" :value="one.id">{{ one.name }}</option>
-        </select>
-      </label>
+      <ChoiceField
+        v-if="sheet.stages.length > 1"
+        v-model="stage"
+        class="no-print"
+        label="As"
+        :options="sheet.stages.map(({ id, name }) => ({ value: id, label: name }))"
+      />
     </div>
     <ul>
       <li v-for="condition in conditions" :key="condition.about" :class="condition.severity">
@@ -96,12 +98,6 @@ const answer = computed(() => {
 </template>
 
 <style scoped>
-.stage {
-  width: auto;
-  min-height: 36px;
-  padding: 4px 8px;
-}
-
 .nearly {
   color: var(--soft);
   font-size: 14px;

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import { may, ROUTES } from '@kobrin/contract'
+import Button from 'primevue/button'
+import Checkbox from 'primevue/checkbox'
+import InputText from 'primevue/inputtext'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { useAnswer } from '../app/useAnswer.ts'
@@ -59,22 +62,20 @@ function pick(id: string): void {
     <header>
       <h1>Library</h1>
       <LibraryTabs />
-      <input
+      <InputText
         v-model="query"
-        class="field narrow find"
+        class="find"
         type="search"
         aria-label="Name, Latin name or group"
         placeholder="Name, Latin name or group"
       />
       <p class="quiet" role="status">{{ count }} species</p>
-      <button v-if="mayEdit && !adding" type="button" class="plain" @click="adding = true">
-        Add a sheet
-      </button>
-      <RouterLink
+      <Button v-if="mayEdit && !adding" severity="secondary" @click="adding = true"> Add a sheet </Button>
+      <Button
         v-if="picked.length === 2"
-        class="primary side"
+        as="router-link"
         :to="{ name: 'compare', params: { a: picked[0], b: picked[1] } }"
-        >Side by side</RouterLink
+        >Side by side</Button
       >
       <span v-else-if="picked.length === 1" class="quiet">Tick one more to lay them side by side.</span>
     </header>
@@ -93,9 +94,12 @@ function pick(id: string): void {
         <h2>{{ care.group[group] }}</h2>
         <ul>
           <li v-for="sheet in sheets" :key="sheet.id" class="species">
-            <label class="tick" :aria-label="`Compare ${sheet.common}`">
-              <input type="checkbox" :checked="picked.includes(sheet.id)" @change="pick(sheet.id)" />
-            </label>
+            <Checkbox
+              binary
+              :model-value="picked.includes(sheet.id)"
+              :aria-label="`Compare ${sheet.common}`"
+              @update:model-value="pick(sheet.id)"
+            />
             <div>
               <RouterLink :to="{ name: 'sheet', params: { id: sheet.id } }">{{ sheet.common }}</RouterLink>
               <p class="quiet">
@@ -113,13 +117,7 @@ function pick(id: string): void {
 
 <style scoped>
 .find {
-  max-width: 320px;
-}
-
-.side {
-  display: grid;
-  place-items: center;
-  text-decoration: none;
+  width: min(320px, 100%);
 }
 
 .groups {
@@ -136,6 +134,7 @@ function pick(id: string): void {
   display: flex;
   gap: 10px;
   align-items: center;
+  min-height: 44px;
 }
 
 .species a {

@@ -1,12 +1,40 @@
 <script setup lang="ts">
-import { RouterLink } from 'vue-router'
+import Tab from 'primevue/tab'
+import TabList from 'primevue/tablist'
+import Tabs from 'primevue/tabs'
+import { computed } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
 import '../app/page.css'
+
+const PAGES = [
+  { name: 'library', label: 'Species' },
+  { name: 'schools', label: 'Schools' },
+  { name: 'calculators', label: 'Calculators' },
+] as const
+const route = useRoute()
+const here = computed(() => String(route.name))
 </script>
 
 <template>
-  <nav class="tabs no-print" aria-label="Library">
-    <RouterLink :to="{ name: 'library' }">Species</RouterLink>
-    <RouterLink :to="{ name: 'schools' }">Schools</RouterLink>
-    <RouterLink :to="{ name: 'calculators' }">Calculators</RouterLink>
+  <nav class="no-print" aria-label="Library">
+    <Tabs :value="here" scrollable>
+      <TabList>
+        <Tab v-for="{ name, label } in PAGES" :key="name" :value="name" as-child>
+          <RouterLink
+            :to="{ name }"
+            class="p-tab"
+            :class="{ 'p-tab-active': here === name }"
+            :aria-current="here === name ? 'page' : undefined"
+            >{{ label }}</RouterLink
+          >
+        </Tab>
+      </TabList>
+    </Tabs>
   </nav>
 </template>
+
+<style scoped>
+a {
+  text-decoration: none;
+}
+</style>

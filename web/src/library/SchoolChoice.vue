@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { may, ROUTES } from '@kobrin/contract'
+import { ChooseSchool, may, ROUTES } from '@kobrin/contract'
 import type { School } from '@kobrin/core'
+import Button from 'primevue/button'
+import Tag from 'primevue/tag'
 import { computed, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
 import { usePeople } from '../people/usePeople.ts'
 import PreviewTable from '../plans/PreviewTable.vue'
 import { useRecord } from '../entries/useRecord.ts'
@@ -73,6 +77,8 @@ function look(): void {
   preview.value = previewOf(whose, residentId ? { schools: chosenSo } : { siteSchools: chosenSo })
 }
 
+const sends = () => ({ sheet: sheetId, school: school.id, option: wanted.value, reason: reason.value })
+
 /** For one resident it is a fact of that resident; for a sheet, a change of the site's. */
 async function keepChoice(option: string): Promise<boolean> {
   const why = reason.value.trim()
@@ -102,17 +108,17 @@ async function choose(): Promise<void> {
       <li v-for="option in school.options" :key="option.id" :class="{ on: option.id === inForce }">
         <div class="row">
           <strong>{{ option.name }}</strong>
-          <span v-if="option.id === inForce" class="mark">in force here</span>
+          <Tag v-if="option.id === inForce">in force here</Tag>
           <span v-if="option.id === school.default" class="quiet">shipped default</span>
-          <button
+          <Button
             v-if="maySign && option.id !== inForce && wanted !== option.id"
-            type="button"
-            class="plain no-print"
+            severity="secondary"
+            class="no-print"
             :aria-label="`Choose ${option.name}: ${school.question}`"
             @click="wanted = option.id"
           >
             Choose
-          </button>
+          </Button>
         </div>
         <p>{{ option.reason }}</p>
         <p v-if="option.needs || option.stages || option.season" class="quiet">{{ conditions(option) }}</p>
@@ -120,23 +126,26 @@ async function choose(): Promise<void> {
         <p v-if="consequences(option).length > 0" class="quiet">
           Changes: {{ consequences(option).join('; ') }}
         </p>
-        <form v-if="wanted === option.id" class="form no-print" @submit.prevent="choose">
-          <label>
-            Why here
-            <input v-model="reason" class="field" maxlength="400" required />
-          </label>
-          <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-          <div class="row">
-            <button type="submit" class="primary" :disabled="busy || reason.trim() === ''">
-              Choose {{ option.name }}
-            </button>
-            <button v-if="residentId || example" type="button" class="plain" :disabled="busy" @click="look">
-              Before and after{{ example ? ` for ${example.name}` : '' }}
-            </button>
-            <button type="button" class="plain" @click="wanted = null">Leave it</button>
-          </div>
-          <PreviewTable v-if="preview" :preview="preview" />
-        </form>
+        <SchemaForm
+          v-if="wanted === option.id"
+          class="no-print"
+          :schema="ChooseSchool"
+          :sends="sends"
+          :complaint="complaint"
+          @keep="choose"
+        >
+          <TextField v-model="reason" name="reason" label="Why here" maxlength="400" />
+          <template #buttons>
+            <div class="row">
+              <Button type="submit" :disabled="busy">Choose {{ option.name }}</Button>
+              <Button v-if="residentId || example" severity="secondary" :disabled="busy" @click="look">
+                Before and after{{ example ? ` for ${example.name}` : '' }}
+              </Button>
+              <Button severity="secondary" @click="wanted = null">Leave it as it is</Button>
+            </div>
+          </template>
+        </SchemaForm>
+        <PreviewTable v-if="preview && wanted === option.id" :preview="preview" />
       </li>
     </ul>
     <p v-if="school.why" class="quiet">Shipped so because: {{ school.why }}</p>
@@ -147,12 +156,5 @@ async function choose(): Promise<void> {
 .on {
   padding-left: 8px;
   border-left: 5px solid var(--focus);
-}
-
-.mark {
-  padding: 0 6px;
-  background: var(--focus);
-  color: var(--on-focus);
-  font-size: 13px;
 }
 </style>

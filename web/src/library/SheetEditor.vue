@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import type { SheetFault } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
+import { Form } from '@primevue/forms'
+import Button from 'primevue/button'
+import Textarea from 'primevue/textarea'
+import type { FileUploadUploaderEvent } from 'primevue/fileupload'
+import FileUpload from 'primevue/fileupload'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
+import TextField from '../fields/TextField.vue'
+import Wrong from '../fields/Wrong.vue'
 import { call } from '../wire/call.ts'
 import { saySheetFault } from '../words/sheetFaults.ts'
 
@@ -20,7 +27,7 @@ const faults = shallowRef<readonly SheetFault[]>([])
 const questions = shallowRef<readonly SheetFault[]>([])
 const overtaken = shallowRef<number | null>(null)
 const { busy, complaint, run } = useDoing()
-const area = useTemplateRef<HTMLTextAreaElement>('area')
+const area = useTemplateRef<{ $el: HTMLTextAreaElement }>('area')
 const changed = computed(() => text.value !== yaml)
 
 async function keep(confirmed: boolean): Promise<void> {
@@ -39,7 +46,7 @@ async function keep(confirmed: boolean): Promise<void> {
 
 /** Puts the cursor on the line that is wrong. */
 function goTo(line: number | null): void {
-  const field = area.value
+  const field = area.value?.$el
   if (!field || line === null) return
   const before = text.value.split('\n').slice(0, line - 1)
   const from = before.reduce((sum, { length }) => sum + length + 1, 0)
@@ -49,57 +56,51 @@ function goTo(line: number | null): void {
   field.scrollTop = Math.max(0, (line - 4) * 20)
 }
 
-async function take(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
+async function take({ files }: FileUploadUploaderEvent): Promise<void> {
+  const [file] = [files].flat()
   if (file) text.value = await file.text()
 }
 </script>
 
 <template>
-  <form class="form no-print" @submit.prevent="keep(false)">
+  <Form class="form no-print" @submit="keep(false)">
     <div class="row">
       <h2>{{ sheetId ? 'Edit the sheet' : 'A new sheet' }}</h2>
-      <label class="plain file">
-        Take a file
-        <input type="file" accept=".yaml,.yml,text/yaml" class="hidden-text" @change="take" />
-      </label>
-      <button type="button" class="plain" @click="emit('close')">Close</button>
+      <FileUpload
+        mode="basic"
+        accept=".yaml,.yml,text/yaml"
+        choose-label="Take a file"
+        :choose-button-props="{ severity: 'secondary' }"
+        auto
+        custom-upload
+        @uploader="take"
+      />
+      <Button severity="secondary" @click="emit('close')">Close</Button>
     </div>
-    <textarea
-      ref="area"
-      v-model="text"
-      class="field yaml"
-      spellcheck="false"
-      aria-label="Care sheet as YAML"
-    />
+    <Textarea ref="area" v-model="text" class="yaml" spellcheck="false" aria-label="Care sheet as YAML" />
     <ul v-if="faults.length > 0" class="wrong" role="alert">
       <li v-for="(fault, index) in faults" :key="index">
-        <button v-if="fault.line !== null" type="button" class="plain" @click="goTo(fault.line)">
+        <Button v-if="fault.line !== null" severity="secondary" @click="goTo(fault.line)">
           Line {{ fault.line }}
-        </button>
+        </Button>
         <strong>{{ fault.field }}</strong> {{ saySheetFault(fault) }}
       </li>
       <li>Version {{ version }} stays in force.</li>
     </ul>
     <div v-if="questions.length > 0" class="ask" role="alert">
       <p v-for="(question, index) in questions" :key="index">{{ saySheetFault(question) }}</p>
-      <button type="button" class="plain" :disabled="busy" @click="keep(true)">
-        It is meant so: keep it
-      </button>
+      <Button severity="secondary" :disabled="busy" @click="keep(true)"> It is meant so: keep it </Button>
     </div>
     <p v-if="overtaken !== null" class="ask" role="alert">
       Somebody kept version {{ overtaken }} while you wrote. Your text is still here: look at theirs first,
       then keep yours on top.
     </p>
-    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-    <label>
-      Why
-      <input v-model="why" class="field" maxlength="400" required placeholder="What was read or seen" />
-    </label>
-    <button type="submit" class="primary" :disabled="busy || !changed || why.trim() === ''">
+    <Wrong :says="complaint" />
+    <TextField v-model="why" label="Why" maxlength="400" placeholder="What was read or seen" />
+    <Button type="submit" :disabled="busy || !changed">
       Keep as version {{ (overtaken ?? version) + 1 }}
-    </button>
-  </form>
+    </Button>
+  </Form>
 </template>
 
 <style scoped>
@@ -109,15 +110,5 @@ async function take(event: Event): Promise<void> {
     14px/20px ui-monospace,
     monospace;
   white-space: pre;
-}
-
-.file {
-  display: grid;
-  place-items: center;
-  cursor: pointer;
-}
-
-.file:focus-within {
-  outline: 3px solid var(--focus);
 }
 </style>

@@ -2,6 +2,7 @@
 import type { LibrarySheet } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
 import { dayFromIso, own } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import '../app/page.css'
 import { useAnswer } from '../app/useAnswer.ts'
@@ -75,12 +76,10 @@ async function kept(): Promise<void> {
         </p>
         <LibraryTabs />
         <div class="row no-print">
-          <button v-if="mayEdit" type="button" class="plain" @click="editing = answer.yaml">Edit</button>
-          <button type="button" class="plain" @click="save(`${sheet.id}.yaml`, answer.yaml)">
-            Save as YAML
-          </button>
-          <button type="button" class="plain" @click="print('sheet')">Print</button>
-          <button type="button" class="plain" @click="print('label')">Print a label</button>
+          <Button v-if="mayEdit" severity="secondary" @click="editing = answer.yaml">Edit</Button>
+          <Button severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)"> Save as YAML </Button>
+          <Button severity="secondary" @click="print('sheet')">Print</Button>
+          <Button severity="secondary" @click="print('label')">Print a label</Button>
         </div>
       </header>
       <SheetEditor
@@ -121,9 +120,9 @@ async function kept(): Promise<void> {
               {{ sayDate(dayFromIso(one.at.slice(0, 10)), today.day) }},
               {{ one.by === null ? 'shipped library' : site.nameOf(one.by)
               }}{{ one.why ? `: ${one.why}` : '' }}
-              <button type="button" class="plain" @click="read(one.version)">
+              <Button severity="secondary" @click="read(one.version)">
                 Read version {{ one.version }}
-              </button>
+              </Button>
             </li>
           </ul>
           <pre v-if="older" class="older" tabindex="0" :aria-label="`Version ${older.version}`">{{
@@ -138,14 +137,13 @@ async function kept(): Promise<void> {
               <p class="quiet">shipped {{ told(one.before) }}, here {{ told(one.after) }}</p>
             </li>
           </ul>
-          <button
+          <Button
             v-if="mayEdit && answer.shippedYaml !== null"
-            type="button"
-            class="plain"
+            severity="secondary"
             @click="editing = answer.shippedYaml"
           >
             Edit from the shipped text
-          </button>
+          </Button>
         </section>
       </div>
     </template>

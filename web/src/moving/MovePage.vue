@@ -1,9 +1,20 @@
 <script setup lang="ts">
-import { isFit, quarantineOn } from '@kobrin/core'
+import { isFit, kindOf, quarantineOn } from '@kobrin/core'
+import Button from 'primevue/button'
+import Step from 'primevue/step'
+import StepList from 'primevue/steplist'
+import StepPanel from 'primevue/steppanel'
+import StepPanels from 'primevue/steppanels'
+import Stepper from 'primevue/stepper'
 import { v7 as newUid } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
+import NumberField from '../fields/NumberField.vue'
+import OneOf from '../fields/OneOf.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import SeveralOf from '../fields/SeveralOf.vue'
+import TextField from '../fields/TextField.vue'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
 import { useRecord } from '../entries/useRecord.ts'
@@ -49,12 +60,20 @@ const form = reactive<Move>({
   why: '',
   to: '',
   helpers: [],
-  expected: String(known.value),
-  found: '',
+  expected: known.value,
+  found: null,
   leaves: 'toClean',
   floorAt: '',
 })
-const complaint = shallowRef('')
+/** The step in sight: where to, counting, the place it leaves. */
+const step = shallowRef(1)
+/** Where each field is filled in. */
+const STEP_OF: Readonly<Record<string, number>> = { expected: 2, found: 2, at: 3 }
+const LEAVES: { value: Move['leaves']; label: string }[] = [
+  { value: 'toClean', label: 'to clean' },
+  { value: 'toHold', label: 'keep the old floor: babies and eggs may hide in it' },
+  { value: 'nothing', label: 'is already seen to' },
+]
 
 /** The hygiene level it lives at now. */
 const level = computed(() => resident.value && site.placeOf(from.value, resident.value)?.barrier)
@@ -81,7 +100,9 @@ const places = computed(() => {
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
 const others = computed(() => residents.livingIn(from.value).filter((one) => one.id !== id))
 const canHelp = computed(() =>
-  [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
+  [...site.people.values()]
+    .filter((one) => one.id !== people.person?.id && one.role !== 'reader')
+    .map(({ id: value, name: label }) => ({ value, label })),
 )
 
 const missing = computed(() => missingIn(form))
@@ -92,9 +113,16 @@ const mover = computed<Mover>(() => ({
   needsTwo: needsTwo.value,
 }))
 
+const schema = kindOf('moved').payload
+const also = () => wrongWithMove(form, mover.value)
+const sends = () => moveDrafts(form, mover.value, newUid)[0]?.payload
+
+/** What is wrong may stand on a step that is not in sight. */
+function turnTo(field: string): void {
+  step.value = STEP_OF[field] ?? 1
+}
+
 function move(): void {
-  complaint.value = wrongWithMove(form, mover.value)
-  if (complaint.value) return
   record.keep(
     moveDrafts(form, mover.value, newUid),
     `${residents.nameOf(id)} moved to ${site.placeName(form.to)}`,
@@ -112,93 +140,93 @@ function move(): void {
       </h1>
       <p class="quiet">now in {{ site.placeName(from) }}</p>
     </header>
-    <form class="form narrow" @submit.prevent="move">
-      <section v-if="plan.cautions.length > 0" class="ask">
-        <h2>Before you open it</h2>
-        <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
-        <p>Catch cup or box with a lid ready, door of the room shut, hands or gloves as the barrier asks.</p>
-        <p class="quiet">{{ care.trusted }}</p>
-      </section>
-      <p v-if="competence" class="ask">
-        Only for somebody cleared for {{ competence }}: {{ cleared.join(', ') || 'nobody here is' }}.
-      </p>
-      <p v-if="quarantine" class="ask">
-        In quarantine since {{ sayDate(quarantine.since, today.day) }}: {{ quarantine.days }} days at least,
-        until {{ sayDate(quarantine.until, today.day) }}. It goes nowhere else before, and then only when
-        tests and the vet have cleared it.
-      </p>
-      <label
-        >Why <input v-model="form.why" class="field" maxlength="400" placeholder="Grew out of it"
-      /></label>
-      <PlaceSelect v-model="form.to" label="Where to" :places="places" />
-      <p v-if="chosen && level !== undefined && chosen.barrier !== level" class="ask">
-        This crosses from {{ words.barrier[level].toLowerCase() }} to
-        {{ words.barrier[chosen.barrier].toLowerCase() }}:
-        {{ chosen.barrier < level ? 'only when it has been cleared' : 'it does not come back the same day' }}.
-      </p>
-      <fieldset>
-        <legend>Who helps{{ needsTwo ? ': two people' : '' }}</legend>
-        <div class="row">
-          <label v-for="person in canHelp" :key="person.id" class="tick">
-            <input v-model="form.helpers" type="checkbox" :value="person.id" />{{ person.name }}
-          </label>
-        </div>
-      </fieldset>
-      <div class="pair">
-        <label>
-          Counted out, {{ isColony ? 'animals' : 'animal' }} expected
-          <input v-model="form.expected" class="field" inputmode="numeric" />
-        </label>
-        <label>
-          Counted in, found
-          <input v-model="form.found" class="field" inputmode="numeric" />
-        </label>
-      </div>
-      <p v-if="missing > 0" class="wrong" role="status">
-        {{ missing }} unaccounted for: this stays on the walk until somebody closes it. Look in the old floor,
-        under bowls, in the lid and on the shelf before you carry anything away.
-      </p>
-      <fieldset v-if="others.length === 0">
-        <legend>The place it leaves</legend>
-        <label class="tick"><input v-model="form.leaves" type="radio" value="toClean" /> to clean</label>
-        <label class="tick"
-          ><input v-model="form.leaves" type="radio" value="toHold" /> keep the old floor: babies and eggs may
-          hide in it</label
-        >
-        <label v-if="form.leaves === 'toHold'">
-          Where the floor is kept
-          <input
-            v-model="form.floorAt"
-            class="field"
-            maxlength="120"
-            placeholder="Larder, lowest shelf, lidded tub"
-          />
-        </label>
-        <label class="tick"
-          ><input v-model="form.leaves" type="radio" value="nothing" /> is already seen to</label
-        >
-      </fieldset>
-      <p v-else class="quiet">{{ others.map((one) => one.name).join(', ') }} stays in the old place.</p>
-      <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-      <div class="row">
-        <button type="submit" class="primary">Moved, keep it</button>
-        <RouterLink :to="{ name: 'record', params: { id } }">Leave it</RouterLink>
-      </div>
-    </form>
+    <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" @keep="move" @wrong="turnTo">
+      <Stepper v-model:value="step">
+        <StepList>
+          <Step :value="1">Where to</Step>
+          <Step :value="2">Count</Step>
+          <Step :value="3">The place it leaves</Step>
+        </StepList>
+        <StepPanels>
+          <StepPanel :value="1" class="form">
+            <section v-if="plan.cautions.length > 0" class="ask">
+              <h2>Before you open it</h2>
+              <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
+              <p>
+                Catch cup or box with a lid ready, door of the room shut, hands or gloves as the barrier asks.
+              </p>
+              <p class="quiet">{{ care.trusted }}</p>
+            </section>
+            <p v-if="competence" class="ask">
+              Only for somebody cleared for {{ competence }}: {{ cleared.join(', ') || 'nobody here is' }}.
+            </p>
+            <p v-if="quarantine" class="ask">
+              In quarantine since {{ sayDate(quarantine.since, today.day) }}: {{ quarantine.days }} days at
+              least, until {{ sayDate(quarantine.until, today.day) }}. It goes nowhere else before, and then
+              only when tests and the vet have cleared it.
+            </p>
+            <TextField
+              v-model="form.why"
+              name="why"
+              label="Why"
+              maxlength="400"
+              placeholder="Grew out of it"
+            />
+            <PlaceSelect v-model="form.to" name="to" label="Where to" :places="places" />
+            <p v-if="chosen && level !== undefined && chosen.barrier !== level" class="ask">
+              This crosses from {{ words.barrier[level].toLowerCase() }} to
+              {{ words.barrier[chosen.barrier].toLowerCase() }}:
+              {{
+                chosen.barrier < level
+                  ? 'only when it has been cleared'
+                  : 'it does not come back the same day'
+              }}.
+            </p>
+            <SeveralOf
+              v-model="form.helpers"
+              name="helpers"
+              :label="needsTwo ? 'Who helps: two people' : 'Who helps'"
+              :options="canHelp"
+            />
+            <Button severity="secondary" @click="step = 2">On to counting</Button>
+          </StepPanel>
+          <StepPanel :value="2" class="form">
+            <div class="pair">
+              <NumberField
+                v-model="form.expected"
+                name="expected"
+                :label="`Counted out, ${isColony ? 'animals' : 'animal'} expected`"
+                whole
+              />
+              <NumberField v-model="form.found" name="found" label="Counted in, found" whole />
+            </div>
+            <p v-if="missing > 0" class="wrong" role="status">
+              {{ missing }} unaccounted for: this stays on the walk until somebody closes it. Look in the old
+              floor, under bowls, in the lid and on the shelf before you carry anything away.
+            </p>
+            <Button severity="secondary" @click="step = 3">On to the place it leaves</Button>
+          </StepPanel>
+          <StepPanel :value="3" class="form">
+            <template v-if="others.length === 0">
+              <OneOf v-model="form.leaves" label="The place it leaves" :options="LEAVES" />
+              <TextField
+                v-if="form.leaves === 'toHold'"
+                v-model="form.floorAt"
+                name="at"
+                label="Where the floor is kept"
+                maxlength="120"
+                placeholder="Larder, lowest shelf, lidded tub"
+              />
+            </template>
+            <p v-else class="quiet">{{ others.map((one) => one.name).join(', ') }} stays in the old place.</p>
+            <div class="row">
+              <Button type="submit">Moved, keep it</Button>
+              <RouterLink :to="{ name: 'record', params: { id } }">Leave it as it is</RouterLink>
+            </div>
+          </StepPanel>
+        </StepPanels>
+      </Stepper>
+    </SchemaForm>
   </main>
   <main v-else class="reading"><h1>Nobody by that number</h1></main>
 </template>
-
-<style scoped>
-fieldset {
-  display: grid;
-  gap: 6px;
-  padding: 8px 12px;
-  border: 1px solid var(--line);
-}
-
-legend {
-  padding: 0 6px;
-  font-weight: 700;
-}
-</style>

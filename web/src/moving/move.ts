@@ -1,13 +1,13 @@
 import type { Draft } from '@kobrin/core'
-import { readCount } from '../exceptions/readAnswers.ts'
 
-/** A move as it stands in the form, numbers as typed. */
+/** A move as it stands in the form. */
 export interface Move {
   why: string
   to: string
   helpers: string[]
-  expected: string
-  found: string
+  /** Counted out and counted in; null where nothing was typed. */
+  expected: number | null
+  found: number | null
   /** What becomes of the place it leaves. */
   leaves: 'toClean' | 'toHold' | 'nothing'
   floorAt: string
@@ -23,19 +23,20 @@ export interface Mover {
 
 /** How many were counted out and not found in the new place. */
 export function missingIn({ expected, found }: Pick<Move, 'expected' | 'found'>): number {
-  return Math.max(0, (readCount(expected) ?? 0) - (readCount(found) ?? Infinity))
+  return Math.max(0, (expected ?? 0) - (found ?? Infinity))
 }
 
-/** What a move lacks, in one sentence; empty when it can be kept. */
-export function wrongWithMove(move: Move, { needsTwo, othersStay }: Mover): string {
-  if (move.to === '') return 'Choose where to first: nothing moves in without a place ready.'
-  if (move.why.trim() === '') return 'Say why, in a word or two.'
-  if (needsTwo && move.helpers.length === 0) return 'This is work for two: say who helps.'
-  if (readCount(move.expected) === null) return 'Count out: a whole number of animals.'
-  if (readCount(move.found) === null) return 'Count in: how many are in the new place?'
+/** What a move lacks that it could be kept without, by field. */
+export function wrongWithMove(move: Move, { needsTwo, othersStay }: Mover): Record<string, string> {
+  const wrong: Record<string, string> = {}
+  if (move.to === '') wrong['to'] = 'Choose where to: nothing moves in without a place ready.'
+  if (move.why.trim() === '') wrong['why'] = 'Say why, in a word or two.'
+  if (needsTwo && move.helpers.length === 0) wrong['helpers'] = 'This is work for two: say who helps.'
+  if (move.expected === null) wrong['expected'] = 'Count out: how many are to be moved?'
+  if (move.found === null) wrong['found'] = 'Count in: how many are in the new place?'
   if (move.leaves === 'toHold' && !othersStay && move.floorAt.trim() === '')
-    return 'Say where the old floor is kept.'
-  return ''
+    wrong['at'] = 'Say where the old floor is kept.'
+  return wrong
 }
 
 /** What a move records, in one doing: the move itself; what becomes of the place it leaves, unless others
@@ -46,8 +47,7 @@ export function moveDrafts(
   newLot: () => string,
 ): Draft[] {
   const leaves = othersStay ? 'nothing' : move.leaves
-  const expected = readCount(move.expected)
-  const found = readCount(move.found)
+  const { expected, found } = move
   const moved: Draft = {
     subject: residentId,
     kind: 'moved',

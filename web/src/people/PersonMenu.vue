@@ -1,8 +1,12 @@
 <script setup lang="ts">
-import { may } from '@kobrin/contract'
+import { EnrolDevice, may } from '@kobrin/contract'
+import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { sayError } from '../app/sayError.ts'
 import AppDialog from '../app/AppDialog.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
+import Wrong from '../fields/Wrong.vue'
 import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
 
@@ -35,27 +39,23 @@ const signOut = () =>
 </script>
 
 <template>
-  <button type="button" class="plain me" @click="open = true">{{ short }}</button>
+  <Button severity="secondary" class="me" @click="open = true">{{ short }}</Button>
   <AppDialog v-if="open" :title="people.person?.name ?? ''" @close="open = false">
     <p class="quiet">Signed in as {{ terms.role[people.role] }}.</p>
-    <p v-if="complaint" role="alert">{{ complaint }}</p>
+    <Wrong :says="complaint" />
     <p v-if="enrolled">This tablet is “{{ people.me?.device.name }}”: people switch here by PIN.</p>
-    <form v-else-if="may(people.role, 'enrolDevice')" class="enrol" @submit.prevent="enrol">
-      <label>
-        Let people switch by PIN on this tablet. Its name:
-        <input v-model="tablet" class="field" maxlength="60" required placeholder="Tar Room tablet" />
-      </label>
-      <button type="submit" class="plain">Set up this tablet</button>
-    </form>
-    <button type="button" class="primary" @click="signOut">
+    <SchemaForm
+      v-else-if="may(people.role, 'enrolDevice')"
+      :schema="EnrolDevice"
+      :sends="() => ({ name: tablet })"
+      @keep="enrol"
+    >
+      <p>People can then switch by PIN on this tablet.</p>
+      <TextField v-model="tablet" name="name" label="Name of this tablet" placeholder="Tar Room tablet" />
+      <Button type="submit" severity="secondary">Set up this tablet</Button>
+    </SchemaForm>
+    <Button @click="signOut">
       {{ enrolled ? 'Hand over to somebody else' : 'Sign out' }}
-    </button>
+    </Button>
   </AppDialog>
 </template>
-
-<style scoped>
-.enrol {
-  display: grid;
-  gap: 8px;
-}
-</style>

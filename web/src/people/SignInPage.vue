@@ -1,7 +1,12 @@
 <script setup lang="ts">
 import type { Person } from '@kobrin/contract'
+import { SignIn, SwitchPerson } from '@kobrin/contract'
+import Button from 'primevue/button'
 import { shallowRef } from 'vue'
 import { sayError } from '../app/sayError.ts'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
+import Wrong from '../fields/Wrong.vue'
 import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
 
@@ -34,63 +39,53 @@ const switchTo = (person: Person) =>
   <main class="sign-in">
     <h1>Kobrin</h1>
     <p class="quiet">Walks the building with you: what each resident needs now, and why.</p>
-    <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
+    <Wrong :says="complaint" />
     <section v-if="people.team.length > 0" class="team" aria-labelledby="team-title">
       <h2 id="team-title">Who is here?</h2>
       <ul>
         <li v-for="person in people.team" :key="person.id">
-          <button
-            type="button"
-            class="plain"
-            :aria-pressed="chosen?.id === person.id"
-            @click="chosen = person"
-          >
+          <Button severity="secondary" :aria-pressed="chosen?.id === person.id" @click="chosen = person">
             {{ person.name }} <span class="quiet">{{ terms.role[person.role] }}</span>
-          </button>
+          </Button>
         </li>
       </ul>
-      <form v-if="chosen" @submit.prevent="switchTo(chosen)">
-        <label>
-          PIN of {{ chosen.name }}
-          <input
-            v-model="pin"
-            class="field"
-            type="password"
-            inputmode="numeric"
-            autocomplete="off"
-            maxlength="8"
-            required
-          />
-        </label>
-        <button type="submit" class="primary" :disabled="busy">Take over this tablet</button>
-      </form>
-    </section>
-    <form class="by-passphrase" @submit.prevent="signIn">
-      <h2 v-if="people.team.length > 0">Or with a passphrase</h2>
-      <label>
-        Name
-        <input
-          v-model="login"
-          class="field"
-          name="login"
-          autocomplete="username"
-          autocapitalize="none"
-          required
-        />
-      </label>
-      <label>
-        Passphrase
-        <input
-          v-model="passphrase"
-          class="field"
-          name="passphrase"
+      <SchemaForm
+        v-if="chosen"
+        :key="chosen.id"
+        :schema="SwitchPerson"
+        :sends="() => ({ personId: chosen?.id, pin })"
+        @keep="switchTo(chosen)"
+      >
+        <TextField
+          v-model="pin"
+          name="pin"
+          :label="`PIN of ${chosen.name}`"
           type="password"
-          autocomplete="current-password"
-          required
+          inputmode="numeric"
+          maxlength="8"
         />
-      </label>
-      <button type="submit" class="primary" :disabled="busy">Sign in</button>
-    </form>
+        <Button type="submit" :disabled="busy">Take over this tablet</Button>
+      </SchemaForm>
+    </section>
+    <SchemaForm :schema="SignIn" :sends="() => ({ login, passphrase })" @keep="signIn">
+      <h2 v-if="people.team.length > 0">Or with a passphrase</h2>
+      <TextField
+        v-model="login"
+        name="login"
+        label="Name"
+        autocomplete="username"
+        autocapitalize="none"
+        spellcheck="false"
+      />
+      <TextField
+        v-model="passphrase"
+        name="passphrase"
+        label="Passphrase"
+        type="password"
+        autocomplete="current-password"
+      />
+      <Button type="submit" :disabled="busy">Sign in</Button>
+    </SchemaForm>
   </main>
 </template>
 
@@ -106,15 +101,9 @@ h1 {
   font-size: 34px;
 }
 
-form,
 .team {
   display: grid;
   gap: 12px;
-}
-
-label {
-  display: grid;
-  gap: 4px;
 }
 
 .team ul {
@@ -123,20 +112,13 @@ label {
   gap: 7px;
 }
 
-.team .plain {
+.team li > * {
+  justify-content: flex-start;
   width: 100%;
   min-height: 48px;
-  text-align: left;
 }
 
 .team [aria-pressed='true'] {
   border: 3px solid var(--focus);
-}
-
-.complaint {
-  padding: 8px 12px;
-  border-left: 7px double var(--late);
-  color: var(--late);
-  font-weight: 600;
 }
 </style>

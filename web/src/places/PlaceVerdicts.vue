@@ -1,7 +1,11 @@
 <script setup lang="ts">
-import { computed, reactive, shallowRef } from 'vue'
+import { kindOf } from '@kobrin/core'
+import Button from 'primevue/button'
+import { computed, shallowRef } from 'vue'
 import { v7 as newUid } from 'uuid'
 import { useRecord } from '../entries/useRecord.ts'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
 import { useSite } from '../site/useSite.ts'
 import { usePeople } from '../people/usePeople.ts'
 import Because from '../words/Because.vue'
@@ -16,8 +20,7 @@ const people = usePeople()
 const site = useSite()
 const places = usePlacesLeft()
 const teller = useTeller()
-const form = reactive({ at: '' })
-const complaint = shallowRef('')
+const at = shallowRef('')
 const verdicts = computed(() => places.verdictsOf(enclosureId))
 const waits = computed(() => record.waitingPlaces.get(enclosureId))
 const name = computed(() => site.placeName(enclosureId))
@@ -29,19 +32,18 @@ function cleaned(): void {
   )
 }
 
+const kept = kindOf('floorKept').payload
+const floor = () => ({ of: waits.value?.resident ?? '', at: at.value.trim(), from: enclosureId })
+
 function keepFloor(): void {
-  const at = form.at.trim()
-  const of = waits.value?.resident
-  if (at === '' || of === undefined) complaint.value = 'Say where the old floor is kept.'
-  else
-    record.keep(
-      [
-        { subject: newUid(), kind: 'floorKept', payload: { of, at, from: enclosureId } },
-        { subject: enclosureId, kind: 'readied', payload: { floor: 'kept' } },
-      ],
-      `${name.value}: old floor kept`,
-      { together: true },
-    )
+  record.keep(
+    [
+      { subject: newUid(), kind: 'floorKept', payload: floor() },
+      { subject: enclosureId, kind: 'readied', payload: { floor: 'kept' } },
+    ],
+    `${name.value}: old floor kept`,
+    { together: true },
+  )
 }
 </script>
 
@@ -50,11 +52,10 @@ function keepFloor(): void {
     <h2>{{ sayVerdict(verdict, teller) }}</h2>
     <p v-if="waits" class="quiet">{{ places.leftBy(enclosureId) }}.</p>
     <Because :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
-    <form v-if="people.mayWrite" class="form" @submit.prevent="keepFloor">
-      <button type="button" class="primary" @click="cleaned">It is cleaned</button>
-      <label>Old floor kept at <input v-model="form.at" class="field" maxlength="120" /></label>
-      <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-      <button type="submit" class="plain">Floor is kept</button>
-    </form>
+    <SchemaForm v-if="people.mayWrite" :schema="kept" :sends="floor" @keep="keepFloor">
+      <Button @click="cleaned">It is cleaned</Button>
+      <TextField v-model="at" name="at" label="Old floor kept at" maxlength="120" />
+      <Button type="submit" severity="secondary">Floor is kept</Button>
+    </SchemaForm>
   </section>
 </template>

@@ -1,10 +1,16 @@
 <script setup lang="ts">
-import { ROUTES } from '@kobrin/contract'
+import { ROUTES, SignOverride } from '@kobrin/contract'
+import Button from 'primevue/button'
 import type { Resident } from '../site/useSite.ts'
 import type { Duty, Plan } from '@kobrin/core'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useDoing } from '../app/useAnswer.ts'
-import NumberField from '../calculators/NumberField.vue'
+import ChoiceField from '../fields/ChoiceField.vue'
+import DayField from '../fields/DayField.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import SureNumber from '../fields/SureNumber.vue'
+import TextField from '../fields/TextField.vue'
+import TickField from '../fields/TickField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
@@ -67,27 +73,45 @@ watch(which, () => {
   preview.value = null
 })
 
-async function doing(act: (change: ReturnType<typeof changeOf>) => Promise<void>): Promise<boolean> {
-  if (!changed.value || !draft.value) return false
-  const change = changeOf(changed.value, draft.value)
-  const wrong = wrongWith(changed.value, draft.value, today.day)
-  const done = wrong === '' && (await run(() => act(change)))
-  if (wrong) complaint.value = wrong
-  return done
+const kind = computed(() => site.species.get(resident.sheet)?.common.toLowerCase() ?? '')
+const groups = computed(() =>
+  [
+    {
+      label: 'Duties',
+      options: duties.map((one) => choice('duty', one.id, one.label ?? words.duty[one.does])),
+    },
+    { label: 'Climate', options: climates.value.map((one) => choice('zone', one.zone, one.zone)) },
+    {
+      label: 'Enclosure',
+      options: measures.value.map((one) => choice('measure', one.measure, care.housing[one.measure])),
+    },
+    { label: 'Light', options: lights.value.map((one) => choice('light', one.light, care.light[one.light])) },
+  ].filter(({ options }) => options.length > 0),
+)
+
+function choice(about: string, id: string, label = id) {
+  return { value: `${about} ${id}`, label }
 }
 
-function look(): Promise<boolean> {
-  return doing(async (change) => {
-    preview.value = previewOf(resident, { change })
-  })
+function change(): ReturnType<typeof changeOf> {
+  return changed.value && draft.value ? changeOf(changed.value, draft.value) : {}
+}
+
+function sends(): SignOverride {
+  const whose = forAll.value ? { sheet: resident.sheet } : { resident: resident.id }
+  return { ...whose, ...change(), reason: reason.value }
+}
+
+function also(): Record<string, string> {
+  return changed.value && draft.value ? wrongWith(changed.value, draft.value, today.day) : {}
+}
+
+function look(): void {
+  preview.value = Object.keys(also()).length === 0 ? previewOf(resident, { change: change() }) : null
 }
 
 async function sign(): Promise<void> {
-  const whose = forAll.value ? { sheet: resident.sheet } : { resident: resident.id }
-  const signed = await doing((change) =>
-    call(ROUTES.signOverride, { body: { ...whose, ...change, reason: reason.value.trim() } }),
-  )
-  if (!signed) return
+  if (!(await run(() => call(ROUTES.signOverride, { body: sends() })))) return
   which.value = ''
   reason.value = ''
   forAll.value = false
@@ -96,79 +120,55 @@ async function sign(): Promise<void> {
 </script>
 
 <template>
-  <form class="form" @submit.prevent="sign">
-    <label>
-      What to change
-      <select v-model="which" class="field">
-        <option value="" disabled>Choose one</option>
-        <optgroup label="Duties">
-          <option v-for="one in duties" :key="one.id" :value="`duty ${one.id}`">
-            {{ one.label ?? words.duty[one.does] }}
-          </option>
-        </optgroup>
-        <optgroup label="Climate">
-          <option v-for="one in climates" :key="one.zone" :value="`zone ${one.zone}`">{{ one.zone }}</option>
-        </optgroup>
-        <optgroup label="Enclosure">
-          <option v-for="one in measures" :key="one.measure" :value="`measure ${one.measure}`">
-            {{ care.housing[one.measure] }}
-          </option>
-        </optgroup>
-        <optgroup label="Light">
-          <option v-for="one in lights" :key="one.light" :value="`light ${one.light}`">
-            {{ care.light[one.light] }}
-          </option>
-        </optgroup>
-      </select>
-    </label>
+  <SchemaForm :schema="SignOverride" :sends="sends" :also="also" :complaint="complaint" @keep="sign">
+    <ChoiceField v-model="which" label="What to change" :groups="groups" placeholder="Choose one" />
     <template v-if="draft">
       <div v-if="duty && !draft.drop" class="pair">
         <template v-if="duty.cadence.type === 'every'">
-          <NumberField v-model="draft.days" label="Every" unit="days" />
-          <NumberField v-model="draft.tolerance" label="Give or take" unit="days" />
+          <SureNumber v-model="draft.days" name="days" label="Every" unit="days" />
+          <SureNumber v-model="draft.tolerance" name="tolerance" label="Give or take" unit="days" />
         </template>
-        <NumberField v-if="duty.amount?.by === 'portion'" v-model="draft.grams" label="Portion" unit="g" />
+        <SureNumber
+          v-if="duty.amount?.by === 'portion'"
+          v-model="draft.grams"
+          name="grams"
+          label="Portion"
+          unit="g"
+        />
       </div>
-      <label v-if="duty" class="tick"> <input v-model="draft.drop" type="checkbox" /> no longer </label>
+      <TickField v-if="duty" v-model="draft.drop" label="no longer" />
       <div v-if="zone" class="pair">
-        <NumberField v-model="draft.low" label="From" unit="°C" />
-        <NumberField v-model="draft.high" label="to" unit="°C" />
-        <NumberField
+        <SureNumber v-model="draft.low" name="low" label="From" unit="°C" />
+        <SureNumber v-model="draft.high" name="high" label="to" unit="°C" />
+        <SureNumber
           v-if="zone.ceilingCelsius !== undefined"
           v-model="draft.ceiling"
+          name="ceiling"
           label="Never above"
           unit="°C"
         />
       </div>
       <div v-if="changed && 'light' in changed" class="pair">
-        <NumberField v-model="draft.low" label="From" unit="h" />
-        <NumberField v-model="draft.high" label="to" unit="h" />
+        <SureNumber v-model="draft.low" name="low" label="From" unit="h" />
+        <SureNumber v-model="draft.high" name="high" label="to" unit="h" />
       </div>
-      <NumberField
+      <SureNumber
         v-if="measure"
         v-model="draft.value"
+        name="value"
         :label="care.housing[measure] ?? measure"
         :unit="measure === 'hides' ? '' : measure === 'floorPerAnimalCm2' ? 'cm²' : 'mm'"
       />
-      <label>
-        Until, if it ends
-        <input v-model="draft.until" class="field" type="date" />
-      </label>
-      <label>Why <input v-model="reason" class="field" maxlength="400" /></label>
-      <label class="tick">
-        <input v-model="forAll" type="checkbox" /> for every
-        {{ site.species.get(resident.sheet)?.common.toLowerCase() }} here
-      </label>
-      <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-      <div class="row">
-        <button type="button" class="plain" :disabled="busy || untouched" @click="look">
-          Before and after
-        </button>
-        <button type="submit" class="primary" :disabled="busy || untouched || reason.trim() === ''">
-          Sign the change
-        </button>
+      <DayField v-model="draft.until" name="until" label="Until, if it ends" />
+      <TextField v-model="reason" name="reason" label="Why" maxlength="400" />
+      <TickField v-model="forAll" :label="`for every ${kind} here`" />
+    </template>
+    <template #buttons>
+      <div v-if="draft" class="row">
+        <Button severity="secondary" :disabled="busy || untouched" @click="look">Before and after</Button>
+        <Button type="submit" :disabled="busy || untouched">Sign the change</Button>
       </div>
     </template>
-  </form>
+  </SchemaForm>
   <PreviewTable v-if="preview" :preview="preview" />
 </template>

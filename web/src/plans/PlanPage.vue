@@ -2,6 +2,7 @@
 import { may, ROUTES } from '@kobrin/contract'
 import type { Override } from '@kobrin/core'
 import { isBefore, own } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -124,16 +125,15 @@ function isOver({ until, on }: Override): boolean {
                 }}{{ signed.until === undefined ? '' : ` until ${sayDate(signed.until, today.day)}` }}:
                 {{ signed.reason }}
               </p>
-              <button
+              <Button
                 v-if="maySign && !isOver(signed)"
-                type="button"
-                class="plain"
+                severity="secondary"
                 :disabled="busy"
                 :aria-label="`End: ${sayOverride(signed)}`"
                 @click="end(target, number)"
               >
                 End it
-              </button>
+              </Button>
             </li>
           </ul>
         </template>

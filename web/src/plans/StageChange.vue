@@ -1,8 +1,11 @@
 <script setup lang="ts">
 import type { Sheet } from '@kobrin/core'
-import { mayRecord } from '@kobrin/core'
-import { computed, nextTick, shallowRef, useTemplateRef } from 'vue'
+import { kindOf, mayRecord } from '@kobrin/core'
+import Button from 'primevue/button'
+import { computed, shallowRef } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
 import { usePeople } from '../people/usePeople.ts'
 import type { Resident } from '../site/useSite.ts'
 
@@ -13,27 +16,16 @@ const people = usePeople()
 const record = useRecord()
 const wanted = shallowRef<string | null>(null)
 const why = shallowRef('')
-const complaint = shallowRef('')
-const whyField = useTemplateRef<HTMLInputElement>('whyField')
+const schema = kindOf('staged').payload
 
 const mayStage = computed(() => mayRecord(people.role, 'staged'))
 const placeOf = (stage: string | null) => sheet.stages.findIndex(({ id }) => id === stage)
 const nameOf = (stage: string | null) => sheet.stages[placeOf(stage)]?.name ?? stage ?? ''
 const isEarlier = computed(() => placeOf(wanted.value) < placeOf(resident.stage))
 
-function ask(stage: string): void {
-  wanted.value = stage
-  complaint.value = ''
-  void nextTick(() => whyField.value?.focus())
-}
-
 function change(): void {
   const stage = wanted.value
   if (stage === null) return
-  if (why.value.trim() === '') {
-    complaint.value = 'Say what shows that it is there.'
-    return
-  }
   record.keep(
     [{ subject: resident.id, kind: 'staged', payload: { stage, why: why.value.trim() } }],
     `${resident.name}: ${nameOf(stage)}`,
@@ -50,36 +42,39 @@ function change(): void {
       <strong>{{ stage.name }}</strong>
       <span v-if="stage.id === resident.stage" class="quiet">now</span>
       <template v-else>
-        <button type="button" class="plain" @click="emit('look', stage.id)">
+        <Button severity="secondary" @click="emit('look', stage.id)">
           Before and after {{ stage.name }}
-        </button>
-        <button v-if="mayStage" type="button" class="plain" @click="ask(stage.id)">
+        </Button>
+        <Button v-if="mayStage" severity="secondary" @click="wanted = stage.id">
           It is at {{ stage.name }} …
-        </button>
+        </Button>
       </template>
     </li>
   </ul>
-  <form v-if="wanted !== null" class="form ask" @submit.prevent="change" @keydown.esc="wanted = null">
+  <SchemaForm
+    v-if="wanted !== null"
+    class="ask"
+    :schema="schema"
+    :sends="() => ({ stage: wanted, why })"
+    @keep="change"
+    @keydown.esc="wanted = null"
+  >
     <p>
       {{ resident.name }} is at {{ nameOf(resident.stage) }}. Its meals, climate and room would be those of
       {{ nameOf(wanted) }}<template v-if="isEarlier">, which is an earlier stage</template>.
     </p>
-    <label
-      >What shows it
-      <input
-        ref="whyField"
-        v-model="why"
-        class="field"
-        maxlength="400"
-        placeholder="Weighed 320 g, eats rats"
-      />
-    </label>
-    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
+    <TextField
+      :key="wanted"
+      v-model="why"
+      name="why"
+      label="What shows it"
+      maxlength="400"
+      placeholder="Weighed 320 g, eats rats"
+      autofocus
+    />
     <div class="row">
-      <button type="submit" class="primary">Change it to {{ nameOf(wanted) }}</button>
-      <button type="button" class="plain" @click="wanted = null">
-        Leave it at {{ nameOf(resident.stage) }}
-      </button>
+      <Button type="submit">Change it to {{ nameOf(wanted) }}</Button>
+      <Button severity="secondary" @click="wanted = null">Leave it at {{ nameOf(resident.stage) }}</Button>
     </div>
-  </form>
+  </SchemaForm>
 </template>

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { dutyOf } from '../testing/residents.ts'
-import { changeOf, draftOf, isUntouched, wrongWith } from './planChange.ts'
+import { changeOf, draftOf, isUntouched, wrongWith as wrongAt } from './planChange.ts'
 
 const TODAY = 20_500
+const wrongWith = (...asked: Parameters<typeof wrongAt>) => Object.values(wrongAt(...asked)).join()
 const feed = {
   duty: dutyOf({
     id: 'greens',
@@ -17,7 +18,7 @@ describe('a change to a plan', () => {
   it('opens on what is in force, and changes nothing as it stands', () => {
     expect(draftOf(feed)).toMatchObject({ days: 3, tolerance: 1, grams: 40, drop: false })
     expect(isUntouched(feed, draftOf(feed))).toBe(true)
-    expect(isUntouched(feed, { ...draftOf(feed), until: '2026-12-24' })).toBe(true)
+    expect(isUntouched(feed, { ...draftOf(feed), until: 20_811 })).toBe(true)
     expect(isUntouched(feed, { ...draftOf(feed), days: 4 })).toBe(false)
   })
 
@@ -30,7 +31,7 @@ describe('a change to a plan', () => {
 
   it('drops a duty, sets a climate, and knows its last day', () => {
     expect(changeOf(feed, { ...draftOf(feed), drop: true }).patch).toEqual({ id: 'greens', drop: true })
-    expect(changeOf(warm, { ...draftOf(warm), high: 33, until: '2026-12-24' })).toEqual({
+    expect(changeOf(warm, { ...draftOf(warm), high: 33, until: 20_811 })).toEqual({
       target: { zone: 'warm spot', celsius: [30, 33], ceilingCelsius: 35 },
       until: 20_811,
     })
@@ -58,7 +59,7 @@ describe('a change to a plan', () => {
   it.each([
     [feed, { days: 0 }, 'Every how many days?'],
     [feed, { grams: 0 }, 'How many grams?'],
-    [feed, { until: '2020-01-01' }, 'cannot end before today'],
+    [feed, { until: 18_262 }, 'cannot end before today'],
     [warm, { low: 34 }, 'above the second'],
     [warm, { high: 36 }, 'has to lie above the 36 °C'],
   ])('%# is answered before it is sent', (changed, slip, sentence) => {

@@ -1,6 +1,5 @@
 import type { SignOverride } from '@kobrin/contract'
 import type { Duty, Housing, Light, PlanTarget } from '@kobrin/core'
-import { dayFromIso } from '@kobrin/core'
 
 /** Lines of the housing that are one number. */
 export const MEASURES = [
@@ -35,8 +34,8 @@ export interface ChangeDraft {
   high: number
   ceiling: number
   value: number
-  /** ISO date; empty for a change without an end. */
-  until: string
+  /** Last day; null for a change without an end. */
+  until: number | null
 }
 
 /** The form as it opens: what is in force now. */
@@ -50,7 +49,7 @@ export function draftOf(changed: Changed): ChangeDraft {
     high: 0,
     ceiling: 0,
     value: 0,
-    until: '',
+    until: null,
   }
   if ('measure' in changed) return { ...nothing, value: changed.value }
   if ('light' in changed) return { ...nothing, low: changed.hours[0], high: changed.hours[1] }
@@ -87,7 +86,7 @@ export function changeOf(
   changed: Changed,
   draft: ChangeDraft,
 ): Pick<SignOverride, 'patch' | 'target' | 'housing' | 'light' | 'until'> {
-  const until = draft.until === '' ? {} : { until: dayFromIso(draft.until) }
+  const until = draft.until === null ? {} : { until: draft.until }
   if ('duty' in changed) return { patch: patchOf(changed.duty, draft), ...until }
   if ('measure' in changed) return { housing: { [changed.measure]: draft.value }, ...until }
   if ('light' in changed) return { light: { [changed.light]: [draft.low, draft.high] }, ...until }
@@ -107,31 +106,41 @@ export function isUntouched(changed: Changed, draft: ChangeDraft): boolean {
   return JSON.stringify(before) === JSON.stringify(draft)
 }
 
-/** What cannot be meant, in one sentence, before anybody is asked about it. Empty when it can stand. */
-export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): string {
-  if (draft.until !== '' && dayFromIso(draft.until) < today) return 'It cannot end before today.'
-  if ('measure' in changed) {
-    if (changed.measure === 'hides' && !Number.isInteger(draft.value))
-      return 'How many hides? A whole number.'
-    return draft.value > 0 ? '' : 'More than none.'
-  }
-  if ('light' in changed) {
-    if (draft.low > draft.high) return 'The first number of hours is above the second.'
-    return draft.low >= 0 && draft.high <= 24 ? '' : 'A day has from 0 to 24 hours of light.'
-  }
-  if ('zone' in changed) {
-    if (draft.low > draft.high) return 'The first temperature is above the second.'
-    if (changed.zone.ceilingCelsius !== undefined && draft.ceiling <= draft.high)
-      return `The ceiling has to lie above the ${draft.high} °C that are wanted.`
-    const { neverBelowCelsius } = changed.zone
-    if (neverBelowCelsius !== undefined && draft.low <= neverBelowCelsius)
-      return `${neverBelowCelsius} °C and less harms it: what is wanted has to lie above.`
-    return ''
-  }
-  if (draft.drop) return ''
-  const { cadence, amount } = changed.duty
-  if (cadence.type === 'every' && (draft.days <= 0 || draft.tolerance < 0))
-    return 'Every how many days? At least one, give or take none or more.'
-  if (amount?.by === 'portion' && draft.grams <= 0) return 'How many grams? More than none.'
-  return ''
+/** What cannot be meant, by field, before anybody is asked about it. Nothing when it can stand. */
+export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): Record<string, string> {
+  if (draft.until !== null && draft.until < today) return { until: 'It cannot end before today.' }
+  if ('measure' in changed) return wrongMeasure(changed.measure, draft.value)
+  if ('light' in changed) return wrongHours(draft)
+  if ('zone' in changed) return wrongClimate(changed.zone, draft)
+  return draft.drop ? {} : wrongDuty(changed.duty, draft)
+}
+
+function wrongMeasure(measure: Measure, value: number): Record<string, string> {
+  if (measure === 'hides' && !Number.isInteger(value)) return { value: 'How many hides? A whole number.' }
+  return value > 0 ? {} : { value: 'More than none.' }
+}
+
+function wrongHours({ low, high }: ChangeDraft): Record<string, string> {
+  if (low > high) return { high: 'The first number of hours is above the second.' }
+  return low >= 0 && high <= 24 ? {} : { high: 'A day has from 0 to 24 hours of light.' }
+}
+
+function wrongClimate(
+  { ceilingCelsius, neverBelowCelsius }: PlanTarget,
+  { low, high, ceiling }: ChangeDraft,
+): Record<string, string> {
+  if (low > high) return { high: 'The first temperature is above the second.' }
+  if (ceilingCelsius !== undefined && ceiling <= high)
+    return { ceiling: `The ceiling has to lie above the ${high} °C that are wanted.` }
+  if (neverBelowCelsius !== undefined && low <= neverBelowCelsius)
+    return { low: `${neverBelowCelsius} °C and less harms it: what is wanted has to lie above.` }
+  return {}
+}
+
+function wrongDuty({ cadence, amount }: Duty, draft: ChangeDraft): Record<string, string> {
+  if (cadence.type === 'every' && draft.days <= 0) return { days: 'Every how many days? At least one.' }
+  if (cadence.type === 'every' && draft.tolerance < 0)
+    return { tolerance: 'Give or take how many days? None or more.' }
+  if (amount?.by === 'portion' && draft.grams <= 0) return { grams: 'How many grams? More than none.' }
+  return {}
 }

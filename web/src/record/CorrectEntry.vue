@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import type { Draft, Fact, FeedOutcome, Replacement } from '@kobrin/core'
-import { doubtAbout } from '@kobrin/core'
+import { Correction, doubtAbout } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { sayError } from '../app/sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
-import { readNumber } from '../exceptions/readAnswers.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesOf } from '../fields/choicesOf.ts'
+import NumberField from '../fields/NumberField.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
 import { sayDoubt } from '../words/doubts.ts'
 import { words } from '../words/en.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -20,7 +25,14 @@ const site = useSite()
 const plans = usePlans()
 const teller = useTeller()
 
-const OUTCOMES = Object.keys(words.outcome) as FeedOutcome[]
+const OUTCOMES = choicesOf<FeedOutcome>(words.outcome)
+
+/** The number of a fact that can be mended, and in what it is. */
+const NUMBERS: Readonly<Record<string, { field: string; unit: string }>> = {
+  weighed: { field: 'grams', unit: 'g' },
+  measured: { field: 'mm', unit: 'mm' },
+  fed: { field: 'count', unit: 'pieces' },
+}
 
 const number = shallowRef(numberOf(fact))
 const text = shallowRef(fact.kind === 'noted' || fact.kind === 'observed' ? fact.payload.text : '')
@@ -29,27 +41,29 @@ const why = shallowRef('')
 const complaint = shallowRef('')
 const asked = shallowRef(false)
 
-const unit = computed(() => (fact.kind === 'weighed' ? 'g' : fact.kind === 'measured' ? 'mm' : 'pieces'))
+const numberIn = computed(() => NUMBERS[fact.kind])
+const hasText = computed(() => fact.kind === 'noted' || fact.kind === 'observed')
+const editable = computed(() => numberIn.value !== undefined || hasText.value)
 
-function numberOf({ kind, payload }: Fact): string {
-  if (kind === 'weighed') return String(payload.grams)
-  if (kind === 'measured') return String(payload.mm)
-  return kind === 'fed' && payload.count !== undefined ? String(payload.count) : ''
+function numberOf({ kind, payload }: Fact): number | null {
+  if (kind === 'weighed') return payload.grams
+  if (kind === 'measured') return payload.mm
+  return kind === 'fed' ? (payload.count ?? null) : null
 }
 
-/** The same fact with what was typed here, or null when the number cannot be read. */
+/** The same fact with what was typed here. */
 function replacement(): Replacement | null {
-  const value = readNumber(number.value)
+  const value = number.value
   switch (fact.kind) {
     case 'weighed':
-      return value === null ? null : { kind: 'weighed', payload: { ...fact.payload, grams: value } }
+      return { kind: 'weighed', payload: { ...fact.payload, grams: value ?? NaN } }
     case 'measured':
-      return value === null ? null : { kind: 'measured', payload: { ...fact.payload, mm: value } }
+      return { kind: 'measured', payload: { ...fact.payload, mm: value ?? NaN } }
     case 'fed': {
-      if (number.value.trim() !== '' && value === null) return null
+      const { count: _count, ...meal } = fact.payload
       return {
         kind: 'fed',
-        payload: { ...fact.payload, outcome: outcome.value, ...(value !== null && { count: value }) },
+        payload: { ...meal, outcome: outcome.value, ...(value !== null && { count: value }) },
       }
     }
     case 'noted':
@@ -61,24 +75,9 @@ function replacement(): Replacement | null {
   }
 }
 
-const editable = computed(() => ['weighed', 'measured', 'fed', 'noted', 'observed'].includes(fact.kind))
-const hasNumber = computed(() => fact.kind === 'weighed' || fact.kind === 'measured' || fact.kind === 'fed')
-const hasText = computed(() => fact.kind === 'noted' || fact.kind === 'observed')
+const sends = () => ({ target: fact.uid, to: replacement(), why: why.value.trim() })
 
-function reason(): string | null {
-  if (why.value.trim() !== '') return why.value.trim()
-  complaint.value = 'Say why in a word or two: colleagues will read both.'
-  return null
-}
-
-function correct(): void {
-  const to = replacement()
-  if (!to) {
-    complaint.value = `"${number.value}" is not a number.`
-    return
-  }
-  const because = reason()
-  if (because === null) return
+function doubted(to: Replacement): string {
   const resident = site.residents.get(fact.subject)
   const doubt =
     resident &&
@@ -86,23 +85,30 @@ function correct(): void {
       { subject: fact.subject, ...to },
       { day: fact.day, state: record.stateOf(fact.subject), plan: plans.planOf(resident) },
     )
-  if (doubt && !asked.value) {
-    asked.value = true
-    complaint.value = `${sayDoubt(doubt, fact.day)} Press again to keep it.`
-    return
-  }
+  return doubt ? `${sayDoubt(doubt, fact.day)} Press again to keep it.` : ''
+}
+
+function correct(): void {
+  const to = replacement()
+  if (!to) return
+  complaint.value = asked.value ? '' : doubted(to)
+  asked.value = complaint.value !== ''
+  if (asked.value) return
   const draft: Draft = {
     subject: fact.subject,
     kind: 'corrected',
-    payload: { target: fact.uid, to, why: because },
+    payload: { target: fact.uid, to, why: why.value.trim() },
   }
   record.keep([draft], `Corrected: ${sayEntry({ ...fact, ...to }, teller)}`)
   emit('close')
 }
 
 async function takeBack(): Promise<void> {
-  const because = reason()
-  if (because === null) return
+  const because = why.value.trim()
+  if (because === '') {
+    complaint.value = 'Say why in a word or two: colleagues will read both.'
+    return
+  }
   try {
     await record.takeBackEntry(fact, because, `Taken back: ${sayEntry(fact, teller)}`)
     emit('close')
@@ -118,49 +124,40 @@ async function takeBack(): Promise<void> {
     <p v-if="fact.act" class="quiet">
       It is part of something done together: taken back, all of it is taken back.
     </p>
-    <p v-if="complaint" class="complaint" role="alert">{{ complaint }}</p>
-    <form @submit.prevent="correct">
-      <label v-if="fact.kind === 'fed'">
-        Outcome
-        <select v-model="outcome" class="field">
-          <option v-for="one in OUTCOMES" :key="one" :value="one">{{ words.outcome[one] }}</option>
-        </select>
-      </label>
-      <label v-if="hasNumber">
-        Should be, {{ unit }}
-        <input v-model="number" class="field" inputmode="decimal" autocomplete="off" @input="asked = false" />
-      </label>
-      <label v-if="hasText">
-        Should read
-        <textarea v-model="text" class="field" rows="3" maxlength="4000" />
-      </label>
-      <label>
-        Why
-        <input v-model="why" class="field" maxlength="400" autocomplete="off" />
-      </label>
-      <p class="buttons">
-        <button v-if="editable" type="submit" class="primary">Correct it</button>
-        <button type="button" class="plain" @click="takeBack">It did not happen: take it back</button>
-      </p>
-    </form>
+    <SchemaForm :schema="Correction" :sends="sends" :complaint="complaint" @keep="correct">
+      <ChoiceField
+        v-if="fact.kind === 'fed'"
+        v-model="outcome"
+        name="to.payload.outcome"
+        label="Outcome"
+        :options="OUTCOMES"
+      />
+      <NumberField
+        v-if="numberIn"
+        v-model="number"
+        :name="`to.payload.${numberIn.field}`"
+        label="Should be"
+        :unit="numberIn.unit"
+        first
+        @update:model-value="asked = false"
+      />
+      <TextField
+        v-if="hasText"
+        v-model="text"
+        name="to.payload.text"
+        label="Should read"
+        :lines="3"
+        maxlength="4000"
+        autofocus
+      />
+      <TextField v-model="why" name="why" label="Why" maxlength="400" :autofocus="!editable" />
+      <template #buttons>
+        <p class="row">
+          <Button v-if="editable" type="submit">Correct it</Button>
+          <Button severity="secondary" @click="takeBack">It did not happen: take it back</Button>
+        </p>
+      </template>
+    </SchemaForm>
     <p class="quiet">Nothing is erased: the record shows what was said first, who changed it and why.</p>
   </AppDialog>
 </template>
-
-<style scoped>
-form {
-  display: grid;
-  gap: 10px;
-}
-
-.buttons {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
-}
-
-.complaint {
-  color: var(--late);
-  font-weight: 600;
-}
-</style>

@@ -1,5 +1,8 @@
 <script setup lang="ts">
 import type { Entry, Fact } from '@kobrin/core'
+import Button from 'primevue/button'
+import SelectButton from 'primevue/selectbutton'
+import { choicesOf } from '../fields/choicesOf.ts'
 import { computed, nextTick, shallowRef, watch } from 'vue'
 import { may } from '@kobrin/contract'
 import { usePeople } from '../people/usePeople.ts'
@@ -23,15 +26,16 @@ const record = useRecord()
 const PAGE = 60
 
 const shown = shallowRef(PAGE)
-const only = shallowRef<'all' | 'meals' | 'weights' | 'skin' | 'words'>('all')
-const FILTERS = {
+type Filter = 'all' | 'meals' | 'weights' | 'skin' | 'words'
+const only = shallowRef<Filter>('all')
+const FILTERS = choicesOf({
   all: 'Everything',
   meals: 'Meals',
   weights: 'Weights and sizes',
   skin: 'Sheds and molts',
   words: 'Notes and holds',
-} as const
-const KINDS: Record<keyof typeof FILTERS, readonly string[] | null> = {
+})
+const KINDS: Record<Filter, readonly string[] | null> = {
   all: null,
   meals: ['fed', 'bowl'],
   weights: ['weighed', 'measured'],
@@ -65,18 +69,15 @@ watch(
     <header>
       <h2 id="entries-title">Entries</h2>
       <span class="quiet">{{ lines.length }}</span>
-      <span class="filters" role="group" aria-label="Show">
-        <button
-          v-for="(name, key) in FILTERS"
-          :key="key"
-          type="button"
-          class="plain"
-          :aria-pressed="only === key"
-          @click="only = key"
-        >
-          {{ name }}
-        </button>
-      </span>
+      <SelectButton
+        v-model="only"
+        class="filters"
+        :options="FILTERS"
+        option-label="label"
+        option-value="value"
+        :allow-empty="false"
+        aria-label="Show"
+      />
     </header>
     <ol>
       <li
@@ -104,17 +105,17 @@ watch(
             >
           </p>
         </div>
-        <button
+        <Button
           v-if="line.counts && mayAmend(line)"
-          type="button"
-          class="plain fix"
+          severity="secondary"
+          class="fix"
           @click="emit('correct', line.counts)"
         >
           Correct
-        </button>
+        </Button>
       </li>
     </ol>
-    <button v-if="lines.length > shown" type="button" class="plain" @click="shown += 200">Show more</button>
+    <Button v-if="lines.length > shown" severity="secondary" @click="shown += 200">Show more</Button>
   </section>
 </template>
 
@@ -128,16 +129,8 @@ header {
 }
 
 .filters {
-  display: flex;
   flex-wrap: wrap;
-  gap: 4px;
   margin-left: auto;
-}
-
-[aria-pressed='true'] {
-  border-color: var(--focus);
-  font-weight: 700;
-  box-shadow: inset 0 -3px 0 var(--focus);
 }
 
 li {

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, defineAsyncComponent, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../verdicts/verdict.css'
@@ -106,7 +107,7 @@ function showOnWalk(): void {
           <p class="quiet">{{ about }}</p>
           <p class="quiet whereabouts">
             <span>{{ site.placeName(home) }}</span>
-            <button v-if="!ended" type="button" class="link" @click="showOnWalk">Show on the walk</button>
+            <Button v-if="!ended" variant="link" class="link" @click="showOnWalk">Show on the walk</Button>
             <RouterLink v-if="home" :to="{ name: 'enclosure', params: { id: home } }">{{
               fitSays
             }}</RouterLink>
@@ -202,9 +203,7 @@ main > header {
 .link {
   min-height: 24px;
   padding: 0;
-  border: 0;
-  background: none;
-  color: var(--focus);
+  font-weight: 400;
   text-decoration: underline;
 }
 

@@ -1,82 +1,69 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import type { AutoCompleteCompleteEvent, AutoCompleteOptionSelectEvent } from 'primevue/autocomplete'
+import AutoComplete from 'primevue/autocomplete'
+import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import AppDialog from '../app/AppDialog.vue'
 import { terms } from '../words/terms.ts'
+import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
 const everyone = useFindable()
-const query = shallowRef('')
-const at = shallowRef(0)
+const query = shallowRef<string | Findable>('')
+const found = shallowRef<Findable[]>([])
 
 const SHOWN = 8
 
-const found = computed(() =>
-  query.value.trim() === '' ? [] : findResidents(query.value, everyone.value).slice(0, SHOWN),
-)
-watch(query, () => (at.value = 0))
-
-function open(id: string | undefined): void {
-  if (!id) return
-  emit('close')
-  void router.push({ name: 'record', params: { id } })
+function find({ query: asked }: AutoCompleteCompleteEvent): void {
+  found.value = findResidents(asked, everyone.value).slice(0, SHOWN)
 }
 
-function move(by: number): void {
-  at.value = Math.max(0, Math.min(found.value.length - 1, at.value + by))
+function open({ resident }: Findable): void {
+  emit('close')
+  void router.push({ name: 'record', params: { id: resident.id } })
+}
+
+/** Enter before the list has come opens whoever is nearest to what was typed. */
+function openNearest(): void {
+  const [first] = typeof query.value === 'string' ? findResidents(query.value, everyone.value) : []
+  if (first && query.value !== '') open(first)
 }
 </script>
 
 <template>
-  <AppDialog title="Find a resident" @close="emit('close')">
-    <input
+  <AppDialog title="Find a resident" at="top" @close="emit('close')">
+    <AutoComplete
       v-model="query"
-      class="field"
-      type="search"
-      role="combobox"
-      aria-controls="found"
-      :aria-expanded="found.length > 0"
-      :aria-activedescendant="found[at] ? `found-${at}` : undefined"
+      :suggestions="found"
+      :option-label="({ resident }: Findable) => resident.name"
+      :delay="0"
       :aria-label="terms.findPlaceholder"
       :placeholder="terms.findPlaceholder"
-      autofocus
-      @keydown.down.prevent="move(1)"
-      @keydown.up.prevent="move(-1)"
-      @keydown.enter.prevent="open(found[at]?.resident.id)"
-      @keydown.esc.prevent="emit('close')"
-    />
-    <ul id="found" role="listbox" aria-label="Found">
-      <li
-        v-for="({ resident, species, place }, index) in found"
-        :id="`found-${index}`"
-        :key="resident.id"
-        role="option"
-        :aria-selected="index === at"
-        @click="open(resident.id)"
-      >
-        <strong>{{ resident.name }}</strong>
-        <span class="quiet">{{ species }} · {{ resident.accession }} · {{ place }}</span>
-      </li>
-    </ul>
-    <p v-if="query.trim() !== '' && found.length === 0" class="quiet">
-      Nobody by that name, number, species or place.
-    </p>
+      :empty-search-message="terms.foundNobody"
+      :pt="{ pcInputText: { root: { autofocus: true, autocomplete: 'off' } } }"
+      scroll-height="60vh"
+      auto-option-focus
+      fluid
+      @complete="find"
+      @option-select="({ value }: AutoCompleteOptionSelectEvent) => open(value as Findable)"
+      @keydown.enter="openNearest"
+    >
+      <template #option="{ option: { resident, species, place } }">
+        <div class="one">
+          <strong>{{ resident.name }}</strong>
+          <span class="quiet">{{ species }} · {{ resident.accession }} · {{ place }}</span>
+        </div>
+      </template>
+    </AutoComplete>
   </AppDialog>
 </template>
 
 <style scoped>
-li {
-  min-height: 44px;
-  padding: 10px;
-  border-bottom: 1px solid var(--line);
-  cursor: pointer;
-}
-
-[aria-selected='true'] {
-  background: var(--wash);
-  box-shadow: inset 5px 0 0 var(--focus);
+.one {
+  display: grid;
+  min-height: 30px;
 }
 </style>

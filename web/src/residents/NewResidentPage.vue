@@ -1,15 +1,22 @@
 <script setup lang="ts">
 import type { Draft } from '@kobrin/core'
-import { dayFromIso, isFit } from '@kobrin/core'
+import { isFit, kindOf } from '@kobrin/core'
+import Button from 'primevue/button'
 import { v7 as uuidv7 } from 'uuid'
-import { computed, reactive, shallowRef } from 'vue'
+import { z } from 'zod'
+import { computed, reactive, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
 import { useRecord } from '../entries/useRecord.ts'
-import { readCount } from '../exceptions/readAnswers.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
+import DayField from '../fields/DayField.vue'
+import NumberField from '../fields/NumberField.vue'
+import OneOf from '../fields/OneOf.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -27,14 +34,18 @@ const parent = site.residents.get(String(query['of']))
 const { fitFor } = useFit()
 const id = uuidv7()
 
-const species = computed(() => [...site.species.values()].sort((a, b) => a.common.localeCompare(b.common)))
+const species = computed(() =>
+  [...site.species.values()]
+    .sort((a, b) => a.common.localeCompare(b.common))
+    .map(({ id: value, common: label }) => ({ value, label })),
+)
 interface Newcomer {
   name: string
   sheet: string
   stage: string
-  count: string
+  count: number | null
   sex: 'male' | 'female' | 'unknown'
-  hatched: string
+  hatched: number | null
   enclosure: string
   comes: 'expected' | 'arrived'
   from: string
@@ -42,28 +53,34 @@ interface Newcomer {
 
 const form = reactive<Newcomer>({
   name: '',
-  sheet: parent?.sheet ?? species.value[0]?.id ?? '',
+  sheet: parent?.sheet ?? '',
   stage: '',
-  count: typeof query['count'] === 'string' ? query['count'] : '',
+  count: typeof query['count'] === 'string' ? Number(query['count']) : null,
   sex: 'unknown',
-  hatched: '',
+  hatched: null,
   enclosure: '',
   comes: 'expected',
   from: parent ? `Old floor of ${parent.name}` : '',
 })
 const sheet = computed(() => site.species.get(form.sheet))
-const stage = computed(() => {
-  const stages = sheet.value?.stages ?? []
-  return stages.find((one) => one.id === form.stage)?.id ?? stages[0]?.id ?? ''
-})
-const plan = computed(() => sheet.value && plans.planForNewcomer(sheet.value, stage.value))
+const stages = computed(() =>
+  (sheet.value?.stages ?? []).map(({ id: value, name: label }) => ({ value, label })),
+)
+/** Nobody says more about a stage than whoever holds the animal; where there is but one, it is that. */
+watch(
+  () => form.sheet,
+  () => (form.stage = stages.value.length === 1 ? (stages.value[0]?.value ?? '') : ''),
+  { immediate: true },
+)
+const plan = computed(() =>
+  sheet.value && form.stage ? plans.planForNewcomer(sheet.value, form.stage) : undefined,
+)
 const isColony = computed(() => sheet.value?.lives === 'colony')
-const count = computed(() => readCount(form.count))
 
 const places = computed(() => {
   const made = plan.value
   if (!made) return []
-  const newcomer = { sizes: {}, count: count.value ?? 1 }
+  const newcomer = { sizes: {}, count: form.count ?? 1 }
   return freePlaces.value
     .flatMap(({ id: place, label }) => {
       const enclosure = site.enclosures.get(place)
@@ -71,14 +88,32 @@ const places = computed(() => {
     })
     .sort((a, b) => Number(isFit(b.findings)) - Number(isFit(a.findings)))
 })
-const wrong = shallowRef('')
+const SEXES: { value: Newcomer['sex']; label: string }[] = [
+  { value: 'unknown', label: 'not known' },
+  { value: 'female', label: 'female' },
+  { value: 'male', label: 'male' },
+]
+const COMES: { value: Newcomer['comes']; label: string }[] = [
+  { value: 'expected', label: 'is expected: its place is on the walk until it is ready' },
+  { value: 'arrived', label: 'is here now' },
+]
 
-function wrongWith(): string {
-  if (form.name.trim() === '') return 'What is it called?'
-  if (form.enclosure === '') return 'Choose a place: nothing moves in without one ready.'
-  if (isColony.value && !count.value) return 'About how many are they?'
-  if (form.hatched !== '' && dayFromIso(form.hatched) > today.day) return 'It cannot hatch in the future.'
-  return ''
+const schema = z.object({ registered: kindOf('registered').payload, place: kindOf('expected').payload })
+
+function sends() {
+  const [registered] = draftsOf()
+  return { registered: registered?.payload, place: { enclosure: form.enclosure } }
+}
+
+function also(): Record<string, string> {
+  const wrong: Record<string, string> = {}
+  if (form.sheet === '') wrong['registered.sheet'] = 'Which species?'
+  if (form.stage === '') wrong['registered.stage'] = 'Which stage?'
+  if (form.enclosure === '') wrong['place.enclosure'] = 'Choose a place: nothing moves in without one ready.'
+  if (isColony.value && form.count === null) wrong['registered.count'] = 'About how many are they?'
+  if (form.hatched !== null && form.hatched > today.day)
+    wrong['registered.hatchedOn'] = 'It cannot hatch in the future.'
+  return wrong
 }
 
 /** Two facts of one doing, made here: somebody new can be put on record in a room without network. */
@@ -91,10 +126,10 @@ function draftsOf(): Draft[] {
     payload: {
       name: name.trim(),
       sheet: onSheet,
-      stage: stage.value,
-      count: isColony.value ? count.value : null,
+      stage: form.stage,
+      count: isColony.value ? form.count : null,
       sex: isColony.value ? 'unknown' : form.sex,
-      hatchedOn: hatched === '' ? null : dayFromIso(hatched),
+      hatchedOn: isColony.value ? null : hatched,
       barrier: null,
       schools: {},
     },
@@ -107,8 +142,6 @@ function draftsOf(): Draft[] {
 }
 
 function keep(): void {
-  wrong.value = wrongWith()
-  if (wrong.value) return
   record.keep(draftsOf(), `${form.name.trim()} put on record`, { together: true })
   void router.push({ name: 'record', params: { id } })
 }
@@ -121,52 +154,43 @@ function keep(): void {
       <p class="quiet">Look at both sides first: can we keep it, and is a place ready?</p>
     </header>
     <div class="columns">
-      <form class="form" @submit.prevent="keep">
-        <label>
-          Species
-          <select v-model="form.sheet" class="field">
-            <option v-for="one in species" :key="one.id" :value="one.id">{{ one.common }}</option>
-          </select>
-        </label>
-        <label>Name or label <input v-model="form.name" class="field" maxlength="80" /></label>
+      <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" @keep="keep">
+        <ChoiceField
+          v-model="form.sheet"
+          name="registered.sheet"
+          label="Species"
+          :options="species"
+          placeholder="Choose a species"
+        />
+        <TextField v-model="form.name" name="registered.name" label="Name or label" maxlength="80" />
         <div class="pair">
-          <label>
-            Stage
-            <select
-              :value="stage"
-              class="field"
-              @change="form.stage = ($event.target as HTMLSelectElement).value"
-            >
-              <option v-for="one in sheet?.stages" :key="one.id" :value="one.id">{{ one.name }}</option>
-            </select>
-          </label>
-          <label v-if="isColony">
-            About how many
-            <input v-model="form.count" class="field" inputmode="numeric" />
-          </label>
-          <label v-else>
-            Sex
-            <select v-model="form.sex" class="field">
-              <option value="unknown">not known</option>
-              <option value="female">female</option>
-              <option value="male">male</option>
-            </select>
-          </label>
-          <label v-if="!isColony">
-            Hatched or born
-            <input v-model="form.hatched" class="field" type="date" />
-          </label>
+          <ChoiceField
+            v-model="form.stage"
+            name="registered.stage"
+            label="Stage"
+            :options="stages"
+            placeholder="Choose a stage"
+          />
+          <NumberField
+            v-if="isColony"
+            v-model="form.count"
+            name="registered.count"
+            label="About how many"
+            whole
+          />
+          <ChoiceField v-else v-model="form.sex" name="registered.sex" label="Sex" :options="SEXES" />
+          <DayField
+            v-if="!isColony"
+            v-model="form.hatched"
+            name="registered.hatchedOn"
+            label="Hatched or born"
+          />
         </div>
-        <label>From whom <input v-model="form.from" class="field" maxlength="400" /></label>
-        <PlaceSelect v-model="form.enclosure" label="Place" :places="places" />
-        <label class="tick"
-          ><input v-model="form.comes" type="radio" value="expected" /> is expected: its place is on the walk
-          until it is ready</label
-        >
-        <label class="tick"><input v-model="form.comes" type="radio" value="arrived" /> is here now</label>
-        <p v-if="wrong" class="wrong" role="alert">{{ wrong }}</p>
-        <button type="submit" class="primary">Put on record</button>
-      </form>
+        <TextField v-model="form.from" name="place.from" label="From whom" maxlength="400" />
+        <PlaceSelect v-model="form.enclosure" name="place.enclosure" label="Place" :places="places" />
+        <OneOf v-model="form.comes" label="Is it here?" :options="COMES" />
+        <template #buttons><Button type="submit">Put on record</Button></template>
+      </SchemaForm>
       <CanWeKeepIt v-if="sheet" :key="sheet.id" :sheet="sheet" />
     </div>
   </main>

@@ -3,9 +3,9 @@ import { mayRecord } from '@kobrin/core'
 import Column from 'primevue/column'
 import type { DataTableRowClickEvent } from 'primevue/datatable'
 import DataTable from 'primevue/datatable'
+import InputText from 'primevue/inputtext'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { usePrimeVue } from '../app/usePrimeVue.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from './useResidents.ts'
 import { sayCell } from '../words/cell.ts'
@@ -15,7 +15,6 @@ import { useTeller } from '../words/useTeller.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
 
-usePrimeVue()
 const router = useRouter()
 const residents = useResidents()
 const teller = useTeller()
@@ -48,9 +47,9 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
   <main class="residents">
     <header>
       <h1>{{ words.places.residents }}</h1>
-      <input
+      <InputText
         v-model="query"
-        class="field"
+        class="find"
         type="search"
         :aria-label="terms.findPlaceholder"
         :placeholder="terms.findPlaceholder"
@@ -82,7 +81,7 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
       <Column header="Today">
         <template #body="{ data }">{{ says(data.id) }}</template>
       </Column>
-      <template #empty>Nobody by that name, number, species or place.</template>
+      <template #empty>{{ terms.foundNobody }}</template>
     </DataTable>
   </main>
 </template>
@@ -103,8 +102,8 @@ header {
   gap: 8px 16px;
 }
 
-.field {
-  max-width: 360px;
+.find {
+  width: min(360px, 100%);
 }
 
 :deep(td),

@@ -1,13 +1,17 @@
 <script setup lang="ts">
 import { may, ROUTES } from '@kobrin/contract'
 import type { Verdict } from '@kobrin/core'
-import { mayRecord } from '@kobrin/core'
+import { kindOf, mayRecord } from '@kobrin/core'
+import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
 import { RouterLink } from 'vue-router'
 import { useDoing } from '../app/useAnswer.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
-import { readCount } from '../exceptions/readAnswers.ts'
+import NumberField from '../fields/NumberField.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
+import Wrong from '../fields/Wrong.vue'
 import { useSite } from '../site/useSite.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
@@ -20,22 +24,39 @@ const residents = useResidents()
 const record = useRecord()
 const people = usePeople()
 const { busy, complaint, run } = useDoing()
-const form = reactive({ found: '', lost: '', why: '' })
+const form = reactive<{ found: number | null; lost: number | null; why: string }>({
+  found: null,
+  lost: null,
+  why: '',
+})
 const what = computed(() => verdict.what)
 const name = computed(() => residents.nameOf(residentId))
 
-function closeMissing(missing: number): void {
-  const found = readCount(form.found)
-  const lost = form.lost.trim() === '' && found !== null ? missing - found : readCount(form.lost)
-  if (found === null) complaint.value = 'How many were found again? 0 if none.'
-  else if (lost === null || lost < 0 || found + lost > missing)
-    complaint.value = `${missing} are missing: found again and given up cannot be more.`
-  else if (form.why.trim() === '') complaint.value = 'Say what became of them, in a word or two.'
-  else
-    record.keep(
-      [{ subject: residentId, kind: 'accounted', payload: { found, lost, why: form.why.trim() } }],
-      `${name.value}: the missing accounted for`,
-    )
+const accounted = kindOf('accounted').payload
+
+/** Whoever is not found again is given up, unless another number is said. */
+function sends() {
+  const missing = what.value.code === 'unaccounted' ? what.value.missing : 0
+  const lost = form.lost ?? (form.found === null ? null : missing - form.found)
+  return { found: form.found, lost, why: form.why.trim() }
+}
+
+function also(): Record<string, string> {
+  const missing = what.value.code === 'unaccounted' ? what.value.missing : 0
+  const { found, lost } = sends()
+  if (found === null) return { found: 'How many were found again? 0 if none.' }
+  if ((lost ?? 0) < 0 || found + (lost ?? 0) > missing)
+    return { found: `${missing} are missing: found again and given up cannot be more.` }
+  return {}
+}
+
+function closeMissing(): void {
+  const { found, lost, why } = sends()
+  if (found === null || lost === null) return
+  record.keep(
+    [{ subject: residentId, kind: 'accounted', payload: { found, lost, why } }],
+    `${name.value}: the missing accounted for`,
+  )
 }
 
 function dispose(lot: string): void {
@@ -83,64 +104,55 @@ function proposal(): string {
 
 <template>
   <div class="actions">
-    <form v-if="what.code === 'unaccounted'" @submit.prevent="closeMissing(what.missing)">
-      <label>Found again <input v-model="form.found" class="field" inputmode="numeric" /></label>
-      <label>
-        Given up
-        <input v-model="form.lost" class="field" inputmode="numeric" placeholder="the rest" />
-      </label>
-      <label>What became of them <input v-model="form.why" class="field" maxlength="400" /></label>
-      <button type="submit" class="plain">Close the matter</button>
-    </form>
-    <button v-else-if="what.code === 'floorReady'" type="button" class="plain" @click="dispose(what.lot)">
+    <SchemaForm
+      v-if="what.code === 'unaccounted'"
+      :schema="accounted"
+      :sends="sends"
+      :also="also"
+      @keep="closeMissing"
+    >
+      <NumberField v-model="form.found" name="found" label="Found again" whole />
+      <NumberField v-model="form.lost" name="lost" label="Given up" placeholder="the rest" whole />
+      <TextField v-model="form.why" name="why" label="What became of them" maxlength="400" />
+      <Button type="submit" severity="secondary">Close the matter</Button>
+    </SchemaForm>
+    <Button v-else-if="what.code === 'floorReady'" severity="secondary" @click="dispose(what.lot)">
       {{ what.freeze ? 'Looked, frozen for three days, thrown away' : 'Looked once more: thrown away' }}
-    </button>
+    </Button>
     <template v-else-if="what.code === 'floorWaits'">
-      <button type="button" class="plain" @click="looked(what.lot, 'nothing')">Looked: nothing alive</button>
-      <button type="button" class="plain" @click="looked(what.lot, 'babies')">Young found: keep it on</button>
+      <Button severity="secondary" @click="looked(what.lot, 'nothing')">Looked: nothing alive</Button>
+      <Button severity="secondary" @click="looked(what.lot, 'babies')">Young found: keep it on</Button>
       <RouterLink v-if="mayRecord(people.role, 'registered')" :to="{ name: 'newResident' }"
         >Put the young on record …</RouterLink
       >
     </template>
-    <button
+    <Button
       v-else-if="what.code === 'stageReached' && mayRecord(people.role, 'staged')"
-      type="button"
-      class="plain"
+      severity="secondary"
       :disabled="busy"
       @click="confirmStage(what.stage)"
     >
       Confirm: {{ what.name }}
-    </button>
+    </Button>
     <template v-else-if="what.code === 'condition'">
       <p>Proposed: {{ proposal() }}.</p>
-      <button
+      <Button
         v-if="may(people.role, 'signPlans')"
-        type="button"
-        class="plain"
+        severity="secondary"
         :disabled="busy"
         @click="acceptFeeding"
       >
         Sign it
-      </button>
+      </Button>
       <p v-else class="quiet">A senior keeper decides.</p>
     </template>
-    <p v-if="complaint" class="late" role="alert">{{ complaint }}</p>
+    <Wrong :says="complaint" />
   </div>
 </template>
 
 <style scoped>
-.actions,
-form {
+.actions {
   display: grid;
   gap: 6px;
-}
-
-label {
-  font-size: 14px;
-}
-
-.late {
-  color: var(--late);
-  font-weight: 600;
 }
 </style>

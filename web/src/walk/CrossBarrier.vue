@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { Barrier } from '@kobrin/core'
+import Button from 'primevue/button'
 import { words } from '../words/en.ts'
 
 const { barrier, back } = defineProps<{ barrier: Barrier; back: boolean }>()
@@ -19,9 +20,9 @@ const emit = defineEmits<{ crossed: [] }>()
     <p v-else>
       {{ words.crossing[barrier] }}. Leave the tools of the last room behind, and do not come back today.
     </p>
-    <button type="button" class="primary" @click="emit('crossed')">
+    <Button @click="emit('crossed')">
       {{ back ? 'I washed and changed' : 'Done: cross' }}
-    </button>
+    </Button>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import UndoStrip from '../app/UndoStrip.vue'
 import { sayRange, spaced } from '../words/numbers.ts'
@@ -21,17 +22,17 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 <template>
   <footer class="foot">
     <UndoStrip />
-    <button type="button" class="carry" @click="emit('prep')">
+    <Button severity="secondary" variant="text" class="carry" @click="emit('prep')">
       <span class="lead">Still to carry:</span>
       <span v-for="{ amount, name } in items" :key="name"
         ><strong>{{ amount }}</strong> {{ name }}</span
       >
       <span v-if="more > 0">and {{ more }} more</span>
       <span v-if="items.length === 0">nothing</span>
-    </button>
-    <button type="button" class="keys" @click="emit('keys')">
+    </Button>
+    <Button severity="secondary" variant="text" class="keys" @click="emit('keys')">
       <kbd>←↑↓→</kbd> move <kbd>f</kbd> shelf <kbd>/</kbd> find <kbd>?</kbd> keys
-    </button>
+    </Button>
   </footer>
 </template>
 
@@ -49,15 +50,15 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 .carry,
 .keys {
   min-height: 36px;
-  border: 0;
-  background: none;
   color: var(--soft);
+  font-weight: 400;
   text-align: left;
 }
 
 .carry {
   display: flex;
   min-width: 0;
+  justify-content: flex-start;
   gap: 0 14px;
   overflow: hidden;
   white-space: nowrap;

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import Column from 'primevue/column'
+import DataTable from 'primevue/datatable'
 import { computed } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { useToday } from '../time/useToday.ts'
@@ -13,6 +15,11 @@ const prep = computed(() => store.rest)
 function grams(range: readonly [number, number]): string {
   return `${sayRange([Math.round(range[0]), Math.round(range[1])], spaced)} g`
 }
+function dust({ supplements }: { supplements: Readonly<Record<string, number>> }): string {
+  return Object.entries(supplements)
+    .map(([name, meals]) => `${name} ×${meals}`)
+    .join(', ')
+}
 </script>
 
 <template>
@@ -23,32 +30,21 @@ function grams(range: readonly [number, number]): string {
         {{ spaced(Math.round(prep.litres * 10) / 10) }} l of water.
       </p>
       <h3>To carry</h3>
-      <table>
-        <thead>
-          <tr>
-            <th>Item</th>
-            <th>Pieces</th>
-            <th>Weight</th>
-            <th>For</th>
-            <th>Dust</th>
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="row in prep.carry" :key="`${row.item} ${row.size}`">
-            <td>{{ row.item }} {{ row.size }}</td>
-            <td>{{ row.count[1] > 0 ? sayRange(row.count) : '' }}</td>
-            <td>{{ row.grams[1] > 0 ? grams(row.grams) : '' }}</td>
-            <td>{{ row.meals }}</td>
-            <td>
-              {{
-                Object.entries(row.supplements)
-                  .map(([name, meals]) => `${name} ×${meals}`)
-                  .join(', ')
-              }}
-            </td>
-          </tr>
-        </tbody>
-      </table>
+      <DataTable :value="prep.carry" size="small" removable-sort scrollable scroll-height="380px">
+        <Column field="item" header="Item" sortable>
+          <template #body="{ data: row }">{{ row.item }} {{ row.size }}</template>
+        </Column>
+        <Column header="Pieces">
+          <template #body="{ data: row }">{{ row.count[1] > 0 ? sayRange(row.count) : '' }}</template>
+        </Column>
+        <Column header="Weight">
+          <template #body="{ data: row }">{{ row.grams[1] > 0 ? grams(row.grams) : '' }}</template>
+        </Column>
+        <Column field="meals" header="For" sortable />
+        <Column header="Dust">
+          <template #body="{ data: row }">{{ dust(row) }}</template>
+        </Column>
+      </DataTable>
       <template v-if="prep.ahead.length > 0">
         <h3>To begin today for later meals</h3>
         <ul>
@@ -67,23 +63,5 @@ function grams(range: readonly [number, number]): string {
 .prep {
   display: grid;
   gap: 8px;
-}
-
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-
-th {
-  color: var(--soft);
-  font-size: 13.5px;
-  font-weight: 600;
-  text-align: left;
-}
-
-td,
-th {
-  padding: 5px 8px 5px 0;
-  border-bottom: 1px solid var(--line);
 }
 </style>

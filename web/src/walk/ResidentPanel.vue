@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import type { Task, TaskStatus } from '@kobrin/core'
 import { canBeAsPlanned, quarantineOn } from '@kobrin/core'
+import { X } from '@lucide/vue'
+import Button from 'primevue/button'
 import { computed, defineAsyncComponent } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../verdicts/verdict.css'
@@ -129,7 +131,7 @@ function under(task: Task): string {
           >Move …</RouterLink
         >
       </div>
-      <button type="button" class="plain close" aria-label="Close" @click="emit('close')">✕</button>
+      <Button severity="secondary" class="close" aria-label="Close" @click="emit('close')"><X /></Button>
     </header>
 
     <ul v-if="verdicts.length > 0" class="verdicts">
@@ -172,21 +174,21 @@ function under(task: Task): string {
             />
           </div>
         </div>
-        <button
+        <Button
           v-if="people.mayWrite && (task.status === 'done' || task.status === 'open') && canBeAsPlanned(task)"
-          type="button"
-          class="plain again"
+          severity="secondary"
+          class="again"
           @click="emit('again', task)"
         >
           {{ task.status === 'done' ? 'Again' : 'Do now' }}
-        </button>
+        </Button>
       </li>
       <li v-if="shown.length === 0" class="quiet">Nothing due today.</li>
     </ul>
 
-    <button v-if="touchable" type="button" class="primary planned" @click="emit('planned')">
+    <Button v-if="touchable" class="planned" @click="emit('planned')">
       {{ words.asPlanned }} <kbd>Enter</kbd>
-    </button>
+    </Button>
     <ExceptionPanel v-if="people.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 
     <section v-if="plan && (quarantine || plan.cautions.length > 0)" class="careful">

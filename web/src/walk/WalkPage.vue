@@ -11,10 +11,14 @@ import {
   useTemplateRef,
   watch,
 } from 'vue'
+import type { ComponentPublicInstance } from 'vue'
+import { until, useElementBounding } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { afterNextPaint } from '../app/useAfterPaint.ts'
+import { later } from '../app/later.ts'
+import { TAKES_KEYS } from '../app/takesKeys.ts'
 import { useNarrow } from '../app/useNarrow.ts'
 import BayFace from './BayFace.vue'
 import type { WalkStop } from './stops.ts'
@@ -27,11 +31,13 @@ import { usePress } from './usePress.ts'
 
 // The board paints first; what lies beside and over it follows.
 const RouteRail = defineAsyncComponent(() => import('./RouteRail.vue'))
-const FootStrip = defineAsyncComponent(() => import('./FootStrip.vue'))
-const ResidentPanel = defineAsyncComponent(() => import('./ResidentPanel.vue'))
-const CrossBarrier = defineAsyncComponent(() => import('./CrossBarrier.vue'))
-const KeysDialog = defineAsyncComponent(() => import('./KeysDialog.vue'))
-const PrepDialog = defineAsyncComponent(() => import('./PrepDialog.vue'))
+const FootStrip = later(() => import('./FootStrip.vue'))
+const ResidentPanel = later(() => import('./ResidentPanel.vue'))
+const CrossBarrier = later(() => import('./CrossBarrier.vue'))
+const PanelFrame = later(() => import('./PanelFrame.vue'))
+const ExceptionMenu = later(() => import('./ExceptionMenu.vue'))
+const KeysDialog = later(() => import('./KeysDialog.vue'))
+const PrepDialog = later(() => import('./PrepDialog.vue'))
 
 const walk = useWalk()
 const residents = useResidents()
@@ -61,6 +67,11 @@ watch(
   () => afterNextPaint(() => (inPanel.value = walk.focused)),
 )
 
+/** How long the panel may be on its way when a key is meant for it. */
+const PANEL_MS = 2000
+const menu = useTemplateRef<{ show: (event: MouseEvent) => void }>('menu')
+const strip = useTemplateRef<ComponentPublicInstance>('strip')
+const { height: stripPx } = useElementBounding(strip)
 const panel = useTemplateRef<{ press: (key: string) => boolean }>('panel')
 
 function closePanel(): void {
@@ -133,7 +144,20 @@ function shelfOf(residentId: string | null): string[] {
   return []
 }
 
-const press = usePress({ onTap: planned, onLabel: exceptions, onHold: exceptions })
+async function say(key: string): Promise<void> {
+  if (narrow.value) openPanel()
+  await panelCaughtUp()
+  const there = await until(panel).toBeTruthy({ timeout: PANEL_MS })
+  there?.press(key)
+}
+
+/** The pointer asks what else can be said: everything, where it is. */
+function menuAt(residentId: string, event: MouseEvent): void {
+  select(residentId)
+  void panelCaughtUp().then(() => (menu.value ? menu.value.show(event) : openPanel()))
+}
+
+const press = usePress({ onTap: planned, onLabel: exceptions, onHold: exceptions, onMenu: menuAt })
 
 const ACTIONS: Readonly<Record<string, () => void>> = {
   Enter: () => walk.focused && planned(walk.focused),
@@ -150,7 +174,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
   b: () => {
     openPanel()
     void nextTick(() => {
-      for (const one of document.querySelectorAll<HTMLDetailsElement>('.side details')) one.open = true
+      document.querySelector<HTMLElement>('.side .because')?.click()
     })
   },
   '[': () => step(-1),
@@ -160,7 +184,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest('input, textarea, select, dialog') !== null
+  return target instanceof HTMLElement && target.closest(TAKES_KEYS) !== null
 }
 
 function onKey(event: KeyboardEvent): void {
@@ -185,7 +209,7 @@ function onKey(event: KeyboardEvent): void {
     return
   const action = ACTIONS[event.key]
   if (action) action()
-  else if (event.key.length === 1) void panelCaughtUp().then(() => panel.value?.press(event.key))
+  else if (event.key.length === 1) void say(event.key)
   else return
   // A letter that opens a field is not to be typed into it.
   event.preventDefault()
@@ -204,7 +228,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 </script>
 
 <template>
-  <div class="walk" :class="{ panelOpen }">
+  <div class="walk">
     <RouteRail class="way" :inert="covered" @go="go" />
     <main
       ref="board"
@@ -234,19 +258,25 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       </template>
       <p v-else class="quiet">Nobody lives here yet.</p>
     </main>
-    <div v-if="covered" class="behind" @click="closePanel" />
-    <ResidentPanel
+    <PanelFrame
       v-if="inPanel && !gate"
-      ref="panel"
+      v-model:open="panelOpen"
       class="panel"
-      :resident-id="inPanel"
-      @planned="planned(inPanel)"
-      @again="again"
-      @said="closePanel"
-      @asks="panelOpen = true"
-      @close="closePanel"
-    />
-    <FootStrip class="strip" @keys="dialog = 'keys'" @prep="dialog = 'prep'" />
+      :narrow="narrow"
+      :strip-px="stripPx"
+    >
+      <ResidentPanel
+        ref="panel"
+        :resident-id="inPanel"
+        @planned="planned(inPanel)"
+        @again="again"
+        @said="closePanel"
+        @asks="panelOpen = true"
+        @close="closePanel"
+      />
+    </PanelFrame>
+    <ExceptionMenu v-if="inPanel && people.mayWrite" ref="menu" :resident-id="inPanel" @say="say" />
+    <FootStrip ref="strip" class="strip" @keys="dialog = 'keys'" @prep="dialog = 'prep'" />
     <KeysDialog v-if="dialog === 'keys'" @close="dialog = null" />
     <PrepDialog v-if="dialog === 'prep'" @close="dialog = null" />
   </div>
@@ -295,28 +325,6 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 
   .board {
     padding: 10px;
-  }
-
-  /* Over the way and the board; the strip below stays in sight, for it takes back. */
-  .behind,
-  .panel {
-    grid-row: 1 / 3;
-    grid-column: 1;
-  }
-
-  .behind {
-    z-index: 15;
-    background: var(--scrim);
-  }
-
-  .panel {
-    z-index: 20;
-    align-self: end;
-    max-height: 84%;
-  }
-
-  .walk:not(.panelOpen) .panel {
-    display: none;
   }
 }
 </style>

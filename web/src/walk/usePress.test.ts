@@ -17,6 +17,7 @@ beforeEach(() => {
     onTap: (id) => said.push(`tap ${id}`),
     onLabel: (id) => said.push(`label ${id}`),
     onHold: (id) => said.push(`hold ${id}`),
+    onMenu: (id) => said.push(`menu ${id}`),
   })
 })
 afterEach(() => vi.useRealTimers())
@@ -77,7 +78,7 @@ describe('a mouse on the board', () => {
   it('opens the exceptions with its right button', () => {
     const menu = event('contextmenu', cell)
     press.menu(menu)
-    expect(said).toEqual(['hold tamsin'])
+    expect(said).toEqual(['menu tamsin'])
     expect(menu.defaultPrevented).toBe(true)
   })
 })

@@ -3,6 +3,8 @@ export interface PressOptions {
   /** The label was touched: show, do not log. */
   onLabel: (residentId: string) => void
   onHold: (residentId: string) => void
+  /** A right click. */
+  onMenu: (residentId: string, event: MouseEvent) => void
   holdMs?: number
   /** Where lifts are heard, and clicks caught that belong to a hold. */
   page?: EventTarget
@@ -23,7 +25,7 @@ function swallow(event: Event): void {
 }
 
 /** Tells a tap from a press-and-hold from the start of a scroll, for a whole board at once. */
-export function usePress({ onTap, onLabel, onHold, holdMs = 480, page = globalThis }: PressOptions) {
+export function usePress({ onTap, onLabel, onHold, onMenu, holdMs = 480, page = globalThis }: PressOptions) {
   let timer: ReturnType<typeof setTimeout> | undefined
   let start: { x: number; y: number } | null = null
   let isHeld = false
@@ -71,7 +73,7 @@ export function usePress({ onTap, onLabel, onHold, holdMs = 480, page = globalTh
       if (start) {
         cancel()
         hold(residentId)
-      } else onHold(residentId)
+      } else onMenu(residentId, event)
     },
     click(event: MouseEvent): void {
       const residentId = residentAt(event.target)

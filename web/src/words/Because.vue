@@ -1,41 +1,57 @@
 <script setup lang="ts">
 import type { Reason } from '@kobrin/core'
+import Button from 'primevue/button'
+import Popover from 'primevue/popover'
+import { shallowRef, useId, useTemplateRef } from 'vue'
 import { terms } from './terms.ts'
 import { sayReason } from './reasons.ts'
 import { useTeller } from './useTeller.ts'
 
 const { reasons, label } = defineProps<{ reasons: readonly Reason[]; label: string }>()
 const teller = useTeller()
+const over = useTemplateRef<{ toggle: (event: Event) => void }>('over')
+const isOpen = shallowRef(false)
+const id = useId()
 </script>
 
 <template>
-  <details class="because">
-    <summary :aria-label="`${terms.because}: ${label}`">{{ terms.because }}</summary>
-    <ul>
+  <Button
+    variant="link"
+    class="because"
+    :aria-label="`${terms.because}: ${label}`"
+    aria-haspopup="dialog"
+    :aria-expanded="isOpen"
+    :aria-controls="isOpen ? id : undefined"
+    @click="over?.toggle($event)"
+    >{{ terms.because }}</Button
+  >
+  <Popover ref="over" @show="isOpen = true" @hide="isOpen = false">
+    <ul :id="id" class="reasons" :aria-label="label">
       <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
     </ul>
-  </details>
+  </Popover>
 </template>
 
 <style scoped>
 .because {
-  font-size: 13.5px;
-}
-
-summary {
-  display: inline-block;
+  align-self: start;
   min-height: 24px;
-  color: var(--focus);
-  cursor: pointer;
+  padding: 0;
+  font-size: 13.5px;
+  font-weight: 400;
   text-decoration: underline;
   text-underline-offset: 3px;
 }
 
-ul {
-  margin: 2px 0 4px;
-  padding-left: 9px;
-  border-left: 3px solid var(--line);
-  color: var(--soft);
+strong + .because {
+  margin-left: 6px;
+}
+
+.reasons {
+  display: grid;
+  gap: 4px;
+  max-width: min(420px, 80vw);
+  font-size: 14px;
   overflow-wrap: anywhere;
 }
 </style>

@@ -54,6 +54,7 @@ export const terms = {
   } satisfies Record<EcdysisStage, string>,
 
   findPlaceholder: 'Name, number, species or place',
+  foundNobody: 'Nobody by that name, number, species or place.',
   because: 'Because',
 
   severity: {

@@ -1,0 +1,77 @@
+<script setup lang="ts">
+import Button from 'primevue/button'
+import { useRecord } from '../entries/useRecord.ts'
+import PersonMenu from '../people/PersonMenu.vue'
+import { words } from '../words/en.ts'
+import { useAfterPaint } from './useAfterPaint.ts'
+import { useTheme } from './useTheme.ts'
+
+const emit = defineEmits<{ find: []; waiting: [] }>()
+const record = useRecord()
+const { theme, set } = useTheme()
+
+const sendState = useAfterPaint(() => {
+  if (record.unstored > 0) return words.unstored(record.unstored)
+  if (record.refused.length > 0) return `${record.refused.length} could not be kept`
+  if (record.held !== '') return words.held(record.waitingCount)
+  if (record.waitingCount > 0) return words.waiting(record.waitingCount)
+  return record.linked ? words.allSent : words.cutOff
+})
+const troubled = useAfterPaint(
+  () => record.waitingCount > 0 || record.refused.length > 0 || record.held !== '' || !record.linked,
+)
+</script>
+
+<template>
+  <div class="tools">
+    <Button severity="secondary" class="find" @click="emit('find')">Find <kbd>/</kbd></Button>
+    <Button
+      severity="secondary"
+      class="state"
+      :class="{ troubled }"
+      aria-live="polite"
+      @click="emit('waiting')"
+    >
+      {{ sendState }}
+    </Button>
+    <Button
+      severity="secondary"
+      :aria-label="`Theme: ${theme}. Switch to ${theme === 'day' ? 'dim' : 'day'}`"
+      @click="set(theme === 'day' ? 'dim' : 'day')"
+    >
+      <span
+        ><component :is="theme === 'day' ? 'strong' : 'span'">Day</component> /
+        <component :is="theme === 'dim' ? 'strong' : 'span'">Dim</component></span
+      >
+    </Button>
+    <PersonMenu @leave="record.close()" />
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  flex: none;
+  gap: 8px;
+}
+
+.tools > * {
+  font-weight: 400;
+}
+
+.tools .troubled {
+  border-color: var(--focus);
+  color: var(--focus);
+  font-weight: 700;
+}
+
+@media (max-width: 899px) {
+  kbd {
+    display: none;
+  }
+
+  .tools > * {
+    padding: 6px 8px;
+  }
+}
+</style>

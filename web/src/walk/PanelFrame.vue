@@ -1,0 +1,40 @@
+<script setup lang="ts">
+import Drawer from 'primevue/drawer'
+
+/** Beside the board; where there is no room for that it comes from below. The strip under the board stays in sight,
+ * for it takes back. */
+const { narrow, stripPx } = defineProps<{ narrow: boolean; stripPx: number }>()
+const open = defineModel<boolean>('open', { required: true })
+</script>
+
+<template>
+  <Drawer
+    v-if="narrow"
+    v-model:visible="open"
+    position="bottom"
+    class="panelDrawer"
+    :pt="{ mask: { class: 'overBoard', style: { '--strip': `${stripPx}px` } } }"
+  >
+    <template #container><slot /></template>
+  </Drawer>
+  <div v-else class="beside"><slot /></div>
+</template>
+
+<style scoped>
+.beside {
+  display: grid;
+  min-height: 0;
+}
+</style>
+
+<style>
+.overBoard {
+  height: calc(100% - var(--strip)) !important;
+}
+
+.panelDrawer.p-drawer {
+  height: auto;
+  max-height: 84%;
+  border-width: 3px 0 0;
+}
+</style>
