@@ -1,3 +1,4 @@
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 
 const node = (name: string) => ({
@@ -25,6 +26,7 @@ export default defineConfig({
       },
       { test: { name: 'cli', root: './cli', include: ['src/**/*.test.ts'], testTimeout: 60_000 } },
       {
+        plugins: [vue()],
         test: {
           name: 'web',
           root: './web',

@@ -4,6 +4,7 @@ import { brotliCompressSync, constants } from 'node:zlib'
 import vue from '@vitejs/plugin-vue'
 import type { Plugin } from 'vite'
 import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
 
 /** Writes a brotli copy beside every text asset, so that the server never compresses twice.
  * After everything is written: Vite still changes chunks while the bundle is generated. */
@@ -24,7 +25,45 @@ function precompressed(): Plugin {
 
 export default defineConfig({
   root: import.meta.dirname,
-  plugins: [vue(), precompressed()],
+  plugins: [
+    vue(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'src/kept',
+      filename: 'serviceWorker.ts',
+      injectRegister: null,
+      // The server writes the page anew each time: it is kept as it came, under its address.
+      injectManifest: {
+        globPatterns: ['assets/*.{js,css,woff2}', '*.{svg,png,html}'],
+        manifestTransforms: [
+          (entries) => ({
+            manifest: entries.map((entry) => (entry.url === 'index.html' ? { ...entry, url: '/' } : entry)),
+          }),
+        ],
+        maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,
+      },
+      manifest: {
+        name: 'Kobrin',
+        short_name: 'Kobrin',
+        description: 'The shared daily record for people who keep many small animals.',
+        id: '/',
+        start_url: '/walk',
+        display: 'standalone',
+        background_color: '#f2ecdf',
+        theme_color: '#f2ecdf',
+        icons: [
+          { src: '/icon-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icon-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+        ],
+        shortcuts: [
+          { name: 'Walk', url: '/walk' },
+          { name: 'Find', url: '/walk?find' },
+        ],
+      },
+    }),
+    precompressed(),
+  ],
   logLevel: 'warn',
   build: {
     target: 'es2023',

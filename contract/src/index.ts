@@ -4,7 +4,7 @@ export type { ErrorCode } from './errors/catalogue.ts'
 export { ERRORS } from './errors/catalogue.ts'
 export { Problem } from './errors/problem.ts'
 export type { Bookmark } from './feed/bookmark.ts'
-export { advanced, isBehind, isPast, readBookmark, sayBookmark } from './feed/bookmark.ts'
+export { advanced, furthest, isBehind, isPast, readBookmark, sayBookmark } from './feed/bookmark.ts'
 export {
   KeepSheet,
   LibrarySheet,

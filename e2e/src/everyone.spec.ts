@@ -71,7 +71,11 @@ for (const theme of ['day', 'dim'] as const) {
     await page.goBack()
     await page.goBack()
     for (const [name, ready] of DESK) {
-      await page.getByRole('link', { name, exact: true }).first().click()
+      await page
+        .getByRole('link', { name, exact: true })
+        .or(page.getByRole('tab', { name, exact: true }))
+        .first()
+        .click()
       await expect(page.getByText(ready).first()).toBeVisible()
       await expectAccessible(page, name)
     }
@@ -91,7 +95,7 @@ const DESK = [
   ['Calculators', 'Mix a floor'],
   ['Handover', 'Plans changed'],
   ['Residents', 'Somebody new …'],
-  ['Somebody new …', 'Can we keep this?'],
+  ['Somebody new …', 'Look at both sides first'],
 ] as const
 
 const SCREENS = [

@@ -102,6 +102,8 @@ async function screen(browser: Browser, options: BrowserContextOptions, errors: 
   const context = await browser.newContext({
     baseURL: process.env['KOBRIN_E2E_URL'] ?? '',
     viewport: { width: 1280, height: 800 },
+    // Brought onto the device by those tests that go on without a link.
+    serviceWorkers: 'block',
     ...options,
   })
   await standWith(context, Number(process.env['KOBRIN_E2E_AHEAD_MS']))

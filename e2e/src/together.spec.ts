@@ -173,5 +173,6 @@ test('what the server will not keep is shown with its reason, not thrown away', 
   await expect(dialog).toContainText('Not for you to say')
   await expect(dialog).toContainText('Your role does not allow this.')
   await dialog.getByRole('button', { name: 'I have dealt with it' }).click()
+  await page.getByRole('button', { name: 'Gone with it' }).click()
   await expect(dialog).not.toContainText('Not for you to say')
 })

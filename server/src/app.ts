@@ -77,6 +77,8 @@ async function protect(app: FastifyInstance): Promise<void> {
         'img-src': ["'self'", 'data:', 'blob:'],
         'font-src': ["'self'"],
         'connect-src': ["'self'"],
+        'worker-src': ["'self'"],
+        'manifest-src': ["'self'"],
         'object-src': ["'none'"],
         'frame-ancestors': ["'none'"],
         'upgrade-insecure-requests': null,

@@ -39,3 +39,11 @@ export function advanced(bookmark: Bookmark, { stream, seq }: Placed): Bookmark 
 export function isBehind(bookmark: Bookmark, other: Bookmark): boolean {
   return Object.entries(bookmark).every(([stream, seq]) => isPast(other, { stream: Number(stream), seq }))
 }
+
+/** The further place in each stream. */
+export function furthest(one: Bookmark, other: Bookmark): Bookmark {
+  return Object.entries(other).reduce(
+    (far, [stream, seq]) => advanced(far, { stream: Number(stream), seq }),
+    one,
+  )
+}

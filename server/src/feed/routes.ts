@@ -62,7 +62,7 @@ export function feedRoutes({
         const unlisten = sessions.onEnd(signedIn, () => reader.end())
         const beat = () => {
           const stuck = reader.stuckSince()
-          if (stuck === null) reader.say(': here\n\n')
+          if (stuck === null) reader.say('event: beat\ndata: {}\n\n')
           else if (performance.now() - stuck > STUCK_MS) out.destroy()
         }
         const heartbeat = setInterval(beat, heartbeatMs)

@@ -7,7 +7,9 @@ import { KobrinProblem } from '../errors/problem.ts'
 
 const YEAR_SECONDS = 31_536_000
 /** Files beside the page that a browser asks for by name. */
-const NAMED = ['mark.svg']
+const NAMED = ['mark.svg', 'icon-192.png', 'icon-512.png', 'manifest.webmanifest', 'serviceWorker.js']
+/** Nothing here is for crawlers, and there is no picture but our mark. */
+const ROBOTS = 'User-agent: *\nDisallow: /\n'
 const NONCE = '%STYLE_NONCE%'
 
 /** The page itself: the one document that may run our scripts, with a policy of its own each time. */
@@ -38,6 +40,8 @@ export async function servePages(app: FastifyInstance, folder: string): Promise<
   })
   for (const name of NAMED)
     app.get(`/${name}`, (_request, reply) => reply.header('cache-control', 'no-cache').sendFile(name, folder))
+  app.get('/robots.txt', (_request, reply) => reply.type('text/plain').send(ROBOTS))
+  app.get('/favicon.ico', (_request, reply) => reply.redirect('/mark.svg', 301))
   app.get<{ Params: { '*': string } }>('/*', (request, reply) => {
     const path = request.params['*']
     if (/^(api|assets)(\/|$)/.test(path) || path.split('/').at(-1)?.includes('.'))

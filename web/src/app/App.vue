@@ -75,7 +75,13 @@ function onKey(event: KeyboardEvent): void {
 
 watch(() => people.signIns, enter)
 // Whoever presses the key to find goes on typing at once: the finder is there before it is asked for.
-watch(inside, (is) => is && afterNextPaint(() => void loadFinder()))
+watch(inside, (is) => {
+  if (!is) return
+  afterNextPaint(() => void loadFinder())
+  // The walk first: then all the rest is brought onto this device.
+  void import('../kept/useNewVersion.ts').then(({ keepInterface }) => keepInterface())
+  if (route.query['find'] !== undefined) finding.value = true
+})
 onMounted(() => {
   globalThis.addEventListener('keydown', onKey, { capture: true })
   void begin()

@@ -17,6 +17,7 @@ const visible = shallowRef(true)
     :draggable="false"
     modal
     dismissable-mask
+    :pt="{ content: { tabindex: 0 } }"
     @after-hide="emit('close')"
   >
     <div class="inside"><slot /></div>

@@ -38,10 +38,10 @@ watch(
 </script>
 
 <template>
-  <Toast group="undo" position="bottom-left">
+  <Toast group="undo" position="bottom-left" :pt="{ message: { role: 'status', 'aria-live': 'polite' } }">
     <template #container><UndoStrip /></template>
   </Toast>
-  <Toast group="refused" position="top-right">
+  <Toast group="refused" position="top-center" class="refused">
     <template #message="{ message }">
       <div class="refusal">
         <strong>Could not be kept: {{ message.summary }}</strong>

@@ -1,21 +1,26 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
 import { useRecord } from '../entries/useRecord.ts'
+import { useNewVersion } from '../kept/useNewVersion.ts'
 import PersonMenu from '../people/PersonMenu.vue'
+import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { useAfterPaint } from './useAfterPaint.ts'
 import { useTheme } from './useTheme.ts'
 
 const emit = defineEmits<{ find: []; waiting: [] }>()
 const record = useRecord()
+const today = useToday()
 const { theme, set } = useTheme()
+const { waits, take } = useNewVersion()
 
 const sendState = useAfterPaint(() => {
   if (record.unstored > 0) return words.unstored(record.unstored)
   if (record.refused.length > 0) return `${record.refused.length} could not be kept`
   if (record.held !== '') return words.held(record.waitingCount)
-  if (record.waitingCount > 0) return words.waiting(record.waitingCount)
-  return record.linked ? words.allSent : words.cutOff
+  if (!record.linked)
+    return words.cutOff(record.cutSince ? today.clock(record.cutSince) : '', record.waitingCount)
+  return record.waitingCount > 0 ? words.waiting(record.waitingCount) : words.allSent
 })
 const troubled = useAfterPaint(
   () => record.waitingCount > 0 || record.refused.length > 0 || record.held !== '' || !record.linked,
@@ -24,6 +29,7 @@ const troubled = useAfterPaint(
 
 <template>
   <div class="tools">
+    <Button v-if="waits" class="newer" @click="take()">New version: take it now</Button>
     <Button severity="secondary" class="find" @click="emit('find')">Find <kbd>/</kbd></Button>
     <Button
       severity="secondary"
@@ -53,6 +59,7 @@ const troubled = useAfterPaint(
   display: flex;
   flex: none;
   gap: 8px;
+  margin-left: auto;
 }
 
 .tools > * {

@@ -5,25 +5,25 @@ import type { Build } from '@kobrin/core'
 import Button from 'primevue/button'
 import { reactive } from 'vue'
 import { choicesOf } from '../fields/choicesOf.ts'
-import { useDoing } from '../app/useAnswer.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import DayField from '../fields/DayField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import SureNumber from '../fields/SureNumber.vue'
 import TextField from '../fields/TextField.vue'
 import TickField from '../fields/TickField.vue'
-import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
 import { care } from '../words/care.ts'
 import OptionalMm from './OptionalMm.vue'
 
 const { enclosure } = defineProps<{ enclosure: Enclosure }>()
 const emit = defineEmits<{ close: [] }>()
 
-const site = useSite()
 const today = useToday()
-const { busy, complaint, run } = useDoing()
+const { busy, complaint, told } = useTold((body: KeepEnclosure) =>
+  call(ROUTES.keepEnclosure, { params: { enclosureId: enclosure.id }, body }),
+)
 const { widthMm, depthMm, heightMm } = enclosure
 const box = reactive({ widthMm, depthMm, heightMm })
 const build = reactive(structuredClone(enclosure.build))
@@ -58,11 +58,7 @@ function sends(): KeepEnclosure {
 }
 
 async function keep(): Promise<void> {
-  const kept = await run(async () => {
-    await call(ROUTES.keepEnclosure, { params: { enclosureId: enclosure.id }, body: sends() })
-    await site.load()
-  })
-  if (kept) emit('close')
+  if (await told(sends())) emit('close')
 }
 </script>
 

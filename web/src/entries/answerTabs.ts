@@ -27,7 +27,7 @@ export function answerTabs({ intake, link, writer, reloadSite, startOver }: Tabs
       case 'startOver':
         return startOver()
       case 'link':
-        link.linked.value = message.linked
+        link.become(message.linked)
         return
       case 'unkept':
         link.unkept.value = message.why

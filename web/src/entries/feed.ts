@@ -16,6 +16,10 @@ export interface FeedOptions {
   onClosed: () => void
   open?: (url: string) => EventSource
   retryMs?: number
+  /** The server says every quarter of a minute that it is there: after so long it is not. */
+  silenceMs?: number
+  /** Where the browser tells that its network went, and came back. */
+  network?: EventTarget
 }
 
 /** Follows everyone's entries from a place in the feed, through every break in the line.
@@ -30,16 +34,43 @@ export function followFeed({
   onClosed,
   open = (url) => new EventSource(url),
   retryMs = 2000,
+  silenceMs = 40_000,
+  network = globalThis,
 }: FeedOptions): () => void {
   let read: Bookmark = {}
   let source: EventSource | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
+  let silence: ReturnType<typeof setTimeout> | undefined
+
+  function heard(): void {
+    clearTimeout(silence)
+    silence = setTimeout(again, silenceMs)
+  }
+
+  /** The line may hang without anybody having said so. */
+  function again(): void {
+    clearTimeout(timer)
+    source?.close()
+    onLink(false)
+    start()
+  }
+
+  function cut(): void {
+    clearTimeout(silence)
+    onLink(false)
+  }
 
   function start(): void {
     read = after()
     source = open(addressOf(ROUTES.feed.url, {}, { after: sayBookmark(read) }))
-    source.onopen = () => onLink(true)
+    heard()
+    source.onopen = () => {
+      heard()
+      onLink(true)
+    }
+    source.addEventListener('beat', heard)
     source.onmessage = (event: MessageEvent<string>) => {
+      heard()
       const entry = JSON.parse(event.data) as KeptEntry
       if (isPast(read, entry)) return
       read = advanced(read, entry)
@@ -69,7 +100,12 @@ export function followFeed({
   }
 
   start()
+  network.addEventListener('offline', cut)
+  network.addEventListener('online', again)
   return () => {
+    network.removeEventListener('offline', cut)
+    network.removeEventListener('online', again)
+    clearTimeout(silence)
     clearTimeout(timer)
     source?.close()
   }

@@ -10,12 +10,14 @@ interface IntakeOptions {
   /** What a subject adds up to is asked of the server. */
   reload: (subject: string) => void
   reloadSite: () => void
+  /** What lies on this device about a subject is no longer all that is known. */
+  touched: (subject: string) => void
   /** The server answers for entries again. */
   answered: () => void
 }
 
 /** Takes in entries: those made here, those the server answers for, and those of everyone else. */
-export function createIntake({ ledger, undelivered, reload, reloadSite, answered }: IntakeOptions) {
+export function createIntake({ ledger, undelivered, reload, reloadSite, touched, answered }: IntakeOptions) {
   /** How far the feed was read in this tab, here or by the tab that holds the line. */
   let read: Bookmark = {}
 
@@ -27,6 +29,7 @@ export function createIntake({ ledger, undelivered, reload, reloadSite, answered
   function hear(entry: KeptEntry): void {
     read = advanced(read, entry)
     undelivered.waiting.delete(entry.uid)
+    touched(entry.subject)
     if (ledger.heard(entry)) reload(entry.subject)
     // The number of a newcomer is given out by the server.
     if (entry.kind === 'registered') reloadSite()

@@ -1,5 +1,5 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
-import { isBehind, isPast } from '@kobrin/contract'
+import { furthest, isBehind, isPast } from '@kobrin/contract'
 import type { continueFrom, Entry, FamilyName, StateOf } from '@kobrin/core'
 import { shallowReactive } from 'vue'
 
@@ -46,6 +46,9 @@ export interface Ledger {
   /** The server would not keep it. */
   drop: (entry: Pick<Entry, 'subject' | 'uid'>) => void
   recent: (subject: string) => readonly Entry[]
+  /** What the server kept of a subject as far as the feed was read, to lie on this device; null of one that is
+   * not known. */
+  keptFold: (subject: string, head: Bookmark) => (ToldFold & { subject: string; stale?: true }) | null
   /** Forgets what the server told and kept; what waits here stays. */
   startOver: () => void
 }
@@ -130,6 +133,18 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       refold(subject, page)
     },
     recent: (subject) => pages.get(subject)?.since ?? [],
+    keptFold(subject, head) {
+      const page = pages.get(subject)
+      const family = families.get(subject)
+      if (!page || !family) return null
+      const base = page.base ?? emptyOf(family)
+      // A receipt may come before what others wrote earlier: only what the feed has told counts.
+      const told = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
+      if (!page.base && told.length === 0) return null
+      const { state, complete } = told.length > 0 ? carryOn(base, told) : { state: base, complete: true }
+      if (!complete) return { subject, family, state: base, upTo: page.upTo, stale: true }
+      return { subject, family, state, upTo: furthest(page.upTo, head) }
+    },
     startOver() {
       for (const [subject, { since }] of pages) {
         const waiting = since.filter((entry) => !isKept(entry))

@@ -20,12 +20,20 @@ interface Leading {
 /** Whether there is a line to the server, and whether it still knows who is here. */
 export function createLink() {
   const linked = shallowRef(true)
+  /** Since when there is none. */
+  const cutSince = shallowRef<string | null>(null)
   const needsSignIn = shallowRef(false)
   /** Why it did not keep what was sent from here, in its own words; empty once it did. */
   const unkept = shallowRef('')
   /** Why it says that it can keep nothing from anybody; empty while it can. */
   const standstill = shallowRef('')
   const held = computed(() => unkept.value || standstill.value)
+
+  function become(is: boolean): void {
+    linked.value = is
+    if (is) cutSince.value = null
+    else cutSince.value ??= new Date().toISOString()
+  }
 
   function askToSignIn(tell: Line['tell'] = () => undefined): void {
     needsSignIn.value = true
@@ -69,7 +77,7 @@ export function createLink() {
         tell({ type: 'standstill', why })
       },
       onLink: (is) => {
-        linked.value = is
+        become(is)
         tell({ type: 'link', linked: is })
         if (is) send()
       },
@@ -83,5 +91,5 @@ export function createLink() {
     }
   }
 
-  return { linked, needsSignIn, unkept, standstill, held, askToSignIn, onTrouble, lead }
+  return { linked, cutSince, become, needsSignIn, unkept, standstill, held, askToSignIn, onTrouble, lead }
 }

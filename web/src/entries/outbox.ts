@@ -1,4 +1,4 @@
-import type { Receipt } from '@kobrin/contract'
+import type { KeptEntry, Receipt } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
 import type { DeliveryOptions, Stumble } from './deliver.ts'
 import { createDelivery } from './deliver.ts'
@@ -9,6 +9,8 @@ export interface OutboxOptions extends Omit<DeliveryOptions, 'onReceipt'> {
   store: WaitingStore
   onReceipt: (receipt: Receipt, entry: Entry) => void
   onTrouble: (error: unknown) => void
+  /** The server has kept it: before it is forgotten here it is known as kept. */
+  onKept?: (entry: KeptEntry) => Promise<unknown>
   mayEmpty?: () => boolean
   onUnstored?: (count: number) => void
   /** Milliseconds to wait before try n, from 1. */
@@ -62,7 +64,7 @@ function headOf(doings: readonly Waiting[][], most: number): Waiting[][] {
  * nothing typed is thrown away. */
 export function createOutbox({ store, onReceipt, onTrouble, ...options }: OutboxOptions): Outbox {
   const { backoff = doubling, later = laterByTimer } = options
-  const { mayEmpty = () => true, onUnstored = () => undefined } = options
+  const { mayEmpty = () => true, onUnstored = () => undefined, onKept } = options
   let tries = 0
   let sending = Promise.resolve()
   let cancel: (() => void) | null = null
@@ -72,8 +74,11 @@ export function createOutbox({ store, onReceipt, onTrouble, ...options }: Outbox
     ...options,
     async onReceipt(receipt, { entry }) {
       tries = 0
-      if (receipt.status === 'accepted') await tray.remove(entry.uid)
-      else await tray.refuse(entry.uid, receipt.message)
+      if (receipt.status === 'accepted') {
+        const { stream, seq } = receipt
+        await onKept?.({ ...entry, stream, seq, recordedAt: entry.occurredAt })
+        await tray.remove(entry.uid)
+      } else await tray.refuse(entry.uid, receipt.message)
       onReceipt(receipt, entry)
     },
   })

@@ -4,6 +4,7 @@ import { ROUTES, sayBookmark } from '@kobrin/contract'
 import type { Draft, PostedEntry, ResidentState } from '@kobrin/core'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, registerOf, stateOf, TODAY } from '../testing/residents.ts'
@@ -57,6 +58,11 @@ function soon(holds: () => void | Promise<void>): Promise<void> {
   return vi.waitFor(holds, { timeout: 20_000 })
 }
 
+function theirs(weighed: number, day: number, seq: number): KeptEntry {
+  const entry = entryOn(day, { kind: 'weighed', payload: { grams: weighed } }, { author: 'priya' })
+  return { ...entry, stream: 1, seq, recordedAt: entry.occurredAt }
+}
+
 function accepted(entries: readonly PostedEntry[], seq = 8): { receipts: Receipt[] } {
   return {
     receipts: entries.map(({ uid }, index) => ({ uid, status: 'accepted', stream: 1, seq: seq + index })),
@@ -79,6 +85,7 @@ beforeEach(async () => {
   globalThis.localStorage.clear()
   vi.clearAllMocks()
   vi.useFakeTimers({ toFake: ['Date'], now: NOON })
+  await kept.clear()
   const store = createWaitingStore()
   for (const { entry } of await store.all()) await store.remove(entry.uid)
   setActivePinia(createPinia())
@@ -188,11 +195,12 @@ describe('the record on this device', () => {
 
   it('says why the server keeps nothing just now, until it does', async () => {
     const full = { code: 'disk_full', message: 'The disk of the server is full.' }
-    server.append.mockRejectedValueOnce(new ApiProblem(503, full))
+    server.append.mockRejectedValue(new ApiProblem(503, full))
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
     await soon(() => expect(record.held).toBe('The disk of the server is full.'))
     expect([record.waitingCount, grams()]).toEqual([1, [60, 61]])
+    server.append.mockImplementation((entries) => Promise.resolve(accepted(entries)))
     await soon(() => expect([record.held, record.waitingCount]).toEqual(['', 0]))
   })
 
@@ -236,10 +244,6 @@ describe('the record on this device', () => {
 
   it('hears others, and asks the server once when only it can tell what that comes to', async () => {
     await opened()
-    const theirs = (grams_: number, day: number, seq: number): KeptEntry => {
-      const entry = entryOn(day, { kind: 'weighed', payload: { grams: grams_ } }, { author: 'priya' })
-      return { ...entry, stream: 1, seq, recordedAt: entry.occurredAt }
-    }
     feed.follow?.onEntry(theirs(62, TODAY, 8))
     expect(grams()).toEqual([60, 62])
     server.states.mockClear()
@@ -248,6 +252,22 @@ describe('the record on this device', () => {
     for (let seq = 9; seq < 60; seq += 1) feed.follow?.onEntry(theirs(55, TODAY - 30, seq))
     await soon(() => expect(grams()).toEqual([55]))
     expect(server.states.mock.calls).toEqual([['tamsin']])
+  })
+
+  it('stands without a link on what lies here, and goes on from there', async () => {
+    const before = await opened()
+    usePeople().team = [ME.person]
+    feed.follow?.onEntry(theirs(62, TODAY, 8))
+    await soon(async () => expect(await kept.thing('head')).toEqual({ 1: 8 }))
+    await before.close()
+    setActivePinia(createPinia())
+    usePeople().me = ME
+    server.states.mockImplementation(() => {
+      throw new Unreachable('cut')
+    })
+    const record = await opened()
+    expect([record.ready, grams(), sayBookmark(feed.follow?.after() ?? {})]).toEqual([true, [60, 62], '1:8'])
+    expect(useSite().residents.get('tamsin')?.accession).toBe('0001')
   })
 
   it('goes on where nothing can be stored: says so, and sends from memory', async () => {

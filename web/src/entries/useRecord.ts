@@ -1,9 +1,11 @@
-import type { Bookmark } from '@kobrin/contract'
 import { defineStore } from 'pinia'
-import { shallowRef } from 'vue'
+import { shallowRef, watch } from 'vue'
+import { createFoldKeeper } from '../kept/foldKeeper.ts'
+import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
+import { answersChanged, historyChanged } from '../wire/queries.ts'
 import { useToday } from '../time/useToday.ts'
 import { answerTabs } from './answerTabs.ts'
 import { createBeliefs } from './beliefs.ts'
@@ -33,20 +35,57 @@ export const useRecord = defineStore('record', () => {
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
   const reload = gatherReloads((of) => loadStates(of))
   const gatherSite = gatherReloads(() => site.load())
-  const reloadSite = () => gatherSite('site')
+  const reloadSite = () => {
+    gatherSite('site')
+    // Plans, sheets, boxes or schools: what was answered about any of them may be another answer now.
+    answersChanged()
+  }
 
   function needWriter(): Writer {
     if (!writer) throw new Error('Nothing can have been written or heard yet.')
     return writer
   }
 
-  async function loadStates(of?: readonly string[], anew = false): Promise<Bookmark> {
+  async function loadStates(of: readonly string[]): Promise<void> {
     const asked = Date.now()
-    const { head, folds, now } = await fetchFolds(of)
+    const { folds, now } = await fetchFolds(of)
+    site.setClock(now, asked, Date.now())
+    for (const [subject, fold] of folds) {
+      ledger.load(subject, fold)
+      keeper.touched(subject)
+    }
+  }
+
+  /** Everything is asked of the server, and from then on lies on this device. */
+  async function loadAll(anew = false): Promise<void> {
+    const asked = Date.now()
+    const { head, folds, now } = await fetchFolds()
     site.setClock(now, asked, Date.now())
     if (anew) ledger.startOver()
     for (const [subject, fold] of folds) ledger.load(subject, fold)
-    return head
+    intake.readFrom(head)
+    void keeper.all(folds.map(([subject]) => subject))
+  }
+
+  /** Takes up what lies on this device: the house is there at once, with or without a link, and the feed brings
+   * what came since. False where not all of it is there. */
+  async function recallKept(): Promise<boolean> {
+    const [folds, head, sent, hasSite] = await Promise.all([
+      kept.folds(),
+      kept.thing('head'),
+      kept.sent(),
+      site.recall(),
+    ])
+    if (!hasSite || !head) return false
+    // What was sent from here and is in no fold yet is folded like what is heard.
+    if (sent.length > 0) await opening
+    for (const { subject, ...fold } of folds) ledger.load(subject, fold)
+    intake.readFrom(head)
+    for (const entry of sent) ledger.heard(entry)
+    for (const { subject, stale } of folds) if (stale) reload(subject)
+    // The clock, while nobody waits for it.
+    loadStates([]).catch(() => undefined)
+    return true
   }
 
   const intake = createIntake({
@@ -54,12 +93,22 @@ export const useRecord = defineStore('record', () => {
     undelivered,
     reload: (subject) => reload(subject),
     reloadSite,
+    touched(subject) {
+      keeper.touched(subject)
+      historyChanged(subject)
+    },
     answered: () => (link.unkept.value = ''),
+  })
+  const keeper = createFoldKeeper({
+    ledger,
+    head: intake.read,
+    mayKeep: () => writer?.isLeading() ?? false,
+    store: kept,
   })
 
   /** The record was put back to an earlier state: everything is asked for anew. */
   async function startOver(): Promise<void> {
-    intake.readFrom(await loadStates(undefined, true))
+    await loadAll(true)
     reloadSite()
   }
 
@@ -96,13 +145,16 @@ export const useRecord = defineStore('record', () => {
   async function open(): Promise<void> {
     opening ??= prepareWriter()
     opening.catch(() => (opening = null))
-    const [, head] = await Promise.all([site.load(), loadStates()])
-    intake.readFrom(head)
+    if (!(await recallKept())) await Promise.all([site.load(), loadAll()])
     link.needsSignIn.value = false
     doings.recallActs()
     ready.value = true
     ;(await opening).openLine()
   }
+
+  watch(link.linked, (is) => {
+    if (is) people.tellTaken().catch(() => link.askToSignIn())
+  })
 
   const doings = createDoings({
     author: () => people.person?.id,
@@ -121,9 +173,12 @@ export const useRecord = defineStore('record', () => {
     },
   })
 
-  function close(): void {
+  /** Whoever was here leaves: what waits stays, and what lies here of the house where others may take over. */
+  async function close(): Promise<void> {
     writer?.close()
+    keeper.stop()
     ready.value = false
+    if (people.team.length === 0) await kept.clear()
   }
 
   async function forgetRefused(uid: string): Promise<void> {
@@ -145,6 +200,7 @@ export const useRecord = defineStore('record', () => {
     refused: undelivered.refused,
     unstored: undelivered.unstored,
     linked: link.linked,
+    cutSince: link.cutSince,
     held: link.held,
     needsSignIn: link.needsSignIn,
     ready,

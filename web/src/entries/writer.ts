@@ -1,6 +1,7 @@
 import type { Receipt, Shift } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
+import { kept } from '../kept/keptStore.ts'
 import { call } from '../wire/call.ts'
 import { hopeFor } from './hopeFor.ts'
 import type { Line, LineMessage } from './line.ts'
@@ -45,6 +46,7 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     },
     onTrouble: (error) => on.onTrouble(error, tell),
     onUnstored: on.onUnstored,
+    onKept: kept.keepSent,
     mayEmpty: isLeading,
   })
 

@@ -36,6 +36,8 @@ watch([ask, question], async () => {
 function onKey(event: KeyboardEvent): void {
   if (event.ctrlKey || event.metaKey || event.altKey) return
   if (event.key === 'Escape' && ask.value) {
+    // A list that hangs open goes first.
+    if (event.target instanceof Element && event.target.matches('[aria-expanded="true"]')) return
     event.stopPropagation()
     if (question.value) saying.typeAgain()
     else saying.reset()
@@ -44,7 +46,7 @@ function onKey(event: KeyboardEvent): void {
 </script>
 
 <template>
-  <div ref="panel" class="say" @keydown="onKey">
+  <div ref="panel" class="say" @keydown.capture="onKey">
     <ul v-if="!open || !ask" class="grid">
       <li v-for="exception in exceptions" :key="exception.id">
         <Button severity="secondary" class="choice" @click="saying.choose(exception)">

@@ -22,6 +22,8 @@ const { schema, sends, also, complaint } = defineProps<{
 const emit = defineEmits<{ keep: []; wrong: [field: string] }>()
 const form = useTemplateRef<FormInstance>('form')
 const frame = useTemplateRef<HTMLElement>('frame')
+/** Nobody is told that something is wrong before they say that it is right. */
+const tried = shallowRef(false)
 /** What is wrong and has no field of its own. */
 const elsewhere = shallowRef<readonly string[]>([])
 
@@ -34,6 +36,7 @@ const resolver = () => ({ values: {}, errors: check() })
 
 async function submitted(): Promise<void> {
   const errors = check()
+  tried.value = true
   elsewhere.value = Object.entries(errors).flatMap(([path, [one]]) =>
     form.value?.getFieldState(path) || !one ? [] : [one.message],
   )
@@ -47,7 +50,14 @@ async function submitted(): Promise<void> {
 
 <template>
   <div ref="frame">
-    <Form ref="form" class="form" :resolver="resolver" :validate-on-blur="false" @submit="submitted">
+    <Form
+      ref="form"
+      class="form"
+      :resolver="resolver"
+      :validate-on-blur="false"
+      :validate-on-value-update="tried"
+      @submit="submitted"
+    >
       <slot />
       <Wrong v-for="one in elsewhere" :key="one" :says="one" />
       <Wrong :says="complaint" />

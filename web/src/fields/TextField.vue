@@ -39,6 +39,7 @@ function offer({ query }: AutoCompleteCompleteEvent): void {
       dropdown
       fluid
       complete-on-focus
+      :pt="{ dropdown: { 'aria-label': `${label}: what is often said` } }"
       @complete="offer"
     />
     <Textarea

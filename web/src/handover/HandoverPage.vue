@@ -7,14 +7,13 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../verdicts/verdict.css'
 import '../app/page.css'
-import { useAnswer } from '../app/useAnswer.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useResidents } from '../residents/useResidents.ts'
-import { call } from '../wire/call.ts'
+import { useAsked } from '../wire/queries.ts'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
 import type { ChangeLine } from './changeLine.ts'
@@ -36,10 +35,9 @@ function isProposal(code: Verdict['what']['code']): boolean {
   return code === 'stageReached' || code === 'condition'
 }
 
-const { answer, complaint } = useAnswer(
-  () => call(ROUTES.changes, { querystring: { since: today.day - YESTERDAY } }),
-  () => site.book,
-)
+const { answer, complaint } = useAsked(ROUTES.changes, () => ({
+  querystring: { since: today.day - YESTERDAY },
+}))
 
 const everyone = computed(() => [...site.residents.values()])
 const verdicts = computed(() =>

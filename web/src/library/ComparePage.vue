@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { ROUTES } from '@kobrin/contract'
+import { computed } from 'vue'
 import '../app/page.css'
-import { useAnswer } from '../app/useAnswer.ts'
-import { call } from '../wire/call.ts'
+import { useAsked } from '../wire/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import SheetBody from './SheetBody.vue'
 
 const { a, b } = defineProps<{ a: string; b: string }>()
-const { answer, complaint } = useAnswer(
-  () => Promise.all([a, b].map((sheetId) => call(ROUTES.sheet, { params: { sheetId } }))),
-  () => `${a} ${b}`,
-)
+const one = useAsked(ROUTES.sheet, () => ({ params: { sheetId: a } }))
+const other = useAsked(ROUTES.sheet, () => ({ params: { sheetId: b } }))
+const complaint = computed(() => one.complaint.value || other.complaint.value)
+const sheets = computed(() => [one, other].flatMap(({ answer }) => answer.value?.sheet ?? []))
 </script>
 
 <template>
@@ -21,7 +21,7 @@ const { answer, complaint } = useAnswer(
     </header>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
     <div class="two">
-      <section v-for="{ sheet } in answer ?? []" :key="sheet.id">
+      <section v-for="sheet in sheets" :key="sheet.id">
         <h2 class="tape">{{ sheet.common }}</h2>
         <p class="quiet">
           <i>{{ sheet.latin }}</i>

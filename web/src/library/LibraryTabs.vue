@@ -19,15 +19,15 @@ const here = computed(() => String(route.name))
   <nav class="no-print" aria-label="Library">
     <Tabs :value="here" scrollable>
       <TabList>
-        <Tab v-for="{ name, label } in PAGES" :key="name" :value="name" as-child>
-          <RouterLink
-            :to="{ name }"
-            class="p-tab"
-            :class="{ 'p-tab-active': here === name }"
-            :aria-current="here === name ? 'page' : undefined"
-            >{{ label }}</RouterLink
-          >
-        </Tab>
+        <Tab
+          v-for="{ name, label } in PAGES"
+          :key="name"
+          :as="RouterLink"
+          :to="{ name }"
+          :value="name"
+          :pt="{ root: { 'aria-controls': null } }"
+          >{{ label }}</Tab
+        >
       </TabList>
     </Tabs>
   </nav>

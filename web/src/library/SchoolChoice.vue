@@ -4,7 +4,6 @@ import type { School } from '@kobrin/core'
 import Button from 'primevue/button'
 import Tag from 'primevue/tag'
 import { computed, shallowRef, watch } from 'vue'
-import { useDoing } from '../app/useAnswer.ts'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { usePeople } from '../people/usePeople.ts'
@@ -14,6 +13,7 @@ import type { Preview } from '../plans/usePreview.ts'
 import { usePreview } from '../plans/usePreview.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
 import { sayTarget, sayZone } from '../words/care.ts'
 import { saySeason } from '../words/numbers.ts'
 import { sayNeeds } from '../words/reasons.ts'
@@ -31,10 +31,9 @@ const { sheetId, school, chosen, residentId, example } = defineProps<{
   /** Somebody on the sheet, to show what a choice would mean. */
   example?: { id: string; name: string } | undefined
 }>()
-const emit = defineEmits<{ chosen: [] }>()
 
 const people = usePeople()
-const { busy, complaint, run } = useDoing()
+const { busy, complaint, told } = useTold((body: ChooseSchool) => call(ROUTES.chooseSchool, { body }))
 const wanted = shallowRef<string | null>(null)
 const reason = shallowRef('')
 const preview = shallowRef<Preview | null>(null)
@@ -82,10 +81,7 @@ const sends = () => ({ sheet: sheetId, school: school.id, option: wanted.value, 
 /** For one resident it is a fact of that resident; for a sheet, a change of the site's. */
 async function keepChoice(option: string): Promise<boolean> {
   const why = reason.value.trim()
-  if (!residentId)
-    return run(() =>
-      call(ROUTES.chooseSchool, { body: { sheet: sheetId, school: school.id, option, reason: why } }),
-    )
+  if (!residentId) return (await told({ sheet: sheetId, school: school.id, option, reason: why })) !== null
   record.keep(
     [{ subject: residentId, kind: 'schooled', payload: { school: school.id, option, why } }],
     `${site.residents.get(residentId)?.name ?? ''}: ${school.question}`,
@@ -97,7 +93,6 @@ async function choose(): Promise<void> {
   if (wanted.value === null || !(await keepChoice(wanted.value))) return
   wanted.value = null
   reason.value = ''
-  emit('chosen')
 }
 </script>
 

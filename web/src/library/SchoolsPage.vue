@@ -5,11 +5,10 @@ import { own } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
-import { useAnswer } from '../app/useAnswer.ts'
-import { call } from '../wire/call.ts'
+import { useAsked } from '../wire/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 
-const { answer, complaint } = useAnswer(() => call(ROUTES.schools))
+const { answer, complaint } = useAsked(ROUTES.schools, () => undefined)
 
 interface Sided {
   sheet: SheetSchools

@@ -7,10 +7,10 @@ import Textarea from 'primevue/textarea'
 import type { FileUploadUploaderEvent } from 'primevue/fileupload'
 import FileUpload from 'primevue/fileupload'
 import { computed, shallowRef, useTemplateRef } from 'vue'
-import { useDoing } from '../app/useAnswer.ts'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
 import { saySheetFault } from '../words/sheetFaults.ts'
 
 const { sheetId, yaml, version } = defineProps<{
@@ -26,22 +26,23 @@ const why = shallowRef('')
 const faults = shallowRef<readonly SheetFault[]>([])
 const questions = shallowRef<readonly SheetFault[]>([])
 const overtaken = shallowRef<number | null>(null)
-const { busy, complaint, run } = useDoing()
+const { busy, complaint, told } = useTold(({ named, confirmed }: { named: string; confirmed: boolean }) =>
+  call(ROUTES.keepSheet, {
+    params: { sheetId: named },
+    body: { yaml: text.value, why: why.value.trim(), confirmed, basedOn: overtaken.value ?? version },
+  }),
+)
 const area = useTemplateRef<{ $el: HTMLTextAreaElement }>('area')
 const changed = computed(() => text.value !== yaml)
 
 async function keep(confirmed: boolean): Promise<void> {
-  await run(async () => {
-    const named = sheetId ?? /^id:\s*(\S+)/m.exec(text.value)?.[1] ?? 'unnamed'
-    const answer = await call(ROUTES.keepSheet, {
-      params: { sheetId: named },
-      body: { yaml: text.value, why: why.value.trim(), confirmed, basedOn: overtaken.value ?? version },
-    })
-    faults.value = answer.status === 'faulty' ? answer.faults : []
-    questions.value = answer.status === 'asked' ? answer.questions : []
-    overtaken.value = answer.status === 'overtaken' ? answer.version : null
-    if (answer.status === 'kept') emit('kept', named)
-  })
+  const named = sheetId ?? /^id:\s*(\S+)/m.exec(text.value)?.[1] ?? 'unnamed'
+  const answer = (await told({ named, confirmed }))?.got
+  if (!answer) return
+  faults.value = answer.status === 'faulty' ? answer.faults : []
+  questions.value = answer.status === 'asked' ? answer.questions : []
+  overtaken.value = answer.status === 'overtaken' ? answer.version : null
+  if (answer.status === 'kept') emit('kept', named)
 }
 
 /** Puts the cursor on the line that is wrong. */

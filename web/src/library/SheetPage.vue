@@ -1,15 +1,14 @@
 <script setup lang="ts">
-import type { LibrarySheet } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
 import { dayFromIso, own } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import '../app/page.css'
-import { useAnswer } from '../app/useAnswer.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
+import { useAsked } from '../wire/queries.ts'
 import { care, sayTarget, sayZone } from '../words/care.ts'
 import { sayDate } from '../words/numbers.ts'
 import CanWeKeepIt from './CanWeKeepIt.vue'
@@ -22,10 +21,7 @@ const { id } = defineProps<{ id: string }>()
 const people = usePeople()
 const site = useSite()
 const today = useToday()
-const { answer, complaint, again } = useAnswer<LibrarySheet>(
-  () => call(ROUTES.sheet, { params: { sheetId: id } }),
-  () => id,
-)
+const { answer, complaint } = useAsked(ROUTES.sheet, () => ({ params: { sheetId: id } }))
 const editing = shallowRef<string | null>(null)
 const older = shallowRef<{ version: number; yaml: string } | null>(null)
 const sheet = computed(() => answer.value?.sheet)
@@ -52,11 +48,6 @@ async function read(version: number): Promise<void> {
 
 function told(value: unknown): string {
   return value === undefined ? 'nothing' : JSON.stringify(value)
-}
-
-async function kept(): Promise<void> {
-  editing.value = null
-  await again()
 }
 </script>
 
@@ -88,7 +79,7 @@ async function kept(): Promise<void> {
         :sheet-id="sheet.id"
         :yaml="editing"
         :version="answer.version"
-        @kept="kept"
+        @kept="editing = null"
         @close="editing = null"
       />
       <aside class="label" aria-hidden="true">
@@ -110,7 +101,6 @@ async function kept(): Promise<void> {
           :school="school"
           :chosen="own(answer.schools, school.id)"
           :example="example"
-          @chosen="again"
         />
         <section class="block no-print">
           <h2>History</h2>

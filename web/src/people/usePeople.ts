@@ -4,7 +4,10 @@ import type { Draft, Role } from '@kobrin/core'
 import { mayRecord } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { call } from '../wire/call.ts'
+import { kept } from '../kept/keptStore.ts'
+import { call, Unreachable } from '../wire/call.ts'
+import { words } from '../words/en.ts'
+import { pinOf, tryPin } from './pins.ts'
 
 /** Who is at this screen. */
 export const usePeople = defineStore('people', () => {
@@ -24,33 +27,96 @@ export const usePeople = defineStore('people', () => {
     return mayRecord(role.value, kind)
   }
 
+  /** What the server has not been told yet: that somebody handed this tablet over, and to whom. */
+  let untold: { to: string; pin: string } | null = null
+
   async function recall(): Promise<void> {
-    const presence = await call(ROUTES.presence)
-    me.value = presence.me
-    team.value = presence.people
+    try {
+      // Handed over while there was no link: whoever was here before is not to come back by that.
+      if (await kept.thing('handedOver')) await tellHandedOver()
+      const presence = await call(ROUTES.presence)
+      me.value = presence.me
+      team.value = presence.people
+      await remember()
+    } catch (error) {
+      if (!(error instanceof Unreachable) || !(await recallKept())) throw error
+    }
     asked.value = true
   }
 
-  function taken(by: Me): void {
+  async function remember(): Promise<void> {
+    await kept.keepThing('me', me.value)
+    await kept.keepThing('team', team.value)
+  }
+
+  /** Without a link: whoever was here stays, and those who may take over are known. */
+  async function recallKept(): Promise<boolean> {
+    const [before, others] = await Promise.all([kept.thing('me'), kept.thing('team')])
+    me.value = before ?? null
+    team.value = others ?? []
+    return me.value !== null || team.value.length > 0
+  }
+
+  async function tellHandedOver(): Promise<void> {
+    await call(ROUTES.signOut)
+    await kept.keepThing('handedOver', false)
+  }
+
+  async function taken(by: Me): Promise<void> {
     me.value = by
     signIns.value += 1
+    await kept.keepThing('me', by)
   }
 
   async function signIn(login: string, passphrase: string): Promise<void> {
-    taken(await call(ROUTES.signIn, { body: { login, passphrase } }))
+    await taken(await call(ROUTES.signIn, { body: { login, passphrase } }))
+    await kept.keepThing('handedOver', false)
   }
 
   async function switchTo(personId: string, pin: string): Promise<void> {
-    taken(await call(ROUTES.switchPerson, { body: { personId, pin } }))
+    try {
+      const by = await call(ROUTES.switchPerson, { body: { personId, pin } })
+      await kept.keepPin(await pinOf(by, pin, Date.now()))
+      await taken(by)
+      await kept.keepThing('handedOver', false)
+    } catch (error) {
+      if (!(error instanceof Unreachable)) throw error
+      await switchWithoutLink(personId, pin)
+    }
+  }
+
+  async function switchWithoutLink(personId: string, pin: string): Promise<void> {
+    const answer = await tryPin(await kept.pin(personId), { pin, now: Date.now(), keep: kept.keepPin })
+    if (answer.is !== 'right') throw new Error(words.pinWithoutLink[answer.is])
+    untold = { to: personId, pin }
+    await kept.keepThing('handedOver', true)
+    await taken(answer.me)
+  }
+
+  /** The link is back: the server is told who took over meanwhile. */
+  async function tellTaken(): Promise<void> {
+    if (!untold) return
+    const { to, pin } = untold
+    untold = null
+    await switchTo(to, pin)
   }
 
   async function enrol(name: string): Promise<void> {
     me.value = await call(ROUTES.enrolDevice, { body: { name } })
+    await remember()
   }
 
   async function signOut(): Promise<void> {
-    await call(ROUTES.signOut)
-    await recall()
+    try {
+      await call(ROUTES.signOut)
+      await recall()
+    } catch (error) {
+      if (!(error instanceof Unreachable)) throw error
+      untold = null
+      me.value = null
+      await kept.keepThing('handedOver', true)
+      await kept.keepThing('me', null)
+    }
   }
 
   return {
@@ -63,6 +129,7 @@ export const usePeople = defineStore('people', () => {
     maySay,
     asked,
     recall,
+    tellTaken,
     signIn,
     switchTo,
     enrol,

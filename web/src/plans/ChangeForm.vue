@@ -4,7 +4,6 @@ import Button from 'primevue/button'
 import type { Resident } from '../site/useSite.ts'
 import type { Duty, Plan } from '@kobrin/core'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { useDoing } from '../app/useAnswer.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import DayField from '../fields/DayField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
@@ -14,10 +13,11 @@ import TickField from '../fields/TickField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Changed, ChangeDraft } from './planChange.ts'
-import { changeOf, draftOf, isUntouched, LIGHTS, MEASURES, wrongWith } from './planChange.ts'
+import { changeOf, draftOf, fieldsOf, isUntouched, LIGHTS, MEASURES, wrongWith } from './planChange.ts'
 import PreviewTable from './PreviewTable.vue'
 import type { Preview } from './usePreview.ts'
 import { usePreview } from './usePreview.ts'
@@ -27,11 +27,10 @@ const { resident, plan, duties } = defineProps<{
   plan: Plan
   duties: readonly Duty[]
 }>()
-const emit = defineEmits<{ signed: [] }>()
 
 const site = useSite()
 const today = useToday()
-const { busy, complaint, run } = useDoing()
+const { busy, complaint, told } = useTold((body: SignOverride) => call(ROUTES.signOverride, { body }))
 const which = shallowRef('')
 const draft = ref<ChangeDraft | null>(null)
 const reason = shallowRef('')
@@ -93,6 +92,8 @@ function choice(about: string, id: string, label = id) {
   return { value: `${about} ${id}`, label }
 }
 
+const fields = computed(() => changed.value && fieldsOf(changed.value))
+
 function change(): ReturnType<typeof changeOf> {
   return changed.value && draft.value ? changeOf(changed.value, draft.value) : {}
 }
@@ -111,11 +112,10 @@ function look(): void {
 }
 
 async function sign(): Promise<void> {
-  if (!(await run(() => call(ROUTES.signOverride, { body: sends() })))) return
+  if (!(await told(sends()))) return
   which.value = ''
   reason.value = ''
   forAll.value = false
-  emit('signed')
 }
 </script>
 
@@ -125,37 +125,37 @@ async function sign(): Promise<void> {
     <template v-if="draft">
       <div v-if="duty && !draft.drop" class="pair">
         <template v-if="duty.cadence.type === 'every'">
-          <SureNumber v-model="draft.days" name="days" label="Every" unit="days" />
-          <SureNumber v-model="draft.tolerance" name="tolerance" label="Give or take" unit="days" />
+          <SureNumber v-model="draft.days" :name="fields?.days" label="Every" unit="days" />
+          <SureNumber v-model="draft.tolerance" :name="fields?.tolerance" label="Give or take" unit="days" />
         </template>
         <SureNumber
           v-if="duty.amount?.by === 'portion'"
           v-model="draft.grams"
-          name="grams"
+          :name="fields?.grams"
           label="Portion"
           unit="g"
         />
       </div>
       <TickField v-if="duty" v-model="draft.drop" label="no longer" />
       <div v-if="zone" class="pair">
-        <SureNumber v-model="draft.low" name="low" label="From" unit="°C" />
-        <SureNumber v-model="draft.high" name="high" label="to" unit="°C" />
+        <SureNumber v-model="draft.low" label="From" unit="°C" />
+        <SureNumber v-model="draft.high" :name="fields?.range" label="to" unit="°C" />
         <SureNumber
           v-if="zone.ceilingCelsius !== undefined"
           v-model="draft.ceiling"
-          name="ceiling"
+          :name="fields?.ceiling"
           label="Never above"
           unit="°C"
         />
       </div>
       <div v-if="changed && 'light' in changed" class="pair">
-        <SureNumber v-model="draft.low" name="low" label="From" unit="h" />
-        <SureNumber v-model="draft.high" name="high" label="to" unit="h" />
+        <SureNumber v-model="draft.low" label="From" unit="h" />
+        <SureNumber v-model="draft.high" :name="fields?.range" label="to" unit="h" />
       </div>
       <SureNumber
         v-if="measure"
         v-model="draft.value"
-        name="value"
+        :name="fields?.value"
         :label="care.housing[measure] ?? measure"
         :unit="measure === 'hides' ? '' : measure === 'floorPerAnimalCm2' ? 'cm²' : 'mm'"
       />

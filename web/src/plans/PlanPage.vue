@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { EndOverride } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
 import type { Override } from '@kobrin/core'
 import { isBefore, own } from '@kobrin/core'
@@ -6,7 +7,6 @@ import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
-import { useDoing } from '../app/useAnswer.ts'
 import ConditionScale from '../condition/ConditionScale.vue'
 import SchoolChoice from '../library/SchoolChoice.vue'
 import { useRecord } from '../entries/useRecord.ts'
@@ -15,6 +15,7 @@ import { usePlans } from './usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
 import { care, lightLines, sayHousing, sayTarget, sayZone } from '../words/care.ts'
 import { sayOverride } from '../words/changes.ts'
 import { words } from '../words/en.ts'
@@ -35,7 +36,9 @@ const people = usePeople()
 const today = useToday()
 const record = useRecord()
 const teller = useTeller()
-const { busy, complaint, run } = useDoing()
+const { busy, complaint, told } = useTold((body: Pick<EndOverride, 'target' | 'number'>) =>
+  call(ROUTES.endOverride, { body: { ...body, reason: 'Ended on the plan page' } }),
+)
 
 const resident = computed(() => site.residents.get(id))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
@@ -51,13 +54,6 @@ const editable = computed(() => plan.value?.duties.filter((one) => !isBefore(one
 
 const preview = shallowRef<Preview | null>(null)
 const previewOf = usePreview()
-
-async function end(target: string, number: number): Promise<void> {
-  await run(async () => {
-    await call(ROUTES.endOverride, { body: { target, number, reason: 'Ended on the plan page' } })
-    await site.load()
-  })
-}
 
 function lookAtStage(stage: string): void {
   preview.value = resident.value ? previewOf(resident.value, { stage }) : null
@@ -105,13 +101,7 @@ function isOver({ until, on }: Override): boolean {
       </section>
       <section class="block">
         <h2>Change it</h2>
-        <ChangeForm
-          v-if="maySign"
-          :resident="resident"
-          :plan="plan"
-          :duties="editable"
-          @signed="site.load()"
-        />
+        <ChangeForm v-if="maySign" :resident="resident" :plan="plan" :duties="editable" />
         <p v-else class="quiet">A senior keeper signs changes to a plan.</p>
         <PreviewTable v-if="preview" :preview="preview" />
         <template v-if="signedChanges.length > 0">
@@ -130,7 +120,7 @@ function isOver({ until, on }: Override): boolean {
                 severity="secondary"
                 :disabled="busy"
                 :aria-label="`End: ${sayOverride(signed)}`"
-                @click="end(target, number)"
+                @click="told({ target, number })"
               >
                 End it
               </Button>
@@ -150,7 +140,6 @@ function isOver({ until, on }: Override): boolean {
             own(resident.schools, school.id) ?? own(own(site.book?.schools ?? {}, sheet.id) ?? {}, school.id)
           "
           :resident-id="id"
-          @chosen="site.load()"
         />
       </template>
     </div>

@@ -106,41 +106,61 @@ export function isUntouched(changed: Changed, draft: ChangeDraft): boolean {
   return JSON.stringify(before) === JSON.stringify(draft)
 }
 
+/** Where each line of the form stands in what would be signed, as the contract names it. */
+export function fieldsOf(
+  changed: Changed,
+): Record<'days' | 'tolerance' | 'grams' | 'range' | 'ceiling' | 'value', string> {
+  return {
+    days: 'patch.cadence.days',
+    tolerance: 'patch.cadence.tolerance',
+    grams: 'patch.amount.grams',
+    range: 'light' in changed ? `light.${changed.light}` : 'target.celsius',
+    ceiling: 'target.ceilingCelsius',
+    value: 'measure' in changed ? `housing.${changed.measure}` : 'housing',
+  }
+}
+
 /** What cannot be meant, by field, before anybody is asked about it. Nothing when it can stand. */
 export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): Record<string, string> {
   if (draft.until !== null && draft.until < today) return { until: 'It cannot end before today.' }
-  if ('measure' in changed) return wrongMeasure(changed.measure, draft.value)
-  if ('light' in changed) return wrongHours(draft)
-  if ('zone' in changed) return wrongClimate(changed.zone, draft)
-  return draft.drop ? {} : wrongDuty(changed.duty, draft)
+  const fields = fieldsOf(changed)
+  if ('measure' in changed) return wrongMeasure(changed.measure, draft.value, fields)
+  if ('light' in changed) return wrongHours(draft, fields)
+  if ('zone' in changed) return wrongClimate(changed.zone, draft, fields)
+  return draft.drop ? {} : wrongDuty(changed.duty, draft, fields)
 }
 
-function wrongMeasure(measure: Measure, value: number): Record<string, string> {
-  if (measure === 'hides' && !Number.isInteger(value)) return { value: 'How many hides? A whole number.' }
-  return value > 0 ? {} : { value: 'More than none.' }
+type Fields = ReturnType<typeof fieldsOf>
+type Wrong = Record<string, string>
+
+function wrongMeasure(measure: Measure, value: number, at: Fields): Wrong {
+  if (measure === 'hides' && !Number.isInteger(value))
+    return { [at.value]: 'How many hides? A whole number.' }
+  return value > 0 ? {} : { [at.value]: 'More than none.' }
 }
 
-function wrongHours({ low, high }: ChangeDraft): Record<string, string> {
-  if (low > high) return { high: 'The first number of hours is above the second.' }
-  return low >= 0 && high <= 24 ? {} : { high: 'A day has from 0 to 24 hours of light.' }
+function wrongHours({ low, high }: ChangeDraft, at: Fields): Wrong {
+  if (low > high) return { [at.range]: 'The first number of hours is above the second.' }
+  return low >= 0 && high <= 24 ? {} : { [at.range]: 'A day has from 0 to 24 hours of light.' }
 }
 
 function wrongClimate(
   { ceilingCelsius, neverBelowCelsius }: PlanTarget,
   { low, high, ceiling }: ChangeDraft,
-): Record<string, string> {
-  if (low > high) return { high: 'The first temperature is above the second.' }
+  at: Fields,
+): Wrong {
+  if (low > high) return { [at.range]: 'The first temperature is above the second.' }
   if (ceilingCelsius !== undefined && ceiling <= high)
-    return { ceiling: `The ceiling has to lie above the ${high} °C that are wanted.` }
+    return { [at.ceiling]: `The ceiling has to lie above the ${high} °C that are wanted.` }
   if (neverBelowCelsius !== undefined && low <= neverBelowCelsius)
-    return { low: `${neverBelowCelsius} °C and less harms it: what is wanted has to lie above.` }
+    return { [at.range]: `${neverBelowCelsius} °C and less harms it: what is wanted has to lie above.` }
   return {}
 }
 
-function wrongDuty({ cadence, amount }: Duty, draft: ChangeDraft): Record<string, string> {
-  if (cadence.type === 'every' && draft.days <= 0) return { days: 'Every how many days? At least one.' }
+function wrongDuty({ cadence, amount }: Duty, draft: ChangeDraft, at: Fields): Wrong {
+  if (cadence.type === 'every' && draft.days <= 0) return { [at.days]: 'Every how many days? At least one.' }
   if (cadence.type === 'every' && draft.tolerance < 0)
-    return { tolerance: 'Give or take how many days? None or more.' }
-  if (amount?.by === 'portion' && draft.grams <= 0) return { grams: 'How many grams? More than none.' }
+    return { [at.tolerance]: 'Give or take how many days? None or more.' }
+  if (amount?.by === 'portion' && draft.grams <= 0) return { [at.grams]: 'How many grams? More than none.' }
   return {}
 }

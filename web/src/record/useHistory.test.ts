@@ -2,11 +2,13 @@ import type { Entry } from '@kobrin/core'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowReactive, shallowRef } from 'vue'
 import { entryOn, TODAY } from '../testing/residents.ts'
+import { historyChanged, queries } from '../wire/queries.ts'
 import { useHistory } from './useHistory.ts'
 
 const answers = vi.hoisted(() => new Map<string, (entries: object[]) => void>())
 const recent = vi.hoisted(() => ({ of: new Map<string, object[]>() }))
-vi.mock('../wire/call.ts', () => ({
+vi.mock('../wire/call.ts', async (original) => ({
+  ...(await original<object>()),
   call: (_route: object, { params: { subject } }: { params: { subject: string } }) =>
     new Promise((resolve) => answers.set(subject, (entries) => resolve({ entries }))),
 }))
@@ -21,8 +23,10 @@ const noted = (subject: string, text: string): Entry =>
   entryOn(TODAY, { kind: 'noted', payload: { text } }, { subject })
 
 async function arrives(id: string, ...entries: Entry[]): Promise<void> {
+  await vi.waitFor(() => expect(answers.has(id)).toBe(true))
   answers.get(id)?.(entries)
-  await new Promise((resolve) => setTimeout(resolve))
+  // What is answered is shown a few turns later.
+  await new Promise((resolve) => setTimeout(resolve, 20))
 }
 
 function historyOf(first: string) {
@@ -33,6 +37,7 @@ function historyOf(first: string) {
 }
 
 beforeEach(() => {
+  queries.clear()
   answers.clear()
   recent.of = shallowReactive(new Map<string, object[]>())
 })
@@ -51,10 +56,23 @@ it('is what was read, and what was entered since, each once', async () => {
 
 it('of one who was looked at before never shows under another', async () => {
   const { entries, looking } = historyOf('ada')
+  await vi.waitFor(() => expect(answers.has('ada')).toBe(true))
   looking.value = 'ben'
   await nextTick()
   const bens = noted('ben', 'his own')
   await arrives('ben', bens)
   await arrives('ada', noted('ada', 'hers'))
   expect(entries.value.map(({ uid }) => uid)).toEqual([bens.uid])
+})
+
+it('is read anew when somebody wrote about it: a correction of long ago is among what was read', async () => {
+  const { entries } = historyOf('ada')
+  const old = noted('ada', 'old')
+  await arrives('ada', old)
+  answers.clear()
+  historyChanged('ben')
+  historyChanged('ada')
+  const later = noted('ada', 'said of the old one')
+  await arrives('ada', old, later)
+  expect(entries.value.map(({ uid }) => uid)).toEqual([old.uid, later.uid])
 })

@@ -4,6 +4,7 @@ import type { Place, Register, Sheet } from '@kobrin/core'
 import { placeIn } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
+import { kept } from '../kept/keptStore.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { call } from '../wire/call.ts'
 
@@ -71,11 +72,27 @@ export const useSite = defineStore('site', () => {
     const [freshSite, freshBook] = await Promise.all([call(ROUTES.site), call(ROUTES.planBook)])
     site.value = freshSite
     book.value = freshBook
+    await Promise.all([kept.keepThing('site', freshSite), kept.keepThing('book', freshBook)])
+  }
+
+  /** Takes up what lies on this device. False where it does not. */
+  async function recall(): Promise<boolean> {
+    const [keptSite, keptBook, behind] = await Promise.all([
+      kept.thing('site'),
+      kept.thing('book'),
+      kept.thing('clockBehind'),
+    ])
+    if (!keptSite || !keptBook) return false
+    site.value = keptSite
+    book.value = keptBook
+    clockBehind.value = behind ?? 0
+    return true
   }
 
   /** Takes the server's clock as it was told on the way of an answer: half-way is wrong by the least. */
   function setClock(serverMs: number, askedMs: number, answeredMs: number): void {
     clockBehind.value = Math.round(serverMs - (askedMs + answeredMs) / 2)
+    void kept.keepThing('clockBehind', clockBehind.value)
   }
 
   /** Where an enclosure stands, at the level at which the resident is walked. */
@@ -107,6 +124,7 @@ export const useSite = defineStore('site', () => {
     species,
     people,
     load,
+    recall,
     setClock,
     placeOf,
     placeName,

@@ -5,25 +5,30 @@ import { kindOf, mayRecord } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
 import { RouterLink } from 'vue-router'
-import { useDoing } from '../app/useAnswer.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import NumberField from '../fields/NumberField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
-import { useSite } from '../site/useSite.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
 import { terms } from '../words/terms.ts'
+
+type Proposal = Extract<Verdict['what'], { code: 'condition' }>
 
 /** What can be done about a verdict from here. */
 const { verdict, residentId } = defineProps<{ verdict: Verdict; residentId: string }>()
-const site = useSite()
 const residents = useResidents()
 const record = useRecord()
 const people = usePeople()
-const { busy, complaint, run } = useDoing()
+const { busy, complaint, told } = useTold(async ({ propose, score }: Proposal) => {
+  for (const patch of propose)
+    await call(ROUTES.signOverride, {
+      body: { resident: residentId, patch, reason: `Body condition ${score}.` },
+    })
+})
 const form = reactive<{ found: number | null; lost: number | null; why: string }>({
   found: null,
   lost: null,
@@ -80,14 +85,7 @@ function confirmStage(stage: string): void {
 
 function acceptFeeding(): void {
   if (what.value.code !== 'condition') return
-  const { propose, score } = what.value
-  void run(async () => {
-    for (const patch of propose)
-      await call(ROUTES.signOverride, {
-        body: { resident: residentId, patch, reason: `Body condition ${score}.` },
-      })
-    await site.load()
-  })
+  void told(what.value)
 }
 
 function proposal(): string {

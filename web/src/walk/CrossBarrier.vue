@@ -20,7 +20,7 @@ const emit = defineEmits<{ crossed: [] }>()
     <p v-else>
       {{ words.crossing[barrier] }}. Leave the tools of the last room behind, and do not come back today.
     </p>
-    <Button @click="emit('crossed')">
+    <Button class="cross" @click="emit('crossed')">
       {{ back ? 'I washed and changed' : 'Done: cross' }}
     </Button>
   </section>
@@ -43,7 +43,7 @@ const emit = defineEmits<{ crossed: [] }>()
   background: var(--paper);
 }
 
-.gate .primary {
+.gate > .cross {
   padding: 10px 24px;
   background: var(--focus);
 }

@@ -5,6 +5,11 @@ import Drawer from 'primevue/drawer'
  * for it takes back. */
 const { narrow, stripPx } = defineProps<{ narrow: boolean; stripPx: number }>()
 const open = defineModel<boolean>('open', { required: true })
+
+// Only a click: the lift of the finger whose hold opened it is none.
+function touchedBeside({ target, currentTarget }: Event): void {
+  if (target === currentTarget) open.value = false
+}
 </script>
 
 <template>
@@ -13,7 +18,8 @@ const open = defineModel<boolean>('open', { required: true })
     v-model:visible="open"
     position="bottom"
     class="panelDrawer"
-    :pt="{ mask: { class: 'overBoard', style: { '--strip': `${stripPx}px` } } }"
+    :dismissable="false"
+    :pt="{ mask: { class: 'overBoard', style: { '--strip': `${stripPx}px` }, onClick: touchedBeside } }"
   >
     <template #container><slot /></template>
   </Drawer>

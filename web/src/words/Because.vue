@@ -25,7 +25,7 @@ const id = useId()
     @click="over?.toggle($event)"
     >{{ terms.because }}</Button
   >
-  <Popover ref="over" @show="isOpen = true" @hide="isOpen = false">
+  <Popover ref="over" :aria-label="label" @show="isOpen = true" @hide="isOpen = false">
     <ul :id="id" class="reasons" :aria-label="label">
       <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
     </ul>

@@ -11,7 +11,14 @@ export const words = {
   unstored: (count: number) => `${count} not stored here: keep this open`,
   held: (count: number) =>
     count > 0 ? `${count} waiting: the server cannot write` : 'The server cannot write',
-  cutOff: 'No link',
+  cutOff: (since: string, waiting: number) =>
+    `No link${since ? ` since ${since}` : ''}${waiting > 0 ? ` · ${waiting} waiting` : ''}`,
+  pinWithoutLink: {
+    wrong: 'That PIN is not right.',
+    locked: 'Too many wrong PINs: only with a link to the server again.',
+    stale: 'More than a week since this PIN was last given here: only with a link to the server.',
+    unknown: 'Without a link only those can take over who have given their PIN on this tablet before.',
+  },
   went: { moved: 'moved out', died: 'died', left: 'left the house' },
 
   duty: {

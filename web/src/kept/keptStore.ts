@@ -1,0 +1,137 @@
+import type { Bookmark, KeptEntry, Me, Person, PlanBook, Site } from '@kobrin/contract'
+import { isPast } from '@kobrin/contract'
+import type { DBSchema, IDBPDatabase } from 'idb'
+import { openDB } from 'idb'
+import type { ToldFold } from '../entries/ledger.ts'
+
+/** A fold as it lies on this device. */
+export interface KeptFold extends ToldFold {
+  subject: string
+  /** Set when only the server can tell what later entries made of it. */
+  stale?: true
+}
+
+/** Who can take over this tablet without a link: proven by PIN while there was one. */
+export interface KeptPin {
+  personId: string
+  salt: Uint8Array<ArrayBuffer>
+  hash: Uint8Array<ArrayBuffer>
+  me: Me
+  /** When the server last let this person in, milliseconds. */
+  provenAt: number
+  /** Wrong ones since. */
+  wrong: number
+}
+
+/** What is kept once: each by its name. */
+export interface KeptThings {
+  site: Site
+  book: PlanBook
+  /** How far the feed is in the folds that lie here. */
+  head: Bookmark
+  clockBehind: number
+  /** Who was at this screen last; null when it was handed over. */
+  me: Me | null
+  team: readonly Person[]
+  /** Set when somebody handed this tablet over and the server has not been told. */
+  handedOver: boolean
+}
+
+interface KeptSchema extends DBSchema {
+  folds: { key: string; value: KeptFold }
+  things: { key: string; value: unknown }
+  pins: { key: string; value: KeptPin }
+  answers: { key: string; value: unknown }
+  /** Made here and kept by the server, and not yet in a fold that lies here. */
+  sent: { key: string; value: KeptEntry }
+}
+
+type Db = IDBPDatabase<KeptSchema>
+
+/** What this device keeps of the house, so that a round can be walked without a link. Nothing in it is the only
+ * copy of anything: what waits to be sent lies elsewhere. Where the device cannot keep it, it is as if nothing
+ * had been kept. */
+export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = openDB) {
+  let opened: Promise<Db> | null = null
+
+  function db(): Promise<Db> {
+    opened ??= open<KeptSchema>(name, 1, {
+      upgrade(fresh) {
+        fresh.createObjectStore('folds', { keyPath: 'subject' })
+        fresh.createObjectStore('things')
+        fresh.createObjectStore('pins', { keyPath: 'personId' })
+        fresh.createObjectStore('answers')
+        fresh.createObjectStore('sent', { keyPath: 'uid' })
+      },
+      blocking: () => void forget(),
+      terminated: () => (opened = null),
+    })
+    opened.catch(() => (opened = null))
+    return opened
+  }
+
+  async function forget(): Promise<void> {
+    const closing = opened
+    opened = null
+    ;(await closing)?.close()
+  }
+
+  async function attempt<T>(act: (db: Db) => Promise<T>, otherwise: T): Promise<T> {
+    try {
+      return await act(await db())
+    } catch {
+      return otherwise
+    }
+  }
+
+  return {
+    thing: <K extends keyof KeptThings>(key: K) =>
+      attempt(async (at) => (await at.get('things', key)) as KeptThings[K] | undefined, undefined),
+    keepThing: <K extends keyof KeptThings>(key: K, value: KeptThings[K]) =>
+      attempt(async (at) => void (await at.put('things', value, key)), undefined),
+    folds: () => attempt((at) => at.getAll('folds'), []),
+    /** Folds and how far they reach, together or not at all. `anew` forgets all others. */
+    keepFolds: (folds: readonly KeptFold[], head: Bookmark, { anew = false } = {}) =>
+      attempt(async (at) => {
+        const tx = at.transaction(['folds', 'things', 'sent'], 'readwrite')
+        const store = tx.objectStore('folds')
+        const sent = tx.objectStore('sent')
+        if (anew) await store.clear()
+        const told = (await sent.getAll()).filter((entry) => isPast(head, entry))
+        await Promise.all([
+          ...folds.map((fold) => store.put(fold)),
+          ...told.map(({ uid }) => sent.delete(uid)),
+          tx.objectStore('things').put(head, 'head'),
+          tx.done,
+        ])
+        return true
+      }, false),
+    sent: () => attempt((at) => at.getAll('sent'), []),
+    keepSent: (entry: KeptEntry) => attempt(async (at) => void (await at.put('sent', entry)), undefined),
+    pin: (personId: string) => attempt((at) => at.get('pins', personId), undefined),
+    keepPin: (pin: KeptPin) => attempt(async (at) => void (await at.put('pins', pin)), undefined),
+    answers: {
+      getItem: (key: string) => attempt((at) => at.get('answers', key), undefined),
+      setItem: (key: string, value: unknown) =>
+        attempt(async (at) => void (await at.put('answers', value, key)), undefined),
+      removeItem: (key: string) => attempt((at) => at.delete('answers', key), undefined),
+    },
+    /** Everything goes but the PINs of an enrolled tablet. */
+    clear: () =>
+      attempt(async (at) => {
+        const tx = at.transaction(['folds', 'things', 'answers', 'sent'], 'readwrite')
+        await Promise.all([
+          tx.objectStore('folds').clear(),
+          tx.objectStore('things').clear(),
+          tx.objectStore('answers').clear(),
+          tx.objectStore('sent').clear(),
+          tx.done,
+        ])
+      }, undefined),
+  }
+}
+
+export type KeptStore = ReturnType<typeof createKeptStore>
+
+/** The one of this browser. */
+export const kept = createKeptStore()

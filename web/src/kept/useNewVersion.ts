@@ -1,0 +1,36 @@
+import { shallowReadonly, shallowRef } from 'vue'
+import { Workbox } from 'workbox-window'
+
+const waits = shallowRef(false)
+let workbox: Workbox | null = null
+const HOUR_MS = 3_600_000
+
+/** Keeps the interface on this device, and says when a newer one lies ready. It is never taken under a hand. */
+export async function keepInterface(): Promise<void> {
+  if (!('serviceWorker' in navigator)) return
+  workbox = new Workbox('/serviceWorker.js', { type: 'module' })
+  workbox.addEventListener('waiting', () => (waits.value = true))
+  try {
+    const registered = await workbox.register()
+    setInterval(() => void registered?.update().catch(() => undefined), HOUR_MS)
+  } catch {
+    // Where the browser keeps nothing the interface comes over the line each time.
+  }
+  void askToStay()
+}
+
+/** What is kept here goes when the device runs short, unless the browser is asked to leave it. */
+async function askToStay(): Promise<void> {
+  const { storage } = navigator as { storage?: StorageManager }
+  if (storage && !(await storage.persisted())) await storage.persist()
+}
+
+export function useNewVersion() {
+  return {
+    waits: shallowReadonly(waits),
+    take(): void {
+      workbox?.addEventListener('controlling', () => globalThis.location.reload())
+      workbox?.messageSkipWaiting()
+    },
+  }
+}

@@ -1,0 +1,97 @@
+import type { Answer, Asked, Route } from '@kobrin/contract'
+import { addressOf, ROUTES } from '@kobrin/contract'
+import type { AsyncStorage, PersistedQuery } from '@tanstack/query-persist-client-core'
+import { experimental_createQueryPersister as createPersister } from '@tanstack/query-persist-client-core'
+import { QueryClient, useMutation, useQuery } from '@tanstack/vue-query'
+import { computed } from 'vue'
+import { sayError } from '../app/sayError.ts'
+import { kept } from '../kept/keptStore.ts'
+import { call, Unreachable } from './call.ts'
+
+const DAY_MS = 86_400_000
+/** What was opened lately stays on this device for so long. */
+const KEPT_FOR_MS = 60 * DAY_MS
+
+const persister = createPersister<PersistedQuery>({
+  storage: kept.answers as AsyncStorage<PersistedQuery>,
+  serialize: (query) => query,
+  deserialize: (query) => query,
+  maxAge: KEPT_FOR_MS,
+})
+
+/** What the server answered, while it is true: the feed says when it is no longer. */
+export const queries = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: Infinity,
+      gcTime: DAY_MS,
+      networkMode: 'offlineFirst',
+      retry: (tries, error) => tries < 2 && error instanceof Unreachable && globalThis.navigator.onLine,
+    },
+    mutations: { networkMode: 'always' },
+  },
+})
+
+const HISTORY = '/api/subjects/'
+
+/** Plans, sheets, boxes or schools were changed: what was answered about any of them may be another answer now. */
+export function answersChanged(): void {
+  void queries.invalidateQueries({ predicate: ({ queryKey: [key] }) => !String(key).startsWith(HISTORY) })
+}
+
+/** Something was written about a subject: its history, and what changed of late. */
+export function historyChanged(subject: string): void {
+  const history = keyOf(ROUTES.record, { params: { subject } })[0]
+  const changes = ROUTES.changes.url
+  void queries.invalidateQueries({
+    predicate: ({ queryKey: [key] }) => key === history || String(key).startsWith(changes),
+  })
+}
+
+interface AnyAsked {
+  params?: Record<string, string | number>
+  querystring?: Record<string, string | number | undefined>
+}
+
+/** By its address, so that whoever hears of a change can name what it is about. */
+export function keyOf(route: Route, { params, querystring }: AnyAsked = {}): [string] {
+  return [addressOf(route.url, params, querystring)]
+}
+
+/** What the server answers to a question, asked anew when what is asked changes, or when the feed tells that the
+ * answer has. Without a link it is the last answer that this device was given. */
+export function useAsked<R extends Route>(
+  route: R,
+  asked: () => keyof Asked<R> extends never ? undefined : Asked<R>,
+) {
+  const { data, error } = useQuery(
+    {
+      queryKey: computed(() => keyOf(route, asked() as AnyAsked | undefined)),
+      queryFn: (): Promise<Answer<R>> => (call as (...all: unknown[]) => Promise<Answer<R>>)(route, asked()),
+      persister: persister.persisterFn,
+    },
+    queries,
+  )
+  return {
+    answer: computed(() => (data.value as Answer<R> | undefined) ?? null),
+    // What is here is shown, also where nothing newer can be had.
+    complaint: computed(() => (error.value && data.value === undefined ? sayError(error.value) : '')),
+  }
+}
+
+/** Something told to the server: whether it is on its way, and what was wrong with it. */
+export function useTold<Given = void, Got = unknown>(tell: (given: Given) => Promise<Got>) {
+  const { isPending, error, mutateAsync } = useMutation({ mutationFn: tell }, queries)
+  return {
+    busy: isPending,
+    complaint: computed(() => (error.value ? sayError(error.value) : '')),
+    /** Null where it was not taken, or the same is already on its way. */
+    async told(given: Given): Promise<{ got: Got } | null> {
+      if (isPending.value) return null
+      return mutateAsync(given).then(
+        (got) => ({ got }),
+        () => null,
+      )
+    },
+  }
+}
