@@ -1,4 +1,5 @@
 import type { FamilyName, StateOf } from '@kobrin/core'
+import { LRUCache } from 'lru-cache'
 
 /** Subjects remembered at most: enough for everyone on shift, whatever the size of the house. */
 const REMEMBERED = 2000
@@ -24,28 +25,21 @@ export interface FoldMemory {
   keepFamily: (subject: string, family: FamilyName) => void
 }
 
-function putLast<T>(map: Map<string, T>, key: string, value: T, most: number): void {
-  map.delete(key)
-  map.set(key, value)
-  const [oldest] = map.keys()
-  if (map.size > most && oldest !== undefined) map.delete(oldest)
-}
-
 /** Folds as this server wrote them last, so that a subject's next entry need not read them back. The
  * database stays the authority: see `writeTogether`. */
 export function createFoldMemory(): FoldMemory {
-  const folds = new Map<string, Fold>()
-  const families = new Map<string, FamilyName>()
+  const folds = new LRUCache<string, Fold>({ max: REMEMBERED })
+  const families = new LRUCache<string, FamilyName>({ max: FAMILIES_REMEMBERED })
   return {
     recall: (subject) => folds.get(subject),
     keep(subject, fold) {
-      putLast(folds, subject, fold, REMEMBERED)
-      putLast(families, subject, fold.family, FAMILIES_REMEMBERED)
+      folds.set(subject, fold)
+      families.set(subject, fold.family)
     },
     forget(subjects) {
       for (const subject of subjects) folds.delete(subject)
     },
     familyOf: (subject) => families.get(subject),
-    keepFamily: (subject, family) => putLast(families, subject, family, FAMILIES_REMEMBERED),
+    keepFamily: (subject, family) => void families.set(subject, family),
   }
 }

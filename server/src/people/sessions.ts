@@ -1,6 +1,7 @@
 import type { Person, Shift } from '@kobrin/contract'
 import type { Role } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
+import { LRUCache } from 'lru-cache'
 import { v7 as uuidv7 } from 'uuid'
 import type { Database } from '../database/connect.ts'
 import { isoInstant, sqlMoment } from '../database/columns.ts'
@@ -11,6 +12,8 @@ import { hashed, newToken } from './token.ts'
 const SESSION_HOURS = 14
 /** How long a session is believed without asking the database again. */
 const BELIEVED_MS = 5_000
+/** More than ever sign in at once. */
+const BELIEVED_MOST = 5000
 
 export interface SignedIn {
   person: Person
@@ -107,7 +110,7 @@ function createEndings() {
 }
 
 export function createSessions(db: Database, now: () => Date = () => new Date()): Sessions {
-  const believed = new Map<string, { until: number; signedIn: SignedIn }>()
+  const believed = new LRUCache<string, { until: number; signedIn: SignedIn }>({ max: BELIEVED_MOST })
   const at = (hoursAhead = 0) => sqlMoment(now(), hoursAhead * 3_600_000)
 
   const endings = createEndings()
@@ -118,7 +121,8 @@ export function createSessions(db: Database, now: () => Date = () => new Date())
       ...[...believed.values()].map(({ signedIn }) => signedIn.shift.id),
     ])
     const ended = await endedOf(db, [...open], at())
-    for (const [token, { signedIn }] of believed) if (ended.has(signedIn.shift.id)) believed.delete(token)
+    for (const [token, { signedIn }] of believed.entries())
+      if (ended.has(signedIn.shift.id)) believed.delete(token)
     for (const shift of ended) endings.end(shift)
   }
 

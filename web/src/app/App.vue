@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { useTitle } from '@vueuse/core'
 import { computed, onMounted, onUnmounted, shallowRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
+import { useSite } from '../site/useSite.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
@@ -21,12 +23,13 @@ const NotReached = later(() => import('./NotReached.vue'))
 const people = usePeople()
 const record = useRecord()
 const today = useToday()
+const site = useSite()
 const route = useRoute()
 const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
 const complaint = shallowRef('')
 
-const HOMES: Readonly<Record<string, string>> = {
+const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
   walk: 'walk',
   handover: 'handover',
   library: 'library',
@@ -36,7 +39,13 @@ const HOMES: Readonly<Record<string, string>> = {
   sheet: 'library',
 }
 const here = computed(() => HOMES[String(route.name)] ?? 'residents')
+/** Whoever the page is about, else the place it belongs to. */
+const about = computed(() => {
+  const id = String(route.params['id'] ?? '')
+  return site.residents.get(id)?.name ?? site.species.get(id)?.common ?? words.places[here.value]
+})
 const inside = computed(() => people.person !== null && record.ready && !record.needsSignIn)
+useTitle(computed(() => (inside.value ? `${about.value} · Kobrin` : 'Kobrin')))
 const dateLine = computed(() =>
   new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',

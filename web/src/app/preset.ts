@@ -230,6 +230,10 @@ export const preset = definePreset(
       contextmenu: { item: { padding: '5px 12px' } },
       dialog: { root: { borderColor: INK }, header: { gap: '12px' } },
       radiobutton: { root: { width: '22px', height: '22px' } },
+      togglebutton: {
+        colorScheme: { light: { content: { checkedBackground: 'var(--chip)' } } },
+        content: { checkedShadow: `inset 0 -3px 0 ${FOCUS}` },
+      },
       tabs: { tab: { padding: '8px 12px' }, tablist: { background: 'transparent' } },
     },
   },

@@ -64,9 +64,4 @@ li {
   padding-left: 6px;
   border-left: 5px solid var(--focus);
 }
-
-.plain {
-  min-width: 44px;
-  min-height: 44px;
-}
 </style>

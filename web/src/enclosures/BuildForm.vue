@@ -186,7 +186,7 @@ async function keep(): Promise<void> {
     </fieldset>
     <div class="row">
       <Button type="submit" :disabled="busy">Keep</Button>
-      <Button severity="secondary" @click="emit('close')">Leave it</Button>
+      <Button severity="secondary" @click="emit('close')">Keep nothing</Button>
     </div>
   </SchemaForm>
 </template>

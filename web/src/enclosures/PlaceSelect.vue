@@ -7,8 +7,10 @@ import FindingList from './FindingList.vue'
 import { sayFit } from './useFit.ts'
 
 /** One of the places that stand empty, and how it is held against whoever would move in. */
-const { label, name, places } = defineProps<{
+const { label, name, places, placeholder } = defineProps<{
   label: string
+  /** Said instead of how many stand empty, while that cannot be known. */
+  placeholder?: string | undefined
   name?: string | undefined
   places: readonly { id: string; label: string; findings: Finding[] }[]
 }>()
@@ -29,7 +31,7 @@ const findings = computed(() => places.find(({ id }) => id === chosen.value)?.fi
     :label="label"
     :name="name"
     :options="options"
-    :placeholder="`${places.length} places stand empty`"
+    :placeholder="placeholder ?? `${places.length} places stand empty`"
   />
   <FindingList v-if="findings" :findings="findings" />
 </template>

@@ -22,30 +22,37 @@ export interface FeedOptions {
   network?: EventTarget
 }
 
+function readProblem(data: unknown): Problem | null {
+  return JSON.parse(String(data)) as Problem | null
+}
+
+/** Says when nothing was heard for too long. */
+function watchSilence(silenceMs: number, onSilence: () => void) {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const stop = () => clearTimeout(timer)
+  function heard(): void {
+    stop()
+    timer = setTimeout(onSilence, silenceMs)
+  }
+  return { heard, stop }
+}
+
 /** Follows everyone's entries from a place in the feed, through every break in the line.
  * Returns how to stop. */
 export function followFeed({
   after,
   onEntry,
   onLink,
-  onChange,
-  onStartOver,
-  onStandstill,
-  onClosed,
   open = (url) => new EventSource(url),
   retryMs = 2000,
   silenceMs = 40_000,
   network = globalThis,
+  ...on
 }: FeedOptions): () => void {
   let read: Bookmark = {}
   let source: EventSource | null = null
   let timer: ReturnType<typeof setTimeout> | undefined
-  let silence: ReturnType<typeof setTimeout> | undefined
-
-  function heard(): void {
-    clearTimeout(silence)
-    silence = setTimeout(again, silenceMs)
-  }
+  const watch = watchSilence(silenceMs, again)
 
   /** The line may hang without anybody having said so. */
   function again(): void {
@@ -56,21 +63,21 @@ export function followFeed({
   }
 
   function cut(): void {
-    clearTimeout(silence)
+    watch.stop()
     onLink(false)
   }
 
   function start(): void {
     read = after()
     source = open(addressOf(ROUTES.feed.url, {}, { after: sayBookmark(read) }))
-    heard()
+    watch.heard()
     source.onopen = () => {
-      heard()
+      watch.heard()
       onLink(true)
     }
-    source.addEventListener('beat', heard)
+    source.addEventListener('beat', watch.heard)
     source.onmessage = (event: MessageEvent<string>) => {
-      heard()
+      watch.heard()
       const entry = JSON.parse(event.data) as KeptEntry
       if (isPast(read, entry)) return
       read = advanced(read, entry)
@@ -80,21 +87,19 @@ export function followFeed({
       const change = JSON.parse(event.data) as { stream: number; seq: number }
       if (isPast(read, change)) return
       read = advanced(read, change)
-      onChange()
+      on.onChange()
     })
     source.addEventListener('startOver', () => {
       read = {}
-      onStartOver()
+      on.onStartOver()
     })
-    source.addEventListener('standstill', ({ data }: MessageEvent<string>) =>
-      onStandstill(JSON.parse(data) as Problem | null),
-    )
+    source.addEventListener('standstill', ({ data }) => on.onStandstill(readProblem(data)))
     source.onerror = () => {
       onLink(false)
       // The browser tries again by itself unless the server answered with an error.
       if (source?.readyState !== 2) return
       source.close()
-      onClosed()
+      on.onClosed()
       timer = setTimeout(start, retryMs)
     }
   }
@@ -105,7 +110,7 @@ export function followFeed({
   return () => {
     network.removeEventListener('offline', cut)
     network.removeEventListener('online', again)
-    clearTimeout(silence)
+    watch.stop()
     clearTimeout(timer)
     source?.close()
   }

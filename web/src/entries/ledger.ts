@@ -61,10 +61,43 @@ function isLong({ since }: Page): boolean {
   return since.filter(isKept).length > SINCE_MOST
 }
 
+function blank(since: Entry[] = []): Page {
+  return { base: null, upTo: {}, since, complete: true }
+}
+
+/** False when it stands there already. */
+function addTo({ since }: Page, entry: Entry): boolean {
+  if (since.some(({ uid }) => uid === entry.uid)) return false
+  since.push(entry)
+  return true
+}
+
 /** A page on a newer fold: what the fold already holds goes; what waits or came later stays. */
 function pageOn({ state, upTo }: ToldFold, since: readonly Entry[]): Page {
   const later = since.filter((entry) => !isKept(entry) || !isPast(upTo, entry))
   return { base: state, upTo, since: later, complete: true }
+}
+
+interface ToKeep {
+  subject: string
+  family: FamilyName
+  head: Bookmark
+  carryOn: typeof continueFrom
+  empty: AnyState
+}
+
+/** What of a page can lie on this device: a receipt may come before what others wrote earlier, so that only what
+ * the feed has told counts. */
+function foldToKeep(
+  page: Page,
+  { subject, family, head, carryOn, empty }: ToKeep,
+): ReturnType<Ledger['keptFold']> {
+  const base = page.base ?? empty
+  const told = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
+  if (!page.base && told.length === 0) return null
+  const { state, complete } = told.length > 0 ? carryOn(base, told) : { state: base, complete: true }
+  if (!complete) return { subject, family, state: base, upTo: page.upTo, stale: true }
+  return { subject, family, state, upTo: furthest(page.upTo, head) }
 }
 
 /** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
@@ -72,7 +105,6 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
   const pages = new Map<string, Page>()
   const families = new Map<string, FamilyName>()
   const believed = shallowReactive(new Map<string, AnyState>())
-
   function refold(subject: string, page: Page): boolean {
     const family = families.get(subject)
     if (!family) return true
@@ -86,7 +118,7 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
   }
 
   function pageOf({ subject }: Pick<Entry, 'subject'>, entry?: Entry): Page {
-    const page = pages.get(subject) ?? { base: null, upTo: {}, since: [], complete: true }
+    const page = pages.get(subject) ?? blank()
     pages.set(subject, page)
     const family = entry && !families.has(subject) ? familyOf(entry) : null
     if (family) families.set(subject, family)
@@ -105,14 +137,8 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       refold(subject, page)
     },
     add(entries) {
-      const touched = new Set<string>()
-      for (const entry of entries) {
-        const { since } = pageOf(entry, entry)
-        if (since.some(({ uid }) => uid === entry.uid)) continue
-        since.push(entry)
-        touched.add(entry.subject)
-      }
-      for (const subject of touched) refold(subject, pageOf({ subject }))
+      const fresh = entries.filter((entry) => addTo(pageOf(entry, entry), entry))
+      for (const subject of new Set(fresh.map((entry) => entry.subject))) refold(subject, pageOf({ subject }))
     },
     heard(entry) {
       const page = pageOf(entry, entry)
@@ -136,19 +162,13 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
     keptFold(subject, head) {
       const page = pages.get(subject)
       const family = families.get(subject)
-      if (!page || !family) return null
-      const base = page.base ?? emptyOf(family)
-      // A receipt may come before what others wrote earlier: only what the feed has told counts.
-      const told = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
-      if (!page.base && told.length === 0) return null
-      const { state, complete } = told.length > 0 ? carryOn(base, told) : { state: base, complete: true }
-      if (!complete) return { subject, family, state: base, upTo: page.upTo, stale: true }
-      return { subject, family, state, upTo: furthest(page.upTo, head) }
+      return page && family
+        ? foldToKeep(page, { subject, family, head, carryOn, empty: emptyOf(family) })
+        : null
     },
     startOver() {
       for (const [subject, { since }] of pages) {
-        const waiting = since.filter((entry) => !isKept(entry))
-        const page = { base: null, upTo: {}, since: waiting, complete: true }
+        const page = blank(since.filter((entry) => !isKept(entry)))
         pages.set(subject, page)
         refold(subject, page)
       }

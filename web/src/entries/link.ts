@@ -18,7 +18,7 @@ interface Leading {
 }
 
 /** Whether there is a line to the server, and whether it still knows who is here. */
-export function createLink() {
+export function createLink({ onBack }: { onBack: () => Promise<void> }) {
   const linked = shallowRef(true)
   /** Since when there is none. */
   const cutSince = shallowRef<string | null>(null)
@@ -30,7 +30,9 @@ export function createLink() {
   const held = computed(() => unkept.value || standstill.value)
 
   function become(is: boolean): void {
+    const isBack = is && !linked.value
     linked.value = is
+    if (isBack) onBack().catch(() => askToSignIn())
     if (is) cutSince.value = null
     else cutSince.value ??= new Date().toISOString()
   }

@@ -235,7 +235,7 @@ describe('the record on this device', () => {
     await opened()
     useRecord().keep([weighing], 'Tamsin weighed')
     await soon(async () => expect(await stored()).toHaveLength(1))
-    useRecord().close()
+    await useRecord().close()
     setActivePinia(createPinia())
     usePeople().me = ME
     await opened()

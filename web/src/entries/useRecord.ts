@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { shallowRef, watch } from 'vue'
+import { shallowRef } from 'vue'
 import { createFoldKeeper } from '../kept/foldKeeper.ts'
 import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
@@ -10,10 +10,11 @@ import { useToday } from '../time/useToday.ts'
 import { answerTabs } from './answerTabs.ts'
 import { createBeliefs } from './beliefs.ts'
 import { createDoings } from './doings.ts'
-import { fetchFolds } from './fetchFolds.ts'
 import { gatherReloads } from './gatherReloads.ts'
 import { createIntake } from './intake.ts'
+import { createLoading } from './loading.ts'
 import { createLink } from './link.ts'
+import { createRefusals } from './refusals.ts'
 import { createUndelivered } from './undelivered.ts'
 import type { WriterOptions } from './writer.ts'
 import { openWriter } from './writer.ts'
@@ -30,10 +31,10 @@ export const useRecord = defineStore('record', () => {
   let opening: Promise<Writer> | null = null
   const ready = shallowRef(false)
 
-  const link = createLink()
+  const link = createLink({ onBack: people.tellTaken })
   const undelivered = createUndelivered()
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
-  const reload = gatherReloads((of) => loadStates(of))
+  const reload = gatherReloads((of) => loading.some(of))
   const gatherSite = gatherReloads(() => site.load())
   const reloadSite = () => {
     gatherSite('site')
@@ -44,48 +45,6 @@ export const useRecord = defineStore('record', () => {
   function needWriter(): Writer {
     if (!writer) throw new Error('Nothing can have been written or heard yet.')
     return writer
-  }
-
-  async function loadStates(of: readonly string[]): Promise<void> {
-    const asked = Date.now()
-    const { folds, now } = await fetchFolds(of)
-    site.setClock(now, asked, Date.now())
-    for (const [subject, fold] of folds) {
-      ledger.load(subject, fold)
-      keeper.touched(subject)
-    }
-  }
-
-  /** Everything is asked of the server, and from then on lies on this device. */
-  async function loadAll(anew = false): Promise<void> {
-    const asked = Date.now()
-    const { head, folds, now } = await fetchFolds()
-    site.setClock(now, asked, Date.now())
-    if (anew) ledger.startOver()
-    for (const [subject, fold] of folds) ledger.load(subject, fold)
-    intake.readFrom(head)
-    void keeper.all(folds.map(([subject]) => subject))
-  }
-
-  /** Takes up what lies on this device: the house is there at once, with or without a link, and the feed brings
-   * what came since. False where not all of it is there. */
-  async function recallKept(): Promise<boolean> {
-    const [folds, head, sent, hasSite] = await Promise.all([
-      kept.folds(),
-      kept.thing('head'),
-      kept.sent(),
-      site.recall(),
-    ])
-    if (!hasSite || !head) return false
-    // What was sent from here and is in no fold yet is folded like what is heard.
-    if (sent.length > 0) await opening
-    for (const { subject, ...fold } of folds) ledger.load(subject, fold)
-    intake.readFrom(head)
-    for (const entry of sent) ledger.heard(entry)
-    for (const { subject, stale } of folds) if (stale) reload(subject)
-    // The clock, while nobody waits for it.
-    loadStates([]).catch(() => undefined)
-    return true
   }
 
   const intake = createIntake({
@@ -106,33 +65,29 @@ export const useRecord = defineStore('record', () => {
     store: kept,
   })
 
+  const loading = createLoading({
+    ledger,
+    intake,
+    keeper,
+    reload: (subject) => reload(subject),
+    clock: site.setClock,
+    recallSite: site.recall,
+    ready: () => opening,
+  })
+
   /** The record was put back to an earlier state: everything is asked for anew. */
-  async function startOver(): Promise<void> {
-    await loadAll(true)
-    reloadSite()
+  function onStartOver(): void {
+    void loading.all(true).then(reloadSite)
   }
 
   const writing: WriterOptions = {
     shift: () => people.me?.shift,
-    onMessage: answerTabs({
-      intake,
-      link,
-      writer: () => writer,
-      reloadSite,
-      startOver: () => void startOver(),
-    }),
+    onMessage: answerTabs({ intake, link, writer: () => writer, reloadSite, startOver: onStartOver }),
     onReceipt: intake.receive,
     onTrouble: link.onTrouble,
     onUnstored: (count) => (undelivered.unstored.value = count),
-    lead: ({ tell, send }) =>
-      link.lead({
-        tell,
-        send,
-        after: intake.read,
-        hear: intake.hear,
-        onChange: reloadSite,
-        onStartOver: () => void startOver(),
-      }),
+    lead: (leading) =>
+      link.lead({ ...leading, after: intake.read, hear: intake.hear, onChange: reloadSite, onStartOver }),
   }
 
   async function prepareWriter(): Promise<Writer> {
@@ -145,16 +100,12 @@ export const useRecord = defineStore('record', () => {
   async function open(): Promise<void> {
     opening ??= prepareWriter()
     opening.catch(() => (opening = null))
-    if (!(await recallKept())) await Promise.all([site.load(), loadAll()])
+    if (!(await loading.recall())) await Promise.all([site.load(), loading.all()])
     link.needsSignIn.value = false
     doings.recallActs()
     ready.value = true
     ;(await opening).openLine()
   }
-
-  watch(link.linked, (is) => {
-    if (is) people.tellTaken().catch(() => link.askToSignIn())
-  })
 
   const doings = createDoings({
     author: () => people.person?.id,
@@ -181,20 +132,16 @@ export const useRecord = defineStore('record', () => {
     if (people.team.length === 0) await kept.clear()
   }
 
-  async function forgetRefused(uid: string): Promise<void> {
-    await writer?.forget(uid)
-    undelivered.takeRefused(uid)
-  }
-
-  async function retryRefused(uid: string): Promise<void> {
-    await needWriter().retry(uid)
-    const one = undelivered.takeRefused(uid)
-    if (one) intake.added([one.entry])
-  }
+  const refusals = createRefusals({
+    writer: () => writer,
+    undelivered,
+    again: (entry) => intake.added([entry]),
+  })
 
   return {
     ...beliefs,
     ...doings,
+    ...refusals,
     waiting: undelivered.waiting,
     waitingCount: undelivered.waitingCount,
     refused: undelivered.refused,
@@ -206,7 +153,5 @@ export const useRecord = defineStore('record', () => {
     ready,
     open,
     close,
-    forgetRefused,
-    retryRefused,
   }
 })

@@ -29,13 +29,13 @@ function formOf(also?: () => Record<string, string>) {
             label: 'Found',
             name: 'found',
             modelValue: draft.found,
-            'onUpdate:modelValue': (value) => (draft.found = value ?? null),
+            'onUpdate:modelValue': (value: number | null | undefined) => (draft.found = value ?? null),
           }),
           h(TextField, {
             label: 'Why',
             name: 'why',
             modelValue: draft.why,
-            'onUpdate:modelValue': (value) => (draft.why = value ?? ''),
+            'onUpdate:modelValue': (value: string | undefined) => (draft.why = value ?? ''),
           }),
         ],
       ),
@@ -53,11 +53,11 @@ function formOf(also?: () => Record<string, string>) {
     kept,
     alerts: () => [...page.querySelectorAll('[role="alert"]')].map((one) => one.textContent.trim()),
     field,
-    async submit() {
+    submit: async () => {
       page.querySelector('form')?.dispatchEvent(new Event('submit', { cancelable: true }))
       await settled()
     },
-    async type(name: string, text: string) {
+    type: async (name: string, text: string) => {
       const input = field(name)
       if (!input) throw new Error(`No field ${name}.`)
       input.focus()

@@ -48,10 +48,9 @@ interface KeptSchema extends DBSchema {
 
 type Db = IDBPDatabase<KeptSchema>
 
-/** What this device keeps of the house, so that a round can be walked without a link. Nothing in it is the only
- * copy of anything: what waits to be sent lies elsewhere. Where the device cannot keep it, it is as if nothing
- * had been kept. */
-export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = openDB) {
+/** Opens the store when it is first needed, and does things with it; where it cannot, answers what it is told to
+ * answer then. */
+function openKept(name: string, open: typeof openDB) {
   let opened: Promise<Db> | null = null
 
   function db(): Promise<Db> {
@@ -76,19 +75,27 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
     ;(await closing)?.close()
   }
 
-  async function attempt<T>(act: (db: Db) => Promise<T>, otherwise: T): Promise<T> {
+  return async function attempt<T>(act: (db: Db) => Promise<T>, otherwise: T): Promise<T> {
     try {
       return await act(await db())
     } catch {
       return otherwise
     }
   }
+}
+
+/** What this device keeps of the house, so that a round can be walked without a link. Nothing in it is the only
+ * copy of anything: what waits to be sent lies elsewhere. Where the device cannot keep it, it is as if nothing
+ * had been kept. */
+export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = openDB) {
+  const attempt = openKept(name, open)
+  const doing = (act: (db: Db) => Promise<unknown>): Promise<unknown> => attempt(act, undefined)
 
   return {
     thing: <K extends keyof KeptThings>(key: K) =>
       attempt(async (at) => (await at.get('things', key)) as KeptThings[K] | undefined, undefined),
     keepThing: <K extends keyof KeptThings>(key: K, value: KeptThings[K]) =>
-      attempt(async (at) => void (await at.put('things', value, key)), undefined),
+      doing((at) => at.put('things', value, key)),
     folds: () => attempt((at) => at.getAll('folds'), []),
     /** Folds and how far they reach, together or not at all. `anew` forgets all others. */
     keepFolds: (folds: readonly KeptFold[], head: Bookmark, { anew = false } = {}) =>
@@ -107,14 +114,13 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
         return true
       }, false),
     sent: () => attempt((at) => at.getAll('sent'), []),
-    keepSent: (entry: KeptEntry) => attempt(async (at) => void (await at.put('sent', entry)), undefined),
+    keepSent: (entry: KeptEntry) => doing((at) => at.put('sent', entry)),
     pin: (personId: string) => attempt((at) => at.get('pins', personId), undefined),
-    keepPin: (pin: KeptPin) => attempt(async (at) => void (await at.put('pins', pin)), undefined),
+    keepPin: (pin: KeptPin) => doing((at) => at.put('pins', pin)),
     answers: {
       getItem: (key: string) => attempt((at) => at.get('answers', key), undefined),
-      setItem: (key: string, value: unknown) =>
-        attempt(async (at) => void (await at.put('answers', value, key)), undefined),
-      removeItem: (key: string) => attempt((at) => at.delete('answers', key), undefined),
+      setItem: (key: string, value: unknown) => doing((at) => at.put('answers', value, key)),
+      removeItem: (key: string) => doing((at) => at.delete('answers', key)),
     },
     /** Everything goes but the PINs of an enrolled tablet. */
     clear: () =>

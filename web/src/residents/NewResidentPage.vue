@@ -187,7 +187,13 @@ function keep(): void {
           />
         </div>
         <TextField v-model="form.from" name="place.from" label="From whom" maxlength="400" />
-        <PlaceSelect v-model="form.enclosure" name="place.enclosure" label="Place" :places="places" />
+        <PlaceSelect
+          v-model="form.enclosure"
+          name="place.enclosure"
+          label="Place"
+          :places="places"
+          :placeholder="plan ? undefined : 'Species and stage first'"
+        />
         <OneOf v-model="form.comes" label="Is it here?" :options="COMES" />
         <template #buttons><Button type="submit">Put on record</Button></template>
       </SchemaForm>

@@ -38,9 +38,9 @@ function touchedBeside({ target, currentTarget }: Event): void {
   height: calc(100% - var(--strip)) !important;
 }
 
-.panelDrawer.p-drawer {
+.overBoard .panelDrawer.p-drawer {
   height: auto;
   max-height: 84%;
-  border-width: 3px 0 0;
+  border: 0;
 }
 </style>

@@ -1,0 +1,66 @@
+import { kept } from '../kept/keptStore.ts'
+import type { createFoldKeeper } from '../kept/foldKeeper.ts'
+import { fetchFolds } from './fetchFolds.ts'
+import type { createIntake } from './intake.ts'
+import type { Ledger } from './ledger.ts'
+
+interface LoadingOptions {
+  ledger: Ledger
+  intake: Pick<ReturnType<typeof createIntake>, 'readFrom'>
+  keeper: Pick<ReturnType<typeof createFoldKeeper>, 'touched' | 'all'>
+  reload: (subject: string) => void
+  clock: (serverMs: number, askedMs: number, answeredMs: number) => void
+  /** Takes up the building that lies on this device. False where it does not. */
+  recallSite: () => Promise<boolean>
+  /** Entries can be folded here. */
+  ready: () => Promise<unknown> | null
+}
+
+/** Brings what everybody's record adds up to into this page: from the server, or from this device. */
+export function createLoading({ ledger, intake, keeper, reload, clock, recallSite, ready }: LoadingOptions) {
+  async function ask(of?: readonly string[]) {
+    const asked = Date.now()
+    const { head, folds, now } = await fetchFolds(of)
+    clock(now, asked, Date.now())
+    return { head, folds }
+  }
+
+  async function some(of: readonly string[]): Promise<void> {
+    for (const [subject, fold] of (await ask(of)).folds) {
+      ledger.load(subject, fold)
+      keeper.touched(subject)
+    }
+  }
+
+  return {
+    some,
+    /** Everything is asked of the server, and from then on lies on this device. */
+    async all(anew = false): Promise<void> {
+      const { head, folds } = await ask()
+      if (anew) ledger.startOver()
+      for (const [subject, fold] of folds) ledger.load(subject, fold)
+      intake.readFrom(head)
+      void keeper.all(folds.map(([subject]) => subject))
+    },
+    /** Takes up what lies on this device: the house is there at once, with or without a link, and the feed brings
+     * what came since. False where not all of it is there. */
+    async recall(): Promise<boolean> {
+      const [folds, head, sent, hasSite] = await Promise.all([
+        kept.folds(),
+        kept.thing('head'),
+        kept.sent(),
+        recallSite(),
+      ])
+      if (!hasSite || !head) return false
+      // What was sent from here and is in no fold yet is folded like what is heard.
+      if (sent.length > 0) await ready()
+      for (const { subject, ...fold } of folds) ledger.load(subject, fold)
+      intake.readFrom(head)
+      for (const entry of sent) ledger.heard(entry)
+      for (const { subject, stale } of folds) if (stale) reload(subject)
+      // The clock, while nobody waits for it.
+      some([]).catch(() => undefined)
+      return true
+    },
+  }
+}
