@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useTitle } from '@vueuse/core'
-import { computed, onMounted, onUnmounted, shallowRef, watch } from 'vue'
+import { computed, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -25,6 +25,7 @@ const record = useRecord()
 const today = useToday()
 const site = useSite()
 const route = useRoute()
+const place = useTemplateRef<HTMLElement>('place')
 const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
 const complaint = shallowRef('')
@@ -86,9 +87,9 @@ watch(() => people.signIns, enter)
 // Whoever presses the key to find goes on typing at once: the finder is there before it is asked for.
 watch(inside, (is) => {
   if (!is) return
-  afterNextPaint(() => void loadFinder())
+  afterNextPaint(() => loadFinder().catch(() => undefined))
   // The walk first: then all the rest is brought onto this device.
-  void import('../kept/useNewVersion.ts').then(({ keepInterface }) => keepInterface())
+  import('../kept/useNewVersion.ts').then(({ keepInterface }) => keepInterface()).catch(() => undefined)
   if (route.query['find'] !== undefined) finding.value = true
 })
 onMounted(() => {
@@ -100,21 +101,22 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
 
 <template>
   <div v-if="inside" class="app">
+    <a class="skip" href="#place" @click.prevent="place?.focus()">Go past the header</a>
     <header class="top">
       <RouterLink :to="{ name: 'walk' }" class="brand">Kobrin</RouterLink>
       <nav aria-label="Places">
         <RouterLink
-          v-for="(name, place) in words.places"
-          :key="place"
-          :to="{ name: place }"
-          :class="{ on: here === place }"
+          v-for="(name, to) in words.places"
+          :key="to"
+          :to="{ name: to }"
+          :class="{ on: here === to }"
           >{{ name }}</RouterLink
         >
       </nav>
       <span class="date quiet">{{ dateLine }}</span>
       <TopTools @find="finding = true" @waiting="showWaiting = true" />
     </header>
-    <div class="place"><RouterView /></div>
+    <div ref="place" class="place" tabindex="-1"><RouterView /></div>
     <Notices :undo="here !== 'walk'" @waiting="showWaiting = true" />
     <FindResident v-if="finding" @close="finding = false" />
     <WaitingDialog v-if="showWaiting" @close="showWaiting = false" />
@@ -129,6 +131,23 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
   height: 100dvh;
+}
+
+.skip {
+  position: absolute;
+  z-index: 30;
+  top: 4px;
+  left: 4px;
+  padding: 8px 12px;
+  background: var(--paper);
+}
+
+.skip:not(:focus) {
+  clip-path: inset(50%);
+}
+
+.place:focus {
+  outline: none;
 }
 
 .top {

@@ -16,7 +16,13 @@ export async function withParts<T>(load: () => Promise<T>): Promise<T> {
   return part
 }
 
-/** A part that comes after the board. */
+const LONGEST_WAIT_MS = 30_000
+
+/** A part that comes after the board. Where the line was cut before it came it is asked for again, until it is
+ * there: no part of the interface stays dead. */
 export function later(load: () => Promise<{ default: Component }>): Component {
-  return defineAsyncComponent(() => withParts(load))
+  return defineAsyncComponent({
+    loader: () => withParts(load),
+    onError: (_error, retry, _fail, tries) => setTimeout(retry, Math.min(LONGEST_WAIT_MS, 250 * 2 ** tries)),
+  })
 }

@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import ConfirmPopup from 'primevue/confirmpopup'
 import { useConfirm } from 'primevue/useconfirm'
 import AppDialog from '../app/AppDialog.vue'
+import { useRoom } from '../kept/useRoom.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { sayEntry } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -12,6 +13,7 @@ const emit = defineEmits<{ close: [] }>()
 const record = useRecord()
 const residents = useResidents()
 const teller = useTeller()
+const room = useRoom()
 const confirm = useConfirm()
 
 /** What was entered is gone with it. */
@@ -41,8 +43,10 @@ function forget(event: Event, uid: string): void {
       everything is sent.
     </p>
     <p v-if="!record.linked">
-      There is no link to the server just now; what others enter is not shown until it is back.
+      There is no link to the server just now; what others enter is not shown until it is back. The walk, the
+      plans and what was opened here lately stand as they were then.
     </p>
+    <p v-if="room" class="quiet">{{ room }}</p>
     <section v-if="record.refused.length > 0">
       <h3>Could not be kept</h3>
       <ul>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Draft } from '@kobrin/core'
+import type { Barrier, Draft } from '@kobrin/core'
 import { isFit, kindOf } from '@kobrin/core'
 import Button from 'primevue/button'
 import { v7 as uuidv7 } from 'uuid'
@@ -20,6 +20,7 @@ import TextField from '../fields/TextField.vue'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
+import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
 
 const site = useSite()
@@ -49,6 +50,8 @@ interface Newcomer {
   enclosure: string
   comes: 'expected' | 'arrived'
   from: string
+  /** Why it does not go to quarantine. */
+  why: string
 }
 
 const form = reactive<Newcomer>({
@@ -61,6 +64,7 @@ const form = reactive<Newcomer>({
   enclosure: '',
   comes: 'expected',
   from: parent ? `Old floor of ${parent.name}` : '',
+  why: '',
 })
 const sheet = computed(() => site.species.get(form.sheet))
 const stages = computed(() =>
@@ -77,6 +81,11 @@ const plan = computed(() =>
 )
 const isColony = computed(() => sheet.value?.lives === 'colony')
 
+const QUARANTINE: Barrier = 2
+const left = usePlacesLeft()
+const isApart = ({ barrier }: { barrier: Barrier }) => barrier >= QUARANTINE
+
+/** Where newcomers go first; then what stands clean, then what fits. */
 const places = computed(() => {
   const made = plan.value
   if (!made) return []
@@ -84,10 +93,25 @@ const places = computed(() => {
   return freePlaces.value
     .flatMap(({ id: place, label }) => {
       const enclosure = site.enclosures.get(place)
-      return enclosure ? [{ id: place, label, findings: fitFor(enclosure, newcomer, made) }] : []
+      const barrier = site.placeOf(place, { barrier: null })?.barrier
+      return enclosure && barrier !== undefined
+        ? [{ id: place, label, barrier, findings: fitFor(enclosure, newcomer, made) }]
+        : []
     })
-    .sort((a, b) => Number(isFit(b.findings)) - Number(isFit(a.findings)))
+    .sort(
+      (a, b) =>
+        Number(isApart(b)) - Number(isApart(a)) ||
+        Number(left.left.has(a.id)) - Number(left.left.has(b.id)) ||
+        Number(isFit(b.findings)) - Number(isFit(a.findings)),
+    )
 })
+
+/** Whoever comes from outside stays in quarantine first, unless somebody says why not. */
+const skipsQuarantine = computed(() => {
+  const chosen = places.value.find(({ id: place }) => place === form.enclosure)
+  return !parent && chosen !== undefined && !isApart(chosen)
+})
+
 const SEXES: { value: Newcomer['sex']; label: string }[] = [
   { value: 'unknown', label: 'not known' },
   { value: 'female', label: 'female' },
@@ -110,13 +134,15 @@ function also(): Record<string, string> {
   if (form.sheet === '') wrong['registered.sheet'] = 'Which species?'
   if (form.stage === '') wrong['registered.stage'] = 'Which stage?'
   if (form.enclosure === '') wrong['place.enclosure'] = 'Choose a place: nothing moves in without one ready.'
+  if (skipsQuarantine.value && form.why.trim() === '')
+    wrong['why'] = 'Newcomers stay in quarantine first. Say why this one does not.'
   if (isColony.value && form.count === null) wrong['registered.count'] = 'About how many are they?'
   if (form.hatched !== null && form.hatched > today.day)
     wrong['registered.hatchedOn'] = 'It cannot hatch in the future.'
   return wrong
 }
 
-/** Two facts of one doing, made here: somebody new can be put on record in a room without network. */
+/** Facts of one doing, made here: somebody new can be put on record in a room without network. */
 function draftsOf(): Draft[] {
   const { name, sheet: onSheet, enclosure, comes, hatched } = form
   const from = form.from.trim()
@@ -138,7 +164,9 @@ function draftsOf(): Draft[] {
     comes === 'expected'
       ? { subject: id, kind: 'expected', payload: { enclosure, ...(from && { from }) } }
       : { subject: id, kind: 'arrived', payload: { enclosure, ...(from && { source: from }) } }
-  return [registered, place]
+  const why = form.why.trim()
+  if (!skipsQuarantine.value || why === '') return [registered, place]
+  return [registered, place, { subject: id, kind: 'noted', payload: { text: `Not in quarantine: ${why}` } }]
 }
 
 function keep(): void {
@@ -193,6 +221,14 @@ function keep(): void {
           label="Place"
           :places="places"
           :placeholder="plan ? undefined : 'Species and stage first'"
+        />
+        <TextField
+          v-if="skipsQuarantine"
+          v-model="form.why"
+          name="why"
+          label="Why not in quarantine"
+          maxlength="400"
+          placeholder="Born here, cleared by the vet"
         />
         <OneOf v-model="form.comes" label="Is it here?" :options="COMES" />
         <template #buttons><Button type="submit">Put on record</Button></template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import type { DutyKind } from '@kobrin/core'
-import { computed, shallowRef } from 'vue'
+import { useResizeObserver, useScroll } from '@vueuse/core'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import BayHeader from './BayHeader.vue'
 import EmptyBox from './EmptyBox.vue'
 import EnclosureCell from './EnclosureCell.vue'
@@ -18,6 +19,11 @@ const isInside = shallowRef(false)
 function left({ currentTarget, relatedTarget }: FocusEvent): void {
   isInside.value = (currentTarget as Element).contains(relatedTarget as Node | null)
 }
+
+/** A shelf longer than the screen goes on beyond its edge: that has to be seen. */
+const scroller = useTemplateRef<HTMLElement>('scroller')
+const { arrivedState, measure } = useScroll(scroller)
+useResizeObserver(scroller, measure)
 
 /** Narrower than this a box cannot carry a name. */
 const NARROWEST_PX = 86
@@ -49,7 +55,7 @@ function styleOf({ widthMm, residents }: Box) {
 <template>
   <section class="bay" :aria-label="face.bay.name">
     <BayHeader :face="face" @all="emit('all', $event)" />
-    <div class="scroll">
+    <div ref="scroller" class="scroll" :class="{ goesOn: !arrivedState.right }">
       <div
         class="frame"
         role="grid"
@@ -89,6 +95,11 @@ function styleOf({ widthMm, residents }: Box) {
   border: 9px solid var(--board);
   border-bottom-width: 4px;
   outline: 1px solid var(--edge);
+}
+
+/* A torn edge where the shelf goes on. */
+.goesOn {
+  border-right: 9px dashed var(--focus);
 }
 
 .frame {

@@ -8,11 +8,14 @@ const {
   status,
   daysOver = 0,
   name = '',
+  count = 1,
 } = defineProps<{
   does: DutyKind
   status: TaskStatus
   daysOver?: number
   name?: string
+  /** Duties of this kind in this state. */
+  count?: number
 }>()
 
 const over = computed(() => (status === 'late' ? Math.floor(daysOver) : 0))
@@ -23,9 +26,9 @@ const says = computed(() => {
 </script>
 
 <template>
-  <span class="mark" :class="[does, status]" role="img" :aria-label="says" :title="says"
-    >{{ words.dutyLetter[does]
-    }}<span v-if="over >= 1" class="count" aria-hidden="true">{{ over }}</span></span
+  <span class="mark" :class="[does, status, { many: count > 1 }]" role="img" :aria-label="says" :title="says"
+    >{{ words.dutyLetter[does] }}<span v-if="count > 1" class="times" aria-hidden="true">{{ count }}</span
+    ><span v-if="over >= 1" class="count" aria-hidden="true">{{ over }}</span></span
   >
 </template>
 
@@ -68,6 +71,21 @@ const says = computed(() => {
 
 .dampen {
   border-radius: 0 0 50% 50%;
+}
+
+.many {
+  width: 36px;
+}
+
+.many.feed {
+  border-radius: 13px;
+}
+
+.times {
+  margin-left: 2px;
+  padding-left: 3px;
+  border-left: 1px solid currentcolor;
+  font-size: 12px;
 }
 
 .due {
@@ -116,5 +134,24 @@ const says = computed(() => {
   background: var(--glass);
   color: var(--late);
   font: 700 11px/12px var(--sans);
+}
+
+/* Where the system chooses the colors, the fill still tells what is due from what may be done, and late from both. */
+@media (forced-colors: active) {
+  .due,
+  .late {
+    background: CanvasText;
+    color: Canvas;
+    forced-color-adjust: none;
+  }
+
+  .late {
+    outline: 2px solid Highlight;
+    outline-offset: 2px;
+  }
+
+  .held {
+    border-style: dashed;
+  }
 }
 </style>

@@ -4,9 +4,10 @@ import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { dutyName, sayCell } from '../words/cell.ts'
+import { sayCell } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from './DutyMark.vue'
+import { marksOf, sayMarks } from './marks.ts'
 import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 
@@ -25,12 +26,14 @@ const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => residents.dayOf(residentId))
 const sentence = computed(() => sayCell(day.value, teller))
 const held = computed(() => day.value.holds.some(({ suppresses }) => suppresses.length > 0))
-const marks = computed<Task[]>(() => day.value.tasks.filter(({ status }) => status !== 'notYet'))
+const shown = computed<Task[]>(() => day.value.tasks.filter(({ status }) => status !== 'notYet'))
+const marks = computed(() => marksOf(shown.value))
+const duties = computed(() => sayMarks(marks.value, site.nameOf))
 const lastDone = computed(() => {
-  const done = marks.value.flatMap((task) => task.done ?? [])
+  const done = shown.value.flatMap((task) => task.done ?? [])
   return done.sort((a, b) => (a.at < b.at ? 1 : -1))[0]
 })
-const waits = computed(() => marks.value.some(({ done }) => done && record.waiting.has(done.uid)))
+const waits = computed(() => shown.value.some(({ done }) => done && record.waiting.has(done.uid)))
 const note = computed(() => {
   const said = record.stateOf(residentId).note
   return said && today.day - said.day <= 1 ? said : null
@@ -45,7 +48,7 @@ const note = computed(() => {
     tabindex="-1"
     :data-resident="residentId"
     :aria-selected="selected"
-    :aria-label="`${resident?.name}, ${species?.common}. ${sentence.text}`"
+    :aria-label="`${resident?.name}, ${species?.common}. ${sentence.text.replace(/\.$/, '')}. ${duties}`"
   >
     <span class="tape" data-part="label">{{ resident?.name }}</span>
     <span class="kind">{{ species?.common }} · {{ resident?.accession }}</span>
@@ -53,12 +56,13 @@ const note = computed(() => {
     <span v-if="note" class="note" :title="note.text">Note: {{ note.text }}</span>
     <span class="marks">
       <DutyMark
-        v-for="task in marks"
-        :key="task.duty.id"
-        :does="task.duty.does"
-        :status="task.status"
-        :days-over="task.daysOver"
-        :name="dutyName(task)"
+        v-for="mark in marks"
+        :key="mark.key"
+        :does="mark.does"
+        :status="mark.status"
+        :days-over="mark.daysOver"
+        :name="mark.names.join(', ')"
+        :count="mark.names.length"
       />
       <span v-if="lastDone" class="who" :class="{ waits }">
         {{ today.clock(lastDone.at) }} {{ site.initialsOf(lastDone.by) }}{{ waits ? ' …' : '' }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, nextTick, useTemplateRef, watch } from 'vue'
 import { useAfterPaint } from '../app/useAfterPaint.ts'
 import { words } from '../words/en.ts'
 import { sayMinutes } from '../words/numbers.ts'
@@ -29,10 +29,22 @@ const overall = computed(() =>
     all: 0,
   }),
 )
+
+const rail = useTemplateRef<HTMLElement>('rail')
+
+/** The stop we are at lies within the rail. */
+watch(
+  () => walk.stop?.key,
+  async () => {
+    await nextTick()
+    rail.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  },
+  { immediate: true, flush: 'post' },
+)
 </script>
 
 <template>
-  <nav class="rail" aria-label="Today's walk">
+  <nav ref="rail" class="rail" aria-label="Today's walk">
     <p class="total">
       {{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(prep.rest.minutes) }} left
     </p>

@@ -183,12 +183,14 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
   Escape: closePanel,
 }
 
-function isTyping(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && target.closest(TAKES_KEYS) !== null
+/** Letters are the board's while it, or nothing, has the focus. */
+function isElsewhere(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement) || target === document.body) return false
+  return target.closest(TAKES_KEYS) !== null || target.closest('.place, .panelDrawer') === null
 }
 
 function onKey(event: KeyboardEvent): void {
-  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target))
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || isElsewhere(event.target))
     return
   const direction = ARROWS[event.key]
   if (direction) {
@@ -223,7 +225,12 @@ watch(
   },
   { immediate: true },
 )
-onMounted(() => globalThis.addEventListener('keydown', onKey))
+onMounted(() => {
+  globalThis.addEventListener('keydown', onKey)
+  // Whoever comes back, or is shown somebody here, is where they are.
+  const at = walk.focused
+  if (at !== null && at !== walk.stop?.residents[0]) void nextTick(() => face.focus(at))
+})
 onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 </script>
 

@@ -1,0 +1,51 @@
+import type { DutyKind, Task, TaskStatus } from '@kobrin/core'
+import { dutyName } from '../words/cell.ts'
+import { words } from '../words/en.ts'
+
+/** Duties of one kind in one state: on a box they are one mark with a number. */
+export interface Mark {
+  key: string
+  does: DutyKind
+  status: TaskStatus
+  /** Of the one that is most days over. */
+  daysOver: number
+  names: readonly string[]
+  /** Who did them. */
+  by: readonly string[]
+}
+
+const STATES: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
+
+/** The marks of a box, in the order in which their first duty stands in the plan. */
+export function marksOf(tasks: readonly Task[]): Mark[] {
+  const marks = new Map<string, Mark>()
+  for (const task of tasks) {
+    const { status, daysOver, done } = task
+    if (status === 'notYet') continue
+    const { does } = task.duty
+    const key = `${does} ${status}`
+    const before = marks.get(key)
+    marks.set(key, {
+      key,
+      does,
+      status,
+      daysOver: Math.max(before?.daysOver ?? 0, daysOver),
+      names: [...(before?.names ?? []), dutyName(task)],
+      by: [...(before?.by ?? []), ...(done ? [done.by] : [])],
+    })
+  }
+  return [...marks.values()]
+}
+
+/** "Late: Feed. Due today: Look, Fresh water. Done by Lotte Verhaege: Spot-clean." For whoever hears a box rather
+ * than sees it. */
+export function sayMarks(marks: readonly Mark[], who: (person: string) => string): string {
+  return STATES.flatMap((state) => {
+    const those = marks.filter(({ status }) => status === state)
+    if (those.length === 0) return []
+    const names = those.flatMap((mark) => mark.names).join(', ')
+    const by = [...new Set(those.flatMap((mark) => mark.by))].map(who).join(' and ')
+    const says = words.status[state]
+    return `${says.charAt(0).toUpperCase()}${says.slice(1)}${by ? ` by ${by}` : ''}: ${names}.`
+  }).join(' ')
+}
