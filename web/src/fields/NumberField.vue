@@ -1,4 +1,7 @@
 <script setup lang="ts">
+import { inject, watch } from 'vue'
+import type { FormInside } from './formInside.ts'
+import { FORM } from './formInside.ts'
 import { HouseNumber } from './HouseNumber.ts'
 import Labelled from './Labelled.vue'
 
@@ -23,8 +26,19 @@ const {
 const value = defineModel<number | null | undefined>({ required: true })
 const LOCALE = globalThis.navigator.language
 
+// Given its name, PrimeVue's field would make itself known twice, once for the text inside it, which would then
+// lose its unit.
+const form = inject<FormInside | null>(FORM, null)
+let inForm: ReturnType<FormInside['register']> | undefined
+watch(
+  () => name,
+  (known) => (inForm = known ? form?.register(known, { initialValue: value.value }) : undefined),
+  { immediate: true },
+)
+
 function typed(next: unknown): void {
   value.value = typeof next === 'number' ? next : null
+  inForm?.onChange({ value: value.value })
 }
 </script>
 
@@ -33,7 +47,6 @@ function typed(next: unknown): void {
     <HouseNumber
       v-bind="$attrs"
       :model-value="value"
-      :name="name"
       :input-id="id"
       :locale="LOCALE"
       :use-grouping="false"
@@ -43,6 +56,7 @@ function typed(next: unknown): void {
       :pt="{
         pcInputText: {
           root: {
+            name,
             autocomplete: 'off',
             autofocus: first,
             'aria-invalid': invalid,

@@ -27,6 +27,7 @@ function formOf(also?: () => Record<string, string>) {
         () => [
           h(NumberField, {
             label: 'Found',
+            unit: 'animals',
             name: 'found',
             modelValue: draft.found,
             'onUpdate:modelValue': (value: number | null | undefined) => (draft.found = value ?? null),
@@ -77,7 +78,7 @@ describe('a form held against the schema the server holds it against', () => {
     await submit()
     expect([alerts(), kept]).toEqual([['Write a word or two.'], []])
     expect(field('why')?.getAttribute('aria-invalid')).toBe('true')
-    expect(field('found')?.value).toBe('3')
+    expect(field('found')?.value).toBe('3 animals')
   })
 
   it('is kept once nothing is wrong', async () => {

@@ -22,7 +22,8 @@ function left({ currentTarget, relatedTarget }: FocusEvent): void {
 
 /** A shelf longer than the screen goes on beyond its edge: that has to be seen. */
 const scroller = useTemplateRef<HTMLElement>('scroller')
-const { arrivedState, measure } = useScroll(scroller)
+const ROUNDING_PX = 8
+const { arrivedState, measure } = useScroll(scroller, { offset: { right: ROUNDING_PX } })
 useResizeObserver(scroller, measure)
 
 /** Narrower than this a box cannot carry a name. */
