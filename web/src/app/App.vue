@@ -101,8 +101,8 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
 
 <template>
   <div v-if="inside" class="app">
-    <a class="skip" href="#place" @click.prevent="place?.focus()">Go past the header</a>
     <header class="top">
+      <a class="skip" href="#place" @click.prevent="place?.focus()">Go past the header</a>
       <RouterLink :to="{ name: 'walk' }" class="brand">Kobrin</RouterLink>
       <nav aria-label="Places">
         <RouterLink

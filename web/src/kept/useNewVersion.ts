@@ -1,15 +1,31 @@
 import { shallowReadonly, shallowRef } from 'vue'
 import { Workbox } from 'workbox-window'
 
+const HOUR_MS = 3_600_000
+
 const waits = shallowRef(false)
 let workbox: Workbox | null = null
-const HOUR_MS = 3_600_000
+/** Another tab took it: what this one has not fetched yet is no longer there. */
+let isTaken = false
+let isAsked = false
+
+function controlled(): void {
+  isTaken = true
+  if (isAsked) globalThis.location.reload()
+  else waits.value = true
+}
 
 /** Keeps the interface on this device, and says when a newer one lies ready. It is never taken under a hand. */
 export async function keepInterface(): Promise<void> {
-  if (!('serviceWorker' in navigator)) return
+  if (workbox || !('serviceWorker' in navigator)) return
+  let isFirst = navigator.serviceWorker.controller === null
   workbox = new Workbox('/serviceWorker.js', { type: 'module' })
   workbox.addEventListener('waiting', () => (waits.value = true))
+  workbox.addEventListener('controlling', () => {
+    // The first one to come takes nothing from anybody.
+    if (!isFirst) controlled()
+    isFirst = false
+  })
   try {
     const registered = await workbox.register()
     setInterval(() => void registered?.update().catch(() => undefined), HOUR_MS)
@@ -28,9 +44,10 @@ async function askToStay(): Promise<void> {
 export function useNewVersion() {
   return {
     waits: shallowReadonly(waits),
-    take(): void {
-      workbox?.addEventListener('controlling', () => globalThis.location.reload())
-      workbox?.messageSkipWaiting()
+    take: (): void => {
+      isAsked = true
+      if (isTaken) globalThis.location.reload()
+      else workbox?.messageSkipWaiting()
     },
   }
 }
