@@ -18,11 +18,16 @@ export async function withParts<T>(load: () => Promise<T>): Promise<T> {
 
 const LONGEST_WAIT_MS = 30_000
 
-/** A part that comes after the board. Where the line was cut before it came it is asked for again, until it is
- * there: no part of the interface stays dead. */
-export function later(load: () => Promise<{ default: Component }>): Component {
+/** Something that is fetched when it is needed. Where the line was cut before it came it is asked for again, until
+ * it is there: no part of the interface stays dead. */
+export function fetched(load: () => Promise<{ default: Component }>): Component {
   return defineAsyncComponent({
-    loader: () => withParts(load),
+    loader: load,
     onError: (_error, retry, _fail, tries) => setTimeout(retry, Math.min(LONGEST_WAIT_MS, 250 * 2 ** tries)),
   })
+}
+
+/** A part that comes after the board, and is made of what comes with the first of them. */
+export function later(load: () => Promise<{ default: Component }>): Component {
+  return fetched(() => withParts(load))
 }

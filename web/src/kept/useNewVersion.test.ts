@@ -12,7 +12,7 @@ vi.mock('workbox-window', () => ({
 const reload = vi.fn()
 
 /** A tab in which a version is already at work, or the very first visit. */
-async function tab({ controller = {} } = {}) {
+async function tab({ controller }: { controller: object | null } = { controller: {} }) {
   vi.resetModules()
   vi.stubGlobal('navigator', { serviceWorker: { controller } })
   vi.stubGlobal('location', { reload })

@@ -2,8 +2,9 @@
 import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent, shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { fetched } from '../app/later.ts'
 import '../verdicts/verdict.css'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
 import VerdictActions from '../verdicts/VerdictActions.vue'
@@ -29,7 +30,7 @@ import PlanInForce from './PlanInForce.vue'
 import { useHistory } from './useHistory.ts'
 
 const { id } = defineProps<{ id: string }>()
-const LifelineChart = defineAsyncComponent(() => import('./LifelineChart.vue'))
+const LifelineChart = fetched(() => import('./LifelineChart.vue'))
 
 const site = useSite()
 const plans = usePlans()

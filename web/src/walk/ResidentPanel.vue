@@ -3,8 +3,9 @@ import type { Task, TaskStatus } from '@kobrin/core'
 import { canBeAsPlanned, quarantineOn } from '@kobrin/core'
 import { X } from '@lucide/vue'
 import Button from 'primevue/button'
-import { computed, defineAsyncComponent } from 'vue'
+import { computed } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { fetched } from '../app/later.ts'
 import '../verdicts/verdict.css'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
@@ -26,7 +27,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { useException } from '../exceptions/useException.ts'
 
-const VerdictActions = defineAsyncComponent(() => import('../verdicts/VerdictActions.vue'))
+const VerdictActions = fetched(() => import('../verdicts/VerdictActions.vue'))
 
 const { residentId } = defineProps<{ residentId: string }>()
 const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: []; close: [] }>()

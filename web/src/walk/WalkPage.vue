@@ -1,23 +1,14 @@
 <script setup lang="ts">
 import type { Barrier, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
-import {
-  computed,
-  defineAsyncComponent,
-  nextTick,
-  onMounted,
-  onUnmounted,
-  shallowRef,
-  useTemplateRef,
-  watch,
-} from 'vue'
+import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { ComponentPublicInstance } from 'vue'
 import { until, useElementBounding } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
 import { afterNextPaint } from '../app/useAfterPaint.ts'
-import { later } from '../app/later.ts'
+import { fetched, later } from '../app/later.ts'
 import { TAKES_KEYS } from '../app/takesKeys.ts'
 import { useNarrow } from '../app/useNarrow.ts'
 import BayFace from './BayFace.vue'
@@ -30,7 +21,7 @@ import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
 import { usePress } from './usePress.ts'
 
 // The board paints first; what lies beside and over it follows.
-const RouteRail = defineAsyncComponent(() => import('./RouteRail.vue'))
+const RouteRail = fetched(() => import('./RouteRail.vue'))
 const FootStrip = later(() => import('./FootStrip.vue'))
 const ResidentPanel = later(() => import('./ResidentPanel.vue'))
 const CrossBarrier = later(() => import('./CrossBarrier.vue'))
