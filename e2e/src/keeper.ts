@@ -108,7 +108,10 @@ async function screen(browser: Browser, options: BrowserContextOptions, errors: 
   })
   await standWith(context, Number(process.env['KOBRIN_E2E_AHEAD_MS']))
   const page = await context.newPage()
-  page.on('pageerror', (error) => errors.push(error.message))
+  page.on('pageerror', ({ message }) => {
+    // A house that is closed behind the last line of a test has nothing left to fetch from.
+    if (!/dynamically imported module|Unable to preload CSS/.test(message)) errors.push(message)
+  })
   page.on('console', (message) => {
     // What the network says while it is cut is no error of ours.
     if (message.type() === 'error' && !/net::ERR_|status of (4|5)\d\d/.test(message.text()))
