@@ -3,7 +3,7 @@ import { addressOf, ROUTES } from '@kobrin/contract'
 import type { AsyncStorage, PersistedQuery } from '@tanstack/query-persist-client-core'
 import { experimental_createQueryPersister as createPersister } from '@tanstack/query-persist-client-core'
 import { QueryClient, useMutation, useQuery } from '@tanstack/vue-query'
-import { computed } from 'vue'
+import { computed, watch } from 'vue'
 import { sayError } from '../app/sayError.ts'
 import { kept } from '../kept/keptStore.ts'
 import { call, Unreachable } from './call.ts'
@@ -19,6 +19,9 @@ const persister = createPersister<PersistedQuery>({
   maxAge: KEPT_FOR_MS,
 })
 
+/** When this page was opened: what was answered before may be another answer now, and nobody here heard of it. */
+const OPENED_AT = Date.now()
+
 /** What the server answered, while it is true: the feed says when it is no longer. */
 export const queries = new QueryClient({
   defaultOptions: {
@@ -26,6 +29,7 @@ export const queries = new QueryClient({
       staleTime: Infinity,
       gcTime: DAY_MS,
       networkMode: 'offlineFirst',
+      refetchOnReconnect: 'always',
       retry: (tries, error) => tries < 2 && error instanceof Unreachable && globalThis.navigator.onLine,
     },
     mutations: { networkMode: 'always' },
@@ -64,7 +68,7 @@ export function useAsked<R extends Route>(
   route: R,
   asked: () => keyof Asked<R> extends never ? undefined : Asked<R>,
 ) {
-  const { data, error } = useQuery(
+  const { data, error, dataUpdatedAt, refetch } = useQuery(
     {
       queryKey: computed(() => keyOf(route, asked() as AnyAsked | undefined)),
       queryFn: (): Promise<Answer<R>> => (call as (...all: unknown[]) => Promise<Answer<R>>)(route, asked()),
@@ -72,6 +76,7 @@ export function useAsked<R extends Route>(
     },
     queries,
   )
+  watch(dataUpdatedAt, (at) => at > 0 && at < OPENED_AT && void refetch(), { immediate: true })
   return {
     answer: computed(() => (data.value as Answer<R> | undefined) ?? null),
     // What is here is shown, also where nothing newer can be had.
