@@ -55,6 +55,7 @@ const dateLine = computed(() =>
     timeZone: 'UTC',
   }).format(today.day * 86_400_000),
 )
+
 async function enter(): Promise<void> {
   complaint.value = ''
   try {

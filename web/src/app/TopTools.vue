@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useNewVersion } from '../kept/useNewVersion.ts'
 import PersonMenu from '../people/PersonMenu.vue'
@@ -22,9 +23,7 @@ const sendState = useAfterPaint(() => {
     return words.cutOff(record.cutSince ? today.clock(record.cutSince) : '', record.waitingCount)
   return record.waitingCount > 0 ? words.waiting(record.waitingCount) : words.allSent
 })
-const troubled = useAfterPaint(
-  () => record.waitingCount > 0 || record.refused.length > 0 || record.held !== '' || !record.linked,
-)
+const troubled = computed(() => sendState.value !== words.allSent)
 </script>
 
 <template>

@@ -13,11 +13,9 @@ import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import message from '@primeuix/themes/aura/message'
 import popover from '@primeuix/themes/aura/popover'
-import progressbar from '@primeuix/themes/aura/progressbar'
 import radiobutton from '@primeuix/themes/aura/radiobutton'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
-import skeleton from '@primeuix/themes/aura/skeleton'
 import stepper from '@primeuix/themes/aura/stepper'
 import tabs from '@primeuix/themes/aura/tabs'
 import tag from '@primeuix/themes/aura/tag'
@@ -199,11 +197,9 @@ export const preset = definePreset(
       inputtext,
       message,
       popover,
-      progressbar,
       radiobutton,
       select,
       selectbutton,
-      skeleton,
       stepper,
       tabs,
       tag,

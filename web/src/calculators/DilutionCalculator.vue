@@ -4,6 +4,7 @@ import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesOf } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
 
 interface Asked {
@@ -15,12 +16,12 @@ interface Asked {
   total: number
 }
 
-const WAYS: { value: Asked['by']; label: string }[] = [
-  { value: 'percent', label: 'a stock thinned to a percentage' },
-  { value: 'parts', label: 'parts to parts' },
-  { value: 'weight', label: 'sugar water, percent by weight' },
-  { value: 'volume', label: 'a powder, percent by volume' },
-]
+const WAYS = choicesOf<Asked['by']>({
+  percent: 'a stock thinned to a percentage',
+  parts: 'parts to parts',
+  weight: 'sugar water, percent by weight',
+  volume: 'a powder, percent by volume',
+})
 const ask = reactive<Asked>({
   by: 'percent',
   stock: 10,

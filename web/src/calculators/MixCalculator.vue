@@ -5,6 +5,7 @@ import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesFrom } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
 
 const { box, recipe } = defineProps<{
@@ -28,7 +29,7 @@ const USUAL = [
   { material: 'sand', parts: 2 },
 ]
 const parts = reactive((recipe ?? USUAL).map((part) => ({ ...part, packLitres: PACK_LITRES })))
-const materials = Object.keys(MATERIALS).map((value) => ({ value, label: value }))
+const materials = choicesFrom(Object.keys(MATERIALS))
 
 const made = computed(() =>
   mix({

@@ -5,6 +5,7 @@ import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesOf } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
 
 interface Asked {
@@ -16,10 +17,10 @@ interface Asked {
   factor: number
 }
 
-const WAYS: { value: Asked['by']; label: string }[] = [
-  { value: 'massShare', label: 'share of its weight' },
-  { value: 'width', label: 'a measured width' },
-]
+const WAYS = choicesOf<Asked['by']>({
+  massShare: 'share of its weight',
+  width: 'a measured width',
+})
 const ask = reactive<Asked>({
   by: 'massShare',
   grams: 1500,

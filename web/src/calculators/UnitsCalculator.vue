@@ -5,12 +5,13 @@ import { computed, reactive } from 'vue'
 import { spaced } from '../words/numbers.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesFrom } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
 
 const ask = reactive<{ value: number; from: Unit }>({ value: 85, from: '°F' })
 const GROUPS = Object.entries(UNITS).map(([label, units]) => ({
   label,
-  options: units.map((value) => ({ value, label: value })),
+  options: choicesFrom(units),
 }))
 const others = computed(() => {
   const family = Object.values(UNITS).find((units) => units.includes(ask.from)) ?? []

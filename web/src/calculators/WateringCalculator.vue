@@ -4,10 +4,11 @@ import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesFrom } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
 
 const ask = reactive({ material: 'topsoil', litres: 60, from: 40, to: 80 })
-const materials = Object.keys(MATERIALS).map((value) => ({ value, label: value }))
+const materials = choicesFrom(Object.keys(MATERIALS))
 const litres = computed(() =>
   wateringLitres(ask.litres, MATERIALS[ask.material]?.waterPerLitre ?? 0, ask.from / 100, ask.to / 100),
 )

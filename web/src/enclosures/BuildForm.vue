@@ -4,7 +4,7 @@ import { KeepEnclosure, ROUTES } from '@kobrin/contract'
 import type { Build } from '@kobrin/core'
 import Button from 'primevue/button'
 import { reactive } from 'vue'
-import { choicesOf } from '../fields/choicesOf.ts'
+import { choicesFrom, choicesOf } from '../fields/choicesOf.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import DayField from '../fields/DayField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
@@ -34,7 +34,7 @@ type End = NonNullable<Build['dampEnd']>
 
 const ENDS: { value: End | undefined; label: string }[] = [
   { value: undefined, label: 'none' },
-  ...(['left', 'right', 'front', 'back'] as const).map((value) => ({ value, label: value })),
+  ...choicesFrom(['left', 'right', 'front', 'back'] as const),
 ]
 const furniture = choicesOf(care.furniture)
 const lamps = choicesOf(care.lamp)

@@ -5,7 +5,7 @@ import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
-import { answersChanged, historyChanged } from '../wire/queries.ts'
+import { answersChanged, historiesChanged } from '../wire/queries.ts'
 import { useToday } from '../time/useToday.ts'
 import { answerTabs } from './answerTabs.ts'
 import { createBeliefs } from './beliefs.ts'
@@ -35,12 +35,12 @@ export const useRecord = defineStore('record', () => {
   const undelivered = createUndelivered()
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
   const reload = gatherReloads((of) => loading.some(of))
-  const gatherSite = gatherReloads(() => site.load())
-  const reloadSite = () => {
-    gatherSite('site')
-    // Plans, sheets, boxes or schools: what was answered about any of them may be another answer now.
+  const gatherSite = gatherReloads(() => {
     answersChanged()
-  }
+    return site.load()
+  })
+  const reloadSite = () => gatherSite('site')
+  const rereadHistory = gatherReloads(historiesChanged)
 
   function needWriter(): Writer {
     if (!writer) throw new Error('Nothing can have been written or heard yet.')
@@ -54,7 +54,7 @@ export const useRecord = defineStore('record', () => {
     reloadSite,
     touched(subject) {
       keeper.touched(subject)
-      historyChanged(subject)
+      rereadHistory(subject)
     },
     answered: () => (link.unkept.value = ''),
   })

@@ -1,8 +1,9 @@
+import { plainNumber } from '../fields/readSigned.ts'
 import type { Answers, Field } from './ask.ts'
 
 /** A number as keepers type it: comma or point, spaces between thousands. */
 export function readNumber(text: string): number | null {
-  const cleaned = text.replaceAll(/[\s\u202f]/g, '').replace(',', '.')
+  const cleaned = plainNumber(text)
   if (!/^\d+(\.\d+)?$|^\.\d+$/.test(cleaned)) return null
   const value = Number(cleaned)
   return value > 0 ? value : null

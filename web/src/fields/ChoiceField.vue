@@ -41,10 +41,6 @@ const shown = computed(() => [...(groups ?? options ?? [])])
       scroll-height="320px"
       auto-filter-focus
       fluid
-    >
-      <template v-if="$slots['option']" #option="{ option }"
-        ><slot name="option" :option="option"
-      /></template>
-    </Select>
+    />
   </Labelled>
 </template>

@@ -32,10 +32,15 @@ function check(): Errors {
   return { ...checkAgainst(schema, sends()), ...(Object.fromEntries(wrong) as Errors) }
 }
 
-const resolver = () => ({ values: {}, errors: check() })
+/** What the form found when it last looked. */
+let errors: Errors = {}
+
+function resolver() {
+  errors = check()
+  return { values: {}, errors }
+}
 
 async function submitted(): Promise<void> {
-  const errors = check()
   tried.value = true
   elsewhere.value = Object.entries(errors).flatMap(([path, [one]]) =>
     form.value?.getFieldState(path) || !one ? [] : [one.message],

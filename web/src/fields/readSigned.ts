@@ -1,10 +1,12 @@
+/** A number as keepers type it, as computers read it: a point for a comma, and no spaces between thousands. */
+export function plainNumber(text: string): string {
+  return text.replaceAll(/[\s\u202f]/g, '').replace(',', '.')
+}
+
 /** A number as keepers type it: comma or point, spaces between thousands, below none too. Null when it is none:
  * also where both comma and point stand in it, for then nobody knows which of them divides what. */
 export function readSigned(text: string): number | null {
-  const bare = text
-    .replaceAll(/[\s\u202f]/g, '')
-    .replace('\u2212', '-')
-    .replace(',', '.')
+  const bare = plainNumber(text).replace('\u2212', '-')
   return /^-?(\d+\.?\d*|\.\d+)$/.test(bare) ? Number(bare) : null
 }
 

@@ -13,7 +13,7 @@ import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useResidents } from '../residents/useResidents.ts'
-import { useAsked } from '../wire/queries.ts'
+import { useAnswerOf } from '../wire/queries.ts'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
 import type { ChangeLine } from './changeLine.ts'
@@ -35,7 +35,7 @@ function isProposal(code: Verdict['what']['code']): boolean {
   return code === 'stageReached' || code === 'condition'
 }
 
-const { answer, complaint } = useAsked(ROUTES.changes, () => ({
+const { answer, complaint } = useAnswerOf(ROUTES.changes, () => ({
   querystring: { since: today.day - YESTERDAY },
 }))
 

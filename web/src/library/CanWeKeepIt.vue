@@ -7,6 +7,7 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useToday } from '../time/useToday.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesNamed } from '../fields/choicesOf.ts'
 import { care } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
@@ -78,7 +79,7 @@ const answer = computed(() => {
         v-model="stage"
         class="no-print"
         label="As"
-        :options="sheet.stages.map(({ id, name }) => ({ value: id, label: name }))"
+        :options="choicesNamed(sheet.stages)"
       />
     </div>
     <ul>

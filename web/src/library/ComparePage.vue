@@ -2,13 +2,13 @@
 import { ROUTES } from '@kobrin/contract'
 import { computed } from 'vue'
 import '../app/page.css'
-import { useAsked } from '../wire/queries.ts'
+import { useAnswerOf } from '../wire/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import SheetBody from './SheetBody.vue'
 
 const { a, b } = defineProps<{ a: string; b: string }>()
-const one = useAsked(ROUTES.sheet, () => ({ params: { sheetId: a } }))
-const other = useAsked(ROUTES.sheet, () => ({ params: { sheetId: b } }))
+const one = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: a } }))
+const other = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: b } }))
 const complaint = computed(() => one.complaint.value || other.complaint.value)
 const sheets = computed(() => [one, other].flatMap(({ answer }) => answer.value?.sheet ?? []))
 </script>

@@ -5,7 +5,7 @@ import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { useAsked } from '../wire/queries.ts'
+import { useAnswerOf } from '../wire/queries.ts'
 import { care } from '../words/care.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { grouped } from '../residents/grouped.ts'
@@ -13,7 +13,7 @@ import SheetEditor from './SheetEditor.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import { findSheets } from './findSheets.ts'
 
-const { answer, complaint } = useAsked(ROUTES.library, () => undefined)
+const { answer, complaint } = useAnswerOf(ROUTES.library)
 const router = useRouter()
 const people = usePeople()
 const adding = shallowRef(false)

@@ -5,10 +5,10 @@ import { own } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
-import { useAsked } from '../wire/queries.ts'
+import { useAnswerOf } from '../wire/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 
-const { answer, complaint } = useAsked(ROUTES.schools, () => undefined)
+const { answer, complaint } = useAnswerOf(ROUTES.schools)
 
 interface Sided {
   sheet: SheetSchools

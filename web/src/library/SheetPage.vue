@@ -8,7 +8,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
-import { useAsked } from '../wire/queries.ts'
+import { useAnswerOf } from '../wire/queries.ts'
 import { care, sayTarget, sayZone } from '../words/care.ts'
 import { sayDate } from '../words/numbers.ts'
 import CanWeKeepIt from './CanWeKeepIt.vue'
@@ -21,7 +21,7 @@ const { id } = defineProps<{ id: string }>()
 const people = usePeople()
 const site = useSite()
 const today = useToday()
-const { answer, complaint } = useAsked(ROUTES.sheet, () => ({ params: { sheetId: id } }))
+const { answer, complaint } = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: id } }))
 const editing = shallowRef<string | null>(null)
 const older = shallowRef<{ version: number; yaml: string } | null>(null)
 const sheet = computed(() => answer.value?.sheet)

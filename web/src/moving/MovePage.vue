@@ -10,6 +10,7 @@ import { v7 as newUid } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
+import { choicesNamed, choicesOf } from '../fields/choicesOf.ts'
 import NumberField from '../fields/NumberField.vue'
 import OneOf from '../fields/OneOf.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
@@ -21,7 +22,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
-import { useFreePlaces } from './useFreePlaces.ts'
+import { useHeldPlaces } from './useFreePlaces.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayDate } from '../words/numbers.ts'
@@ -34,7 +35,7 @@ const { id } = defineProps<{ id: string }>()
 const site = useSite()
 const plans = usePlans()
 const residents = useResidents()
-const freePlaces = useFreePlaces()
+const heldPlaces = useHeldPlaces()
 const record = useRecord()
 const people = usePeople()
 const router = useRouter()
@@ -69,11 +70,11 @@ const form = reactive<Move>({
 const step = shallowRef(1)
 /** Where each field is filled in. */
 const STEP_OF: Readonly<Record<string, number>> = { expected: 2, found: 2, at: 3 }
-const LEAVES: { value: Move['leaves']; label: string }[] = [
-  { value: 'toClean', label: 'to clean' },
-  { value: 'toHold', label: 'keep the old floor: babies and eggs may hide in it' },
-  { value: 'nothing', label: 'is already seen to' },
-]
+const LEAVES = choicesOf<Move['leaves']>({
+  toClean: 'to clean',
+  toHold: 'keep the old floor: babies and eggs may hide in it',
+  nothing: 'is already seen to',
+})
 
 /** The hygiene level it lives at now. */
 const level = computed(() => resident.value && site.placeOf(from.value, resident.value)?.barrier)
@@ -82,27 +83,19 @@ const level = computed(() => resident.value && site.placeOf(from.value, resident
 const places = computed(() => {
   const one = resident.value
   if (!one) return []
-  return freePlaces.value
-    .flatMap(({ id: place, label }) => {
-      const enclosure = site.enclosures.get(place)
-      const barrier = site.placeOf(place, one)?.barrier
-      return enclosure && barrier !== undefined
-        ? [{ id: place, label, barrier, findings: fitOf(enclosure, one) }]
-        : []
-    })
-    .sort(
-      (a, b) =>
-        Number(b.barrier === level.value) - Number(a.barrier === level.value) ||
-        Number(isFit(b.findings)) - Number(isFit(a.findings)) ||
-        a.findings.length - b.findings.length,
-    )
+  return heldPlaces(one, (box) => fitOf(box, one)).sort(
+    (a, b) =>
+      Number(b.barrier === level.value) - Number(a.barrier === level.value) ||
+      Number(isFit(b.findings)) - Number(isFit(a.findings)) ||
+      a.findings.length - b.findings.length,
+  )
 })
 const chosen = computed(() => places.value.find((place) => place.id === form.to))
 const others = computed(() => residents.livingIn(from.value).filter((one) => one.id !== id))
 const canHelp = computed(() =>
-  [...site.people.values()]
-    .filter((one) => one.id !== people.person?.id && one.role !== 'reader')
-    .map(({ id: value, name: label }) => ({ value, label })),
+  choicesNamed(
+    [...site.people.values()].filter((one) => one.id !== people.person?.id && one.role !== 'reader'),
+  ),
 )
 
 const missing = computed(() => missingIn(form))

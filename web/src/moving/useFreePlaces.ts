@@ -1,4 +1,7 @@
+import type { Enclosure } from '@kobrin/contract'
+import type { Finding } from '@kobrin/core'
 import { computed } from 'vue'
+import type { Resident } from '../site/useSite.ts'
 import { useSite } from '../site/useSite.ts'
 import { useResidents } from '../residents/useResidents.ts'
 
@@ -12,4 +15,18 @@ export function useFreePlaces() {
       .map(({ id }) => ({ id, label: site.placeName(id) }))
       .sort((a, b) => a.label.localeCompare(b.label)),
   )
+}
+
+/** Places that stand empty, at the level somebody would be walked at there, each held against them. */
+export function useHeldPlaces() {
+  const site = useSite()
+  const free = useFreePlaces()
+  return (whom: Pick<Resident, 'barrier'>, findingsAt: (box: Enclosure) => Finding[]) =>
+    free.value.flatMap(({ id, label }) => {
+      const enclosure = site.enclosures.get(id)
+      const barrier = site.placeOf(id, whom)?.barrier
+      return enclosure && barrier !== undefined
+        ? [{ id, label, barrier, findings: findingsAt(enclosure) }]
+        : []
+    })
 }

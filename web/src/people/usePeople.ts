@@ -37,16 +37,16 @@ export const usePeople = defineStore('people', () => {
       const presence = await call(ROUTES.presence)
       me.value = presence.me
       team.value = presence.people
-      await remember()
+      remember()
     } catch (error) {
       if (!(error instanceof Unreachable) || !(await recallKept())) throw error
     }
     asked.value = true
   }
 
-  async function remember(): Promise<void> {
-    await kept.keepThing('me', me.value)
-    await kept.keepThing('team', team.value)
+  function remember(): void {
+    void kept.keepThing('me', me.value)
+    void kept.keepThing('team', team.value)
   }
 
   /** Without a link: whoever was here stays, and those who may take over are known. */
@@ -76,9 +76,10 @@ export const usePeople = defineStore('people', () => {
   async function switchTo(personId: string, pin: string): Promise<void> {
     try {
       const by = await call(ROUTES.switchPerson, { body: { personId, pin } })
-      await kept.keepPin(await pinOf(by, pin, Date.now()))
       await taken(by)
       await kept.keepThing('handedOver', false)
+      // Its hash takes a while, and a page without TLS cannot make one: nobody is kept waiting for that.
+      void pinOf(by, pin, Date.now()).then(kept.keepPin, () => undefined)
     } catch (error) {
       if (!(error instanceof Unreachable)) throw error
       await switchWithoutLink(personId, pin)
@@ -103,7 +104,7 @@ export const usePeople = defineStore('people', () => {
 
   async function enrol(name: string): Promise<void> {
     me.value = await call(ROUTES.enrolDevice, { body: { name } })
-    await remember()
+    remember()
   }
 
   async function signOut(): Promise<void> {

@@ -3,13 +3,13 @@ import type { Entry } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { computed, toValue } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
-import { useAsked } from '../wire/queries.ts'
+import { useAnswerOf } from '../wire/queries.ts'
 
 /** The whole history of a resident, with what was entered here or elsewhere since it was read. */
 export function useHistory(residentId: MaybeRefOrGetter<string>) {
   const record = useRecord()
   const id = () => toValue(residentId)
-  const { answer, complaint } = useAsked(ROUTES.record, () => ({ params: { subject: id() } }))
+  const { answer, complaint } = useAnswerOf(ROUTES.record, () => ({ params: { subject: id() } }))
   const loading = computed(() => answer.value === null && complaint.value === '')
 
   const entries = computed<Entry[]>(() => {

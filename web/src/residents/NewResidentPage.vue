@@ -12,6 +12,7 @@ import { useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
 import { useRecord } from '../entries/useRecord.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesNamed, choicesOf } from '../fields/choicesOf.ts'
 import DayField from '../fields/DayField.vue'
 import NumberField from '../fields/NumberField.vue'
 import OneOf from '../fields/OneOf.vue'
@@ -21,11 +22,11 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
-import { useFreePlaces } from '../moving/useFreePlaces.ts'
+import { useHeldPlaces } from '../moving/useFreePlaces.ts'
 
 const site = useSite()
 const record = useRecord()
-const freePlaces = useFreePlaces()
+const heldPlaces = useHeldPlaces()
 const plans = usePlans()
 const today = useToday()
 const router = useRouter()
@@ -67,9 +68,7 @@ const form = reactive<Newcomer>({
   why: '',
 })
 const sheet = computed(() => site.species.get(form.sheet))
-const stages = computed(() =>
-  (sheet.value?.stages ?? []).map(({ id: value, name: label }) => ({ value, label })),
-)
+const stages = computed(() => choicesNamed(sheet.value?.stages ?? []))
 /** Nobody says more about a stage than whoever holds the animal; where there is but one, it is that. */
 watch(
   () => form.sheet,
@@ -90,20 +89,12 @@ const places = computed(() => {
   const made = plan.value
   if (!made) return []
   const newcomer = { sizes: {}, count: form.count ?? 1 }
-  return freePlaces.value
-    .flatMap(({ id: place, label }) => {
-      const enclosure = site.enclosures.get(place)
-      const barrier = site.placeOf(place, { barrier: null })?.barrier
-      return enclosure && barrier !== undefined
-        ? [{ id: place, label, barrier, findings: fitFor(enclosure, newcomer, made) }]
-        : []
-    })
-    .sort(
-      (a, b) =>
-        Number(isApart(b)) - Number(isApart(a)) ||
-        Number(left.left.has(a.id)) - Number(left.left.has(b.id)) ||
-        Number(isFit(b.findings)) - Number(isFit(a.findings)),
-    )
+  return heldPlaces({ barrier: null }, (box) => fitFor(box, newcomer, made)).sort(
+    (a, b) =>
+      Number(isApart(b)) - Number(isApart(a)) ||
+      Number(left.left.has(a.id)) - Number(left.left.has(b.id)) ||
+      Number(isFit(b.findings)) - Number(isFit(a.findings)),
+  )
 })
 
 /** Whoever comes from outside stays in quarantine first, unless somebody says why not. */
@@ -112,15 +103,15 @@ const skipsQuarantine = computed(() => {
   return !parent && chosen !== undefined && !isApart(chosen)
 })
 
-const SEXES: { value: Newcomer['sex']; label: string }[] = [
-  { value: 'unknown', label: 'not known' },
-  { value: 'female', label: 'female' },
-  { value: 'male', label: 'male' },
-]
-const COMES: { value: Newcomer['comes']; label: string }[] = [
-  { value: 'expected', label: 'is expected: its place is on the walk until it is ready' },
-  { value: 'arrived', label: 'is here now' },
-]
+const SEXES = choicesOf<Newcomer['sex']>({
+  unknown: 'not known',
+  female: 'female',
+  male: 'male',
+})
+const COMES = choicesOf<Newcomer['comes']>({
+  expected: 'is expected: its place is on the walk until it is ready',
+  arrived: 'is here now',
+})
 
 const schema = z.object({ registered: kindOf('registered').payload, place: kindOf('expected').payload })
 

@@ -72,7 +72,8 @@ export const useSite = defineStore('site', () => {
     const [freshSite, freshBook] = await Promise.all([call(ROUTES.site), call(ROUTES.planBook)])
     site.value = freshSite
     book.value = freshBook
-    await Promise.all([kept.keepThing('site', freshSite), kept.keepThing('book', freshBook)])
+    void kept.keepThing('site', freshSite)
+    void kept.keepThing('book', freshBook)
   }
 
   /** Takes up what lies on this device. False where it does not. */

@@ -37,21 +37,20 @@ const form = reactive<{ found: number | null; lost: number | null; why: string }
 const what = computed(() => verdict.what)
 const name = computed(() => residents.nameOf(residentId))
 
+const missing = computed(() => (what.value.code === 'unaccounted' ? what.value.missing : 0))
 const accounted = kindOf('accounted').payload
 
 /** Whoever is not found again is given up, unless another number is said. */
 function sends() {
-  const missing = what.value.code === 'unaccounted' ? what.value.missing : 0
-  const lost = form.lost ?? (form.found === null ? null : missing - form.found)
+  const lost = form.lost ?? (form.found === null ? null : missing.value - form.found)
   return { found: form.found, lost, why: form.why.trim() }
 }
 
 function also(): Record<string, string> {
-  const missing = what.value.code === 'unaccounted' ? what.value.missing : 0
   const { found, lost } = sends()
   if (found === null) return { found: 'How many were found again? 0 if none.' }
-  if ((lost ?? 0) < 0 || found + (lost ?? 0) > missing)
-    return { found: `${missing} are missing: found again and given up cannot be more.` }
+  if ((lost ?? 0) < 0 || found + (lost ?? 0) > missing.value)
+    return { found: `${missing.value} are missing: found again and given up cannot be more.` }
   return {}
 }
 

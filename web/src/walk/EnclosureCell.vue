@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import type { Task } from '@kobrin/core'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -26,14 +25,11 @@ const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => residents.dayOf(residentId))
 const sentence = computed(() => sayCell(day.value, teller))
 const held = computed(() => day.value.holds.some(({ suppresses }) => suppresses.length > 0))
-const shown = computed<Task[]>(() => day.value.tasks.filter(({ status }) => status !== 'notYet'))
-const marks = computed(() => marksOf(shown.value))
+const marks = computed(() => marksOf(day.value.tasks))
+const done = computed(() => marks.value.flatMap((mark) => mark.done))
 const duties = computed(() => sayMarks(marks.value, site.nameOf))
-const lastDone = computed(() => {
-  const done = shown.value.flatMap((task) => task.done ?? [])
-  return done.sort((a, b) => (a.at < b.at ? 1 : -1))[0]
-})
-const waits = computed(() => shown.value.some(({ done }) => done && record.waiting.has(done.uid)))
+const lastDone = computed(() => [...done.value].sort((a, b) => (a.at < b.at ? 1 : -1))[0])
+const waits = computed(() => done.value.some(({ uid }) => record.waiting.has(uid)))
 const note = computed(() => {
   const said = record.stateOf(residentId).note
   return said && today.day - said.day <= 1 ? said : null

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import ContextMenu from 'primevue/contextmenu'
 import type { MenuItem } from 'primevue/menuitem'
-import { computed, useTemplateRef } from 'vue'
+import { shallowRef, useTemplateRef } from 'vue'
 import { useOffered } from '../exceptions/useOffered.ts'
 
 /** Everything that can be said about a resident besides "as planned", at the pointer. */
@@ -9,11 +9,15 @@ const { residentId } = defineProps<{ residentId: string }>()
 const emit = defineEmits<{ say: [key: string] }>()
 const menu = useTemplateRef<{ show: (event: Event) => void }>('menu')
 const offered = useOffered(() => residentId)
-const items = computed<MenuItem[]>(() =>
-  offered.value.map(({ key, label }) => ({ key, label, command: () => emit('say', key) })),
-)
+/** Worked out when it is asked for, and not with every touch of the board. */
+const items = shallowRef<MenuItem[]>([])
 
-defineExpose({ show: (event: Event) => menu.value?.show(event) })
+function show(event: Event): void {
+  items.value = offered.value.map(({ key, label }) => ({ key, label, command: () => emit('say', key) }))
+  menu.value?.show(event)
+}
+
+defineExpose({ show })
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { Barrier, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
-import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import type { ComponentPublicInstance } from 'vue'
-import { until, useElementBounding } from '@vueuse/core'
+import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { until, useElementSize } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
@@ -62,7 +62,7 @@ watch(
 const PANEL_MS = 2000
 const menu = useTemplateRef<{ show: (event: MouseEvent) => void }>('menu')
 const strip = useTemplateRef<ComponentPublicInstance>('strip')
-const { height: stripPx } = useElementBounding(strip)
+const { height: stripPx } = useElementSize(strip, undefined, { box: 'border-box' })
 const panel = useTemplateRef<{ press: (key: string) => boolean }>('panel')
 
 function closePanel(): void {
@@ -194,11 +194,7 @@ function onKey(event: KeyboardEvent): void {
     return
   }
   // Enter on a button is that button's.
-  if (
-    event.key === 'Enter' &&
-    event.target instanceof HTMLElement &&
-    event.target.closest('button, a, summary')
-  )
+  if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a'))
     return
   const action = ACTIONS[event.key]
   if (action) action()

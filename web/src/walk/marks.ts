@@ -10,8 +10,8 @@ export interface Mark {
   /** Of the one that is most days over. */
   daysOver: number
   names: readonly string[]
-  /** Who did them. */
-  by: readonly string[]
+  /** How those that are done were done. */
+  done: readonly NonNullable<Task['done']>[]
 }
 
 const STATES: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
@@ -31,7 +31,7 @@ export function marksOf(tasks: readonly Task[]): Mark[] {
       status,
       daysOver: Math.max(before?.daysOver ?? 0, daysOver),
       names: [...(before?.names ?? []), dutyName(task)],
-      by: [...(before?.by ?? []), ...(done ? [done.by] : [])],
+      done: [...(before?.done ?? []), ...(done ? [done] : [])],
     })
   }
   return [...marks.values()]
@@ -44,7 +44,8 @@ export function sayMarks(marks: readonly Mark[], who: (person: string) => string
     const those = marks.filter(({ status }) => status === state)
     if (those.length === 0) return []
     const names = those.flatMap((mark) => mark.names).join(', ')
-    const by = [...new Set(those.flatMap((mark) => mark.by))].map(who).join(' and ')
+    const doers = new Set(those.flatMap((mark) => mark.done.map(({ by }) => by)))
+    const by = [...doers].map(who).join(' and ')
     const says = words.status[state]
     return `${says.charAt(0).toUpperCase()}${says.slice(1)}${by ? ` by ${by}` : ''}: ${names}.`
   }).join(' ')

@@ -9,8 +9,8 @@ vi.mock('./call.ts', async (original) => ({ ...(await original<object>()), call:
 /** A page that asks for the library: everything in it is new, and only the device remembers. */
 async function page() {
   vi.resetModules()
-  const { useAsked } = await import('./queries.ts')
-  const asked = effectScope().run(() => useAsked(ROUTES.library, () => undefined))
+  const { useAnswerOf } = await import('./queries.ts')
+  const asked = effectScope().run(() => useAnswerOf(ROUTES.library))
   if (!asked) throw new Error('The scope had ended.')
   return asked
 }

@@ -43,12 +43,12 @@ export function answersChanged(): void {
   void queries.invalidateQueries({ predicate: ({ queryKey: [key] }) => !String(key).startsWith(HISTORY) })
 }
 
-/** Something was written about a subject: its history, and what changed of late. */
-export function historyChanged(subject: string): void {
-  const history = keyOf(ROUTES.record, { params: { subject } })[0]
+/** Something was written about these: their histories, and what changed of late. */
+export async function historiesChanged(subjects: readonly string[]): Promise<void> {
+  const histories = new Set(subjects.map((subject) => keyOf(ROUTES.record, { params: { subject } })[0]))
   const changes = ROUTES.changes.url
-  void queries.invalidateQueries({
-    predicate: ({ queryKey: [key] }) => key === history || String(key).startsWith(changes),
+  await queries.invalidateQueries({
+    predicate: ({ queryKey: [key] }) => histories.has(String(key)) || String(key).startsWith(changes),
   })
 }
 
@@ -64,14 +64,15 @@ export function keyOf(route: Route, { params, querystring }: AnyAsked = {}): [st
 
 /** What the server answers to a question, asked anew when what is asked changes, or when the feed tells that the
  * answer has. Without a link it is the last answer that this device was given. */
-export function useAsked<R extends Route>(
+export function useAnswerOf<R extends Route>(
   route: R,
-  asked: () => keyof Asked<R> extends never ? undefined : Asked<R>,
+  ...[asked]: keyof Asked<R> extends never ? [] : [() => Asked<R>]
 ) {
   const { data, error, dataUpdatedAt, refetch } = useQuery(
     {
-      queryKey: computed(() => keyOf(route, asked() as AnyAsked | undefined)),
-      queryFn: (): Promise<Answer<R>> => (call as (...all: unknown[]) => Promise<Answer<R>>)(route, asked()),
+      queryKey: computed(() => keyOf(route, asked?.() as AnyAsked | undefined)),
+      queryFn: (): Promise<Answer<R>> =>
+        (call as (...all: unknown[]) => Promise<Answer<R>>)(route, asked?.()),
       persister: persister.persisterFn,
     },
     queries,
