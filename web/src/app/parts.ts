@@ -2,6 +2,7 @@ import PrimeVue from 'primevue/config'
 import ConfirmationService from 'primevue/confirmationservice'
 import ToastService from 'primevue/toastservice'
 import type { App } from 'vue'
+import { nonceOf } from './nonce.ts'
 import { preset } from './preset.ts'
 
 const grown = new WeakSet<App>()
@@ -11,7 +12,7 @@ const grown = new WeakSet<App>()
 export function useParts(app: App): void {
   if (grown.has(app)) return
   grown.add(app)
-  const nonce = document.querySelector<HTMLMetaElement>('meta[name="csp-nonce"]')?.content
+  const nonce = nonceOf()
   app
     .use(PrimeVue, {
       theme: { preset, options: { darkModeSelector: false } },

@@ -3,7 +3,8 @@ import type { Enclosure } from '@kobrin/contract'
 import { KeepEnclosure, ROUTES } from '@kobrin/contract'
 import type { Build } from '@kobrin/core'
 import Button from 'primevue/button'
-import { reactive } from 'vue'
+import { computed, reactive } from 'vue'
+import { useDraft } from '../drafts/useDraft.ts'
 import { choicesFrom, choicesOf } from '../fields/choicesOf.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import DayField from '../fields/DayField.vue'
@@ -25,9 +26,15 @@ const { busy, complaint, told } = useTold((body: KeepEnclosure) =>
   call(ROUTES.keepEnclosure, { params: { enclosureId: enclosure.id }, body }),
 )
 const { widthMm, depthMm, heightMm } = enclosure
-const box = reactive({ widthMm, depthMm, heightMm })
-const build = reactive(structuredClone(enclosure.build))
-const crew = reactive({ text: build.crew.join(', ') })
+const form = reactive({
+  box: { widthMm, depthMm, heightMm },
+  build: structuredClone(enclosure.build),
+  /** Who lives in it besides, with commas between them. */
+  crew: enclosure.build.crew.join(', '),
+})
+const draft = useDraft(`enclosure ${enclosure.id}`, form)
+const box = computed(() => form.box)
+const build = computed(() => form.build)
 
 type Furniture = Build['furniture'][number]
 type End = NonNullable<Build['dampEnd']>
@@ -45,25 +52,34 @@ function replaceBy(part: Build['parts'][number], day: number | null | undefined)
 }
 
 function addFurniture(): void {
-  build.furniture.push({ what: 'hide' } satisfies Furniture)
+  build.value.furniture.push({ what: 'hide' } satisfies Furniture)
 }
 
 /** As it would be kept; what was left empty is not written down. */
 function sends(): KeepEnclosure {
-  const crewNames = crew.text.split(',').map((name) => name.trim())
+  const crewNames = form.crew.split(',').map((name) => name.trim())
   const written = JSON.parse(
-    JSON.stringify(build, (_, value: unknown) => (value === '' || value === null ? undefined : value)),
+    JSON.stringify(build.value, (_, value: unknown) => (value === '' || value === null ? undefined : value)),
   ) as Build
-  return { ...box, build: { ...written, crew: crewNames.filter(Boolean) } }
+  return { ...box.value, build: { ...written, crew: crewNames.filter(Boolean) } }
 }
 
 async function keep(): Promise<void> {
-  if (await told(sends())) emit('close')
+  if (!(await told(sends()))) return
+  draft.drop()
+  emit('close')
 }
 </script>
 
 <template>
-  <SchemaForm class="narrow" :schema="KeepEnclosure" :sends="sends" :complaint="complaint" @keep="keep">
+  <SchemaForm
+    class="narrow"
+    :schema="KeepEnclosure"
+    :sends="sends"
+    :complaint="complaint"
+    :draft="draft"
+    @keep="keep"
+  >
     <fieldset class="pair">
       <legend>Inside</legend>
       <SureNumber v-model="box.widthMm" name="widthMm" label="Width" unit="mm" whole />
@@ -160,7 +176,7 @@ async function keep(): Promise<void> {
       />
       <OptionalMm v-model="build.meshMm" label="Widest opening of mesh and vents" />
       <TextField
-        v-model="crew.text"
+        v-model="form.crew"
         name="build.crew"
         label="Clean-up crew"
         placeholder="springtails, isopods"

@@ -50,7 +50,9 @@ function onKey(event: KeyboardEvent): void {
     <ul v-if="!open || !ask" class="grid">
       <li v-for="exception in exceptions" :key="exception.id">
         <Button severity="secondary" class="choice" @click="saying.choose(exception)">
-          <span>{{ exception.label }}</span><kbd>{{ exception.key }}</kbd>
+          <span
+            >{{ exception.label }}<small v-if="saying.isBegun(exception)" class="quiet"> · begun</small></span
+          ><kbd>{{ exception.key }}</kbd>
         </Button>
       </li>
     </ul>

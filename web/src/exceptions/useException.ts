@@ -3,6 +3,7 @@ import { doubtAbout, kindOf } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { shallowRef, toValue, watch } from 'vue'
 import { useRouter } from 'vue-router'
+import { useDrafts } from '../drafts/useDrafts.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
@@ -47,26 +48,27 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
   /** Whom the question is about: the eye may have moved on before it is answered. */
   let about = ''
   const question = shallowRef<Question | null>(null)
-  const { put, stash, drop, answer, ...asked } = useAsked()
+  const drafts = useDrafts()
+  const { put, drop, answer, ...asked } = useAsked()
   const { ask, typed, answers, complaint } = asked
 
-  function leave(): void {
+  /** Turns away without saying anything; what was typed is there again on coming back. */
+  function reset(): void {
     open.value = null
     question.value = null
     put(null)
   }
 
-  /** Turns away without saying anything; what was typed is there again on coming back. */
-  function reset(): void {
-    stash()
-    leave()
+  /** Whether something was typed about this one and not said. */
+  function isBegun({ id }: Exception): boolean {
+    return drafts.isBegun(`${toValue(residentId)} ${id} `)
   }
 
   function say(drafts: Said): void {
     const [first] = drafts
     record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, teller)}`, { together: true })
     drop()
-    leave()
+    reset()
     onSaid()
     if (first.kind === 'floorChecked' && first.payload.became === 'resident')
       void router.push({ name: 'newResident', query: { of: about, count: first.payload.count } })
@@ -131,6 +133,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
     open,
     question,
     exceptions,
+    isBegun,
     choose,
     option,
     answer,

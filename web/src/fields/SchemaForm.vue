@@ -4,13 +4,15 @@ import { Form } from '@primevue/forms'
 import '../app/page.css'
 import { nextTick, shallowRef, useTemplateRef } from 'vue'
 import type { z } from 'zod'
+import BegunBefore from '../drafts/BegunBefore.vue'
+import type { FormDraft } from '../drafts/useDraft.ts'
 import Wrong from './Wrong.vue'
 import type { Errors } from './checkAgainst.ts'
 import { checkAgainst } from './checkAgainst.ts'
 
 /** A form held against the schema that the server holds it against: what it would send is checked, and what is
  * wrong stands at the field it is about. */
-const { schema, sends, also, complaint } = defineProps<{
+const { schema, sends, also, complaint, draft } = defineProps<{
   schema: z.ZodType
   /** What would be sent, as the fields stand now. */
   sends: () => unknown
@@ -18,6 +20,8 @@ const { schema, sends, also, complaint } = defineProps<{
   also?: () => Readonly<Record<string, string>>
   /** What the server said about it. */
   complaint?: string
+  /** What was typed here is there again when it was not kept. */
+  draft?: FormDraft
 }>()
 const emit = defineEmits<{ keep: []; wrong: [field: string] }>()
 const form = useTemplateRef<FormInstance>('form')
@@ -63,6 +67,7 @@ async function submitted(): Promise<void> {
       :validate-on-value-update="tried"
       @submit="submitted"
     >
+      <BegunBefore v-if="draft" :draft="draft" />
       <slot />
       <Wrong v-for="one in elsewhere" :key="one" :says="one" />
       <Wrong :says="complaint" />

@@ -4,14 +4,16 @@ import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
 import { computed, shallowRef } from 'vue'
+import { later } from '../app/later.ts'
 import { RouterLink, useRouter } from 'vue-router'
 import { useAnswerOf } from '../wire/queries.ts'
 import { care } from '../words/care.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { grouped } from '../residents/grouped.ts'
-import SheetEditor from './SheetEditor.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import { findSheets } from './findSheets.ts'
+
+const SheetEditor = later(() => import('./SheetEditor.vue'))
 
 const { answer, complaint } = useAnswerOf(ROUTES.library)
 const router = useRouter()
@@ -82,7 +84,7 @@ function pick(id: string): void {
       v-if="adding"
       :yaml="TEMPLATE"
       :version="0"
-      @kept="(id) => router.push({ name: 'sheet', params: { id } })"
+      @kept="(id: string) => router.push({ name: 'sheet', params: { id } })"
       @close="adding = false"
     />
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>

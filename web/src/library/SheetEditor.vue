@@ -3,15 +3,17 @@ import type { SheetFault } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
 import { Form } from '@primevue/forms'
 import Button from 'primevue/button'
-import Textarea from 'primevue/textarea'
 import type { FileUploadUploaderEvent } from 'primevue/fileupload'
 import FileUpload from 'primevue/fileupload'
-import { computed, shallowRef, useTemplateRef } from 'vue'
+import { computed, reactive, shallowRef, useTemplateRef } from 'vue'
+import BegunBefore from '../drafts/BegunBefore.vue'
+import { useDraft } from '../drafts/useDraft.ts'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
 import { saySheetFault } from '../words/sheetFaults.ts'
+import SheetText from './SheetText.vue'
 
 const { sheetId, yaml, version } = defineProps<{
   /** Of the sheet in force; a new one says its own in the text. */
@@ -21,45 +23,42 @@ const { sheetId, yaml, version } = defineProps<{
 }>()
 const emit = defineEmits<{ kept: [sheetId: string]; close: [] }>()
 
-const text = shallowRef(yaml)
-const why = shallowRef('')
+const form = reactive({ text: yaml, why: '', basedOn: version })
+const draft = useDraft(`sheet ${sheetId ?? ''}`, form)
 const faults = shallowRef<readonly SheetFault[]>([])
 const questions = shallowRef<readonly SheetFault[]>([])
 const overtaken = shallowRef<number | null>(null)
 const { busy, complaint, told } = useTold(({ named, confirmed }: { named: string; confirmed: boolean }) =>
   call(ROUTES.keepSheet, {
     params: { sheetId: named },
-    body: { yaml: text.value, why: why.value.trim(), confirmed, basedOn: overtaken.value ?? version },
+    body: { yaml: form.text, why: form.why.trim(), confirmed, basedOn: overtaken.value ?? form.basedOn },
   }),
 )
-const area = useTemplateRef<{ $el: HTMLTextAreaElement }>('area')
-const changed = computed(() => text.value !== yaml)
+const writing = useTemplateRef<{ goTo: (line: number) => void }>('writing')
+const changed = computed(() => form.text !== yaml)
+/** What is changed is shown beside what was. */
+const comparing = shallowRef(false)
+const marks = computed(() =>
+  [...faults.value, ...questions.value].flatMap((fault) =>
+    fault.line === null ? [] : [{ line: fault.line, says: saySheetFault(fault) }],
+  ),
+)
 
 async function keep(confirmed: boolean): Promise<void> {
-  const named = sheetId ?? /^id:\s*(\S+)/m.exec(text.value)?.[1] ?? 'unnamed'
+  const named = sheetId ?? /^id:\s*(\S+)/m.exec(form.text)?.[1] ?? 'unnamed'
   const answer = (await told({ named, confirmed }))?.got
   if (!answer) return
   faults.value = answer.status === 'faulty' ? answer.faults : []
   questions.value = answer.status === 'asked' ? answer.questions : []
   overtaken.value = answer.status === 'overtaken' ? answer.version : null
-  if (answer.status === 'kept') emit('kept', named)
-}
-
-/** Puts the cursor on the line that is wrong. */
-function goTo(line: number | null): void {
-  const field = area.value?.$el
-  if (!field || line === null) return
-  const before = text.value.split('\n').slice(0, line - 1)
-  const from = before.reduce((sum, { length }) => sum + length + 1, 0)
-  const length = text.value.slice(from).indexOf('\n')
-  field.focus()
-  field.setSelectionRange(from, from + (length === -1 ? text.value.length : length))
-  field.scrollTop = Math.max(0, (line - 4) * 20)
+  if (answer.status !== 'kept') return
+  draft.drop()
+  emit('kept', named)
 }
 
 async function take({ files }: FileUploadUploaderEvent): Promise<void> {
   const [file] = [files].flat()
-  if (file) text.value = await file.text()
+  if (file) form.text = await file.text()
 }
 </script>
 
@@ -76,12 +75,22 @@ async function take({ files }: FileUploadUploaderEvent): Promise<void> {
         custom-upload
         @uploader="take"
       />
+      <Button severity="secondary" :disabled="!changed" @click="comparing = !comparing">
+        {{ comparing ? 'Show all of it' : 'Show what is changed' }}
+      </Button>
       <Button severity="secondary" @click="emit('close')">Close</Button>
     </div>
-    <Textarea ref="area" v-model="text" class="yaml" spellcheck="false" aria-label="Care sheet as YAML" />
+    <BegunBefore :draft="draft" />
+    <SheetText
+      ref="writing"
+      v-model="form.text"
+      label="Care sheet as YAML"
+      :marks="marks"
+      :against="comparing ? yaml : undefined"
+    />
     <ul v-if="faults.length > 0" class="wrong" role="alert">
       <li v-for="(fault, index) in faults" :key="index">
-        <Button v-if="fault.line !== null" severity="secondary" @click="goTo(fault.line)">
+        <Button v-if="fault.line !== null" severity="secondary" @click="writing?.goTo(fault.line)">
           Line {{ fault.line }}
         </Button>
         <strong>{{ fault.field }}</strong> {{ saySheetFault(fault) }}
@@ -89,7 +98,12 @@ async function take({ files }: FileUploadUploaderEvent): Promise<void> {
       <li>Version {{ version }} stays in force.</li>
     </ul>
     <div v-if="questions.length > 0" class="ask" role="alert">
-      <p v-for="(question, index) in questions" :key="index">{{ saySheetFault(question) }}</p>
+      <p v-for="(question, index) in questions" :key="index">
+        <Button v-if="question.line !== null" severity="secondary" @click="writing?.goTo(question.line)">
+          Line {{ question.line }}
+        </Button>
+        {{ saySheetFault(question) }}
+      </p>
       <Button severity="secondary" :disabled="busy" @click="keep(true)"> It is meant so: keep it </Button>
     </div>
     <p v-if="overtaken !== null" class="ask" role="alert">
@@ -97,19 +111,9 @@ async function take({ files }: FileUploadUploaderEvent): Promise<void> {
       then keep yours on top.
     </p>
     <Wrong :says="complaint" />
-    <TextField v-model="why" label="Why" maxlength="400" placeholder="What was read or seen" />
+    <TextField v-model="form.why" label="Why" maxlength="400" placeholder="What was read or seen" />
     <Button type="submit" :disabled="busy || !changed">
       Keep as version {{ (overtaken ?? version) + 1 }}
     </Button>
   </Form>
 </template>
-
-<style scoped>
-.yaml {
-  min-height: 440px;
-  font:
-    14px/20px ui-monospace,
-    monospace;
-  white-space: pre;
-}
-</style>

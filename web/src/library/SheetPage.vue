@@ -1,8 +1,10 @@
 <script setup lang="ts">
 import { may, ROUTES } from '@kobrin/contract'
-import { dayFromIso, own } from '@kobrin/core'
+import { own } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
+import { useDrafts } from '../drafts/useDrafts.ts'
+import { later } from '../app/later.ts'
 import '../app/page.css'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -15,15 +17,19 @@ import CanWeKeepIt from './CanWeKeepIt.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import SchoolChoice from './SchoolChoice.vue'
 import SheetBody from './SheetBody.vue'
-import SheetEditor from './SheetEditor.vue'
+
+const SheetEditor = later(() => import('./SheetEditor.vue'))
+const SheetText = later(() => import('./SheetText.vue'))
 
 const { id } = defineProps<{ id: string }>()
 const people = usePeople()
 const site = useSite()
 const today = useToday()
+const drafts = useDrafts()
 const { answer, complaint } = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: id } }))
 const editing = shallowRef<string | null>(null)
-const older = shallowRef<{ version: number; yaml: string } | null>(null)
+/** A version being read, and the one before it, of which it is a change. */
+const older = shallowRef<{ version: number; yaml: string; before: string | undefined } | null>(null)
 const sheet = computed(() => answer.value?.sheet)
 const example = computed(() => [...site.residents.values()].find((one) => one.sheet === id))
 const mayEdit = computed(() => may(people.role, 'editSheets'))
@@ -42,8 +48,13 @@ function print(as: 'sheet' | 'label'): void {
   delete document.documentElement.dataset['print']
 }
 
+async function textOf(version: number): Promise<string> {
+  return (await call(ROUTES.sheetVersion, { params: { sheetId: id, version } })).yaml
+}
+
 async function read(version: number): Promise<void> {
-  older.value = { version, ...(await call(ROUTES.sheetVersion, { params: { sheetId: id, version } })) }
+  const [yaml, before] = await Promise.all([textOf(version), version > 1 ? textOf(version - 1) : undefined])
+  older.value = { version, yaml, before }
 }
 
 function told(value: unknown): string {
@@ -67,7 +78,9 @@ function told(value: unknown): string {
         </p>
         <LibraryTabs />
         <div class="row no-print">
-          <Button v-if="mayEdit" severity="secondary" @click="editing = answer.yaml">Edit</Button>
+          <Button v-if="mayEdit && editing === null" severity="secondary" @click="editing = answer.yaml">{{
+            drafts.isBegun(`sheet ${sheet.id}`) ? 'Go on editing' : 'Edit'
+          }}</Button>
           <Button severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)"> Save as YAML </Button>
           <Button severity="secondary" @click="print('sheet')">Print</Button>
           <Button severity="secondary" @click="print('label')">Print a label</Button>
@@ -107,7 +120,7 @@ function told(value: unknown): string {
           <ul>
             <li v-for="one in answer.history" :key="one.version" class="row">
               <strong>{{ one.version }}</strong>
-              {{ sayDate(dayFromIso(one.at.slice(0, 10)), today.day) }},
+              {{ sayDate(today.dayOf(one.at), today.day) }},
               {{ one.by === null ? 'shipped library' : site.nameOf(one.by)
               }}{{ one.why ? `: ${one.why}` : '' }}
               <Button severity="secondary" @click="read(one.version)">
@@ -115,9 +128,14 @@ function told(value: unknown): string {
               </Button>
             </li>
           </ul>
-          <pre v-if="older" class="older" tabindex="0" :aria-label="`Version ${older.version}`">{{
-            older.yaml
-          }}</pre>
+          <SheetText
+            v-if="older"
+            :key="older.version"
+            v-model="older.yaml"
+            :label="`Version ${older.version}`"
+            :against="older.before"
+            reading
+          />
         </section>
         <section v-if="answer.differences.length > 0" class="block no-print">
           <h2>Against the shipped sheet</h2>
@@ -143,14 +161,6 @@ function told(value: unknown): string {
 <style scoped>
 .label {
   display: none;
-}
-
-.older {
-  max-height: 360px;
-  padding: 8px;
-  overflow: auto;
-  background: var(--glass);
-  font-size: 12.5px;
 }
 </style>
 

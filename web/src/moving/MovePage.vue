@@ -18,6 +18,7 @@ import SeveralOf from '../fields/SeveralOf.vue'
 import TextField from '../fields/TextField.vue'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
+import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
@@ -66,6 +67,7 @@ const form = reactive<Move>({
   leaves: 'toClean',
   floorAt: '',
 })
+const draft = useDraft(`move ${id}`, form)
 /** The step in sight: where to, counting, the place it leaves. */
 const step = shallowRef(1)
 /** Where each field is filled in. */
@@ -121,6 +123,7 @@ function move(): void {
     `${residents.nameOf(id)} moved to ${site.placeName(form.to)}`,
     { together: true },
   )
+  draft.drop()
   void router.push({ name: 'record', params: { id } })
 }
 </script>
@@ -133,7 +136,15 @@ function move(): void {
       </h1>
       <p class="quiet">now in {{ site.placeName(from) }}</p>
     </header>
-    <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" @keep="move" @wrong="turnTo">
+    <SchemaForm
+      class="narrow"
+      :schema="schema"
+      :sends="sends"
+      :also="also"
+      :draft="draft"
+      @keep="move"
+      @wrong="turnTo"
+    >
       <Stepper v-model:value="step">
         <StepList>
           <Step :value="1">Where to</Step>

@@ -3,7 +3,8 @@ import { ROUTES, SignOverride } from '@kobrin/contract'
 import Button from 'primevue/button'
 import type { Resident } from '../site/useSite.ts'
 import type { Duty, Plan } from '@kobrin/core'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, reactive, shallowRef } from 'vue'
+import { useDraft } from '../drafts/useDraft.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import DayField from '../fields/DayField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
@@ -31,12 +32,11 @@ const { resident, plan, duties } = defineProps<{
 const site = useSite()
 const today = useToday()
 const { busy, complaint, told } = useTold((body: SignOverride) => call(ROUTES.signOverride, { body }))
-const which = shallowRef('')
-const draft = ref<ChangeDraft | null>(null)
-const reason = shallowRef('')
-const forAll = shallowRef(false)
+/** What is changed, into what, and why. */
+const form = reactive({ which: '', to: null as ChangeDraft | null, reason: '', forAll: false })
 const preview = shallowRef<Preview | null>(null)
 const previewOf = usePreview()
+const draft = useDraft(`plan ${resident.id}`, form)
 
 const climates = computed(() => plan.targets.filter(({ celsius }) => celsius !== undefined))
 const measures = computed(() =>
@@ -52,25 +52,26 @@ const lights = computed(() =>
   }),
 )
 const changed = computed<Changed | null>(() => {
-  const duty = duties.find(({ id }) => `duty ${id}` === which.value)
+  const duty = duties.find(({ id }) => `duty ${id}` === form.which)
   if (duty) return { duty }
-  const zone = climates.value.find((one) => `zone ${one.zone}` === which.value)
+  const zone = climates.value.find((one) => `zone ${one.zone}` === form.which)
   if (zone) return { zone }
   return (
-    measures.value.find(({ measure }) => `measure ${measure}` === which.value) ??
-    lights.value.find(({ light }) => `light ${light}` === which.value) ??
+    measures.value.find(({ measure }) => `measure ${measure}` === form.which) ??
+    lights.value.find(({ light }) => `light ${light}` === form.which) ??
     null
   )
 })
 const duty = computed(() => (changed.value && 'duty' in changed.value ? changed.value.duty : null))
 const zone = computed(() => (changed.value && 'zone' in changed.value ? changed.value.zone : null))
 const measure = computed(() => (changed.value && 'measure' in changed.value ? changed.value.measure : null))
-const untouched = computed(() => !changed.value || !draft.value || isUntouched(changed.value, draft.value))
+const untouched = computed(() => !changed.value || !form.to || isUntouched(changed.value, form.to))
 
-watch(which, () => {
-  draft.value = changed.value && draftOf(changed.value)
+function choose(which: string): void {
+  form.which = which
+  form.to = changed.value && draftOf(changed.value)
   preview.value = null
-})
+}
 
 const kind = computed(() => site.species.get(resident.sheet)?.common.toLowerCase() ?? '')
 const groups = computed(() =>
@@ -95,16 +96,16 @@ function choice(about: string, id: string, label = id) {
 const fields = computed(() => changed.value && fieldsOf(changed.value))
 
 function change(): ReturnType<typeof changeOf> {
-  return changed.value && draft.value ? changeOf(changed.value, draft.value) : {}
+  return changed.value && form.to ? changeOf(changed.value, form.to) : {}
 }
 
 function sends(): SignOverride {
-  const whose = forAll.value ? { sheet: resident.sheet } : { resident: resident.id }
-  return { ...whose, ...change(), reason: reason.value }
+  const whose = form.forAll ? { sheet: resident.sheet } : { resident: resident.id }
+  return { ...whose, ...change(), reason: form.reason }
 }
 
 function also(): Record<string, string> {
-  return changed.value && draft.value ? wrongWith(changed.value, draft.value, today.day) : {}
+  return changed.value && form.to ? wrongWith(changed.value, form.to, today.day) : {}
 }
 
 function look(): void {
@@ -113,58 +114,77 @@ function look(): void {
 
 async function sign(): Promise<void> {
   if (!(await told(sends()))) return
-  which.value = ''
-  reason.value = ''
-  forAll.value = false
+  choose('')
+  form.reason = ''
+  form.forAll = false
+  draft.drop()
 }
 </script>
 
 <template>
-  <SchemaForm :schema="SignOverride" :sends="sends" :also="also" :complaint="complaint" @keep="sign">
-    <ChoiceField v-model="which" label="What to change" :groups="groups" placeholder="Choose one" />
-    <template v-if="draft">
-      <div v-if="duty && !draft.drop" class="pair">
+  <SchemaForm
+    :schema="SignOverride"
+    :sends="sends"
+    :also="also"
+    :complaint="complaint"
+    :draft="draft"
+    @keep="sign"
+  >
+    <ChoiceField
+      :model-value="form.which"
+      label="What to change"
+      :groups="groups"
+      placeholder="Choose one"
+      @update:model-value="choose"
+    />
+    <template v-if="form.to">
+      <div v-if="duty && !form.to.drop" class="pair">
         <template v-if="duty.cadence.type === 'every'">
-          <SureNumber v-model="draft.days" :name="fields?.days" label="Every" unit="days" />
-          <SureNumber v-model="draft.tolerance" :name="fields?.tolerance" label="Give or take" unit="days" />
+          <SureNumber v-model="form.to.days" :name="fields?.days" label="Every" unit="days" />
+          <SureNumber
+            v-model="form.to.tolerance"
+            :name="fields?.tolerance"
+            label="Give or take"
+            unit="days"
+          />
         </template>
         <SureNumber
           v-if="duty.amount?.by === 'portion'"
-          v-model="draft.grams"
+          v-model="form.to.grams"
           :name="fields?.grams"
           label="Portion"
           unit="g"
         />
       </div>
-      <TickField v-if="duty" v-model="draft.drop" label="no longer" />
+      <TickField v-if="duty" v-model="form.to.drop" label="no longer" />
       <div v-if="zone" class="pair">
-        <SureNumber v-model="draft.low" label="From" unit="°C" />
-        <SureNumber v-model="draft.high" :name="fields?.range" label="to" unit="°C" />
+        <SureNumber v-model="form.to.low" label="From" unit="°C" />
+        <SureNumber v-model="form.to.high" :name="fields?.range" label="to" unit="°C" />
         <SureNumber
           v-if="zone.ceilingCelsius !== undefined"
-          v-model="draft.ceiling"
+          v-model="form.to.ceiling"
           :name="fields?.ceiling"
           label="Never above"
           unit="°C"
         />
       </div>
       <div v-if="changed && 'light' in changed" class="pair">
-        <SureNumber v-model="draft.low" label="From" unit="h" />
-        <SureNumber v-model="draft.high" :name="fields?.range" label="to" unit="h" />
+        <SureNumber v-model="form.to.low" label="From" unit="h" />
+        <SureNumber v-model="form.to.high" :name="fields?.range" label="to" unit="h" />
       </div>
       <SureNumber
         v-if="measure"
-        v-model="draft.value"
+        v-model="form.to.value"
         :name="fields?.value"
         :label="care.housing[measure] ?? measure"
         :unit="measure === 'hides' ? '' : measure === 'floorPerAnimalCm2' ? 'cm²' : 'mm'"
       />
-      <DayField v-model="draft.until" name="until" label="Until, if it ends" />
-      <TextField v-model="reason" name="reason" label="Why" maxlength="400" />
-      <TickField v-model="forAll" :label="`for every ${kind} here`" />
+      <DayField v-model="form.to.until" name="until" label="Until, if it ends" />
+      <TextField v-model="form.reason" name="reason" label="Why" maxlength="400" />
+      <TickField v-model="form.forAll" :label="`for every ${kind} here`" />
     </template>
     <template #buttons>
-      <div v-if="draft" class="row">
+      <div v-if="form.to" class="row">
         <Button severity="secondary" :disabled="busy || untouched" @click="look">Before and after</Button>
         <Button type="submit" :disabled="busy || untouched">Sign the change</Button>
       </div>

@@ -2,9 +2,10 @@
 import type { Draft, Fact, FeedOutcome, Replacement } from '@kobrin/core'
 import { Correction, doubtAbout } from '@kobrin/core'
 import Button from 'primevue/button'
-import { computed, shallowRef } from 'vue'
+import { computed, reactive, shallowRef } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { sayError } from '../app/sayError.ts'
+import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
@@ -34,10 +35,13 @@ const NUMBERS: Readonly<Record<string, { field: string; unit: string }>> = {
   fed: { field: 'count', unit: 'pieces' },
 }
 
-const number = shallowRef(numberOf(fact))
-const text = shallowRef(fact.kind === 'noted' || fact.kind === 'observed' ? fact.payload.text : '')
-const outcome = shallowRef<FeedOutcome>(fact.kind === 'fed' ? fact.payload.outcome : 'taken')
-const why = shallowRef('')
+const form = reactive({
+  number: numberOf(fact),
+  text: fact.kind === 'noted' || fact.kind === 'observed' ? fact.payload.text : '',
+  outcome: (fact.kind === 'fed' ? fact.payload.outcome : 'taken') as FeedOutcome,
+  why: '',
+})
+const draft = useDraft(`correction ${fact.uid}`, form)
 const complaint = shallowRef('')
 const asked = shallowRef(false)
 
@@ -53,7 +57,7 @@ function numberOf({ kind, payload }: Fact): number | null {
 
 /** The same fact with what was typed here. */
 function replacement(): Replacement | null {
-  const value = number.value
+  const value = form.number
   switch (fact.kind) {
     case 'weighed':
       return { kind: 'weighed', payload: { ...fact.payload, grams: value ?? NaN } }
@@ -63,19 +67,19 @@ function replacement(): Replacement | null {
       const { count: _count, ...meal } = fact.payload
       return {
         kind: 'fed',
-        payload: { ...meal, outcome: outcome.value, ...(value !== null && { count: value }) },
+        payload: { ...meal, outcome: form.outcome, ...(value !== null && { count: value }) },
       }
     }
     case 'noted':
-      return { kind: 'noted', payload: { text: text.value } }
+      return { kind: 'noted', payload: { text: form.text } }
     case 'observed':
-      return { kind: 'observed', payload: { ...fact.payload, text: text.value } }
+      return { kind: 'observed', payload: { ...fact.payload, text: form.text } }
     default:
       return null
   }
 }
 
-const sends = () => ({ target: fact.uid, to: replacement(), why: why.value.trim() })
+const sends = () => ({ target: fact.uid, to: replacement(), why: form.why.trim() })
 
 function doubted(to: Replacement): string {
   const resident = site.residents.get(fact.subject)
@@ -94,23 +98,25 @@ function correct(): void {
   complaint.value = asked.value ? '' : doubted(to)
   asked.value = complaint.value !== ''
   if (asked.value) return
-  const draft: Draft = {
+  const corrected: Draft = {
     subject: fact.subject,
     kind: 'corrected',
-    payload: { target: fact.uid, to, why: why.value.trim() },
+    payload: { target: fact.uid, to, why: form.why.trim() },
   }
-  record.keep([draft], `Corrected: ${sayEntry({ ...fact, ...to }, teller)}`)
+  record.keep([corrected], `Corrected: ${sayEntry({ ...fact, ...to }, teller)}`)
+  draft.drop()
   emit('close')
 }
 
 async function takeBack(): Promise<void> {
-  const because = why.value.trim()
+  const because = form.why.trim()
   if (because === '') {
     complaint.value = 'Say why in a word or two: colleagues will read both.'
     return
   }
   try {
     await record.takeBackEntry(fact, because, `Taken back: ${sayEntry(fact, teller)}`)
+    draft.drop()
     emit('close')
   } catch (error) {
     complaint.value = sayError(error)
@@ -124,17 +130,17 @@ async function takeBack(): Promise<void> {
     <p v-if="fact.act" class="quiet">
       It is part of something done together: taken back, all of it is taken back.
     </p>
-    <SchemaForm :schema="Correction" :sends="sends" :complaint="complaint" @keep="correct">
+    <SchemaForm :schema="Correction" :sends="sends" :complaint="complaint" :draft="draft" @keep="correct">
       <ChoiceField
         v-if="fact.kind === 'fed'"
-        v-model="outcome"
+        v-model="form.outcome"
         name="to.payload.outcome"
         label="Outcome"
         :options="OUTCOMES"
       />
       <NumberField
         v-if="numberIn"
-        v-model="number"
+        v-model="form.number"
         :name="`to.payload.${numberIn.field}`"
         label="Should be"
         :unit="numberIn.unit"
@@ -143,14 +149,14 @@ async function takeBack(): Promise<void> {
       />
       <TextField
         v-if="hasText"
-        v-model="text"
+        v-model="form.text"
         name="to.payload.text"
         label="Should read"
         :lines="3"
         maxlength="4000"
         autofocus
       />
-      <TextField v-model="why" name="why" label="Why" maxlength="400" :autofocus="!editable" />
+      <TextField v-model="form.why" name="why" label="Why" maxlength="400" :autofocus="!editable" />
       <template #buttons>
         <p class="row">
           <Button v-if="editable" type="submit">Correct it</Button>

@@ -10,6 +10,7 @@ import '../app/page.css'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
+import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesNamed, choicesOf } from '../fields/choicesOf.ts'
@@ -67,12 +68,16 @@ const form = reactive<Newcomer>({
   from: parent ? `Old floor of ${parent.name}` : '',
   why: '',
 })
+const draft = useDraft(`newcomer ${parent?.id ?? ''}`, form)
 const sheet = computed(() => site.species.get(form.sheet))
 const stages = computed(() => choicesNamed(sheet.value?.stages ?? []))
 /** Nobody says more about a stage than whoever holds the animal; where there is but one, it is that. */
 watch(
   () => form.sheet,
-  () => (form.stage = stages.value.length === 1 ? (stages.value[0]?.value ?? '') : ''),
+  () => {
+    if (stages.value.some(({ value }) => value === form.stage)) return
+    form.stage = stages.value.length === 1 ? (stages.value[0]?.value ?? '') : ''
+  },
   { immediate: true },
 )
 const plan = computed(() =>
@@ -162,6 +167,7 @@ function draftsOf(): Draft[] {
 
 function keep(): void {
   record.keep(draftsOf(), `${form.name.trim()} put on record`, { together: true })
+  draft.drop()
   void router.push({ name: 'record', params: { id } })
 }
 </script>
@@ -173,7 +179,7 @@ function keep(): void {
       <p class="quiet">Look at both sides first: can we keep it, and is a place ready?</p>
     </header>
     <div class="columns">
-      <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" @keep="keep">
+      <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" :draft="draft" @keep="keep">
         <ChoiceField
           v-model="form.sheet"
           name="registered.sheet"

@@ -29,5 +29,10 @@ export const useToday = defineStore('today', () => {
     return `${String(Math.floor(at / 60)).padStart(2, '0')}:${String(at % 60).padStart(2, '0')}`
   }
 
-  return { day, minute, zone, moment, clock }
+  /** The civil day here on which an instant fell. */
+  function dayOf(iso: string): number {
+    return civil(Date.parse(iso), zone.value).day
+  }
+
+  return { day, minute, zone, moment, clock, dayOf }
 })
