@@ -99,8 +99,8 @@ test('a walk that goes on past midnight: a new day, a new walk', { tag: ['@alway
   await allSent()
   await expect(page.locator('header .date')).toHaveText('Thursday 31 December')
   await expect(page.locator('header .date')).toHaveText('Friday 1 January', { timeout: 90_000 })
-  // Daily duties are due again.
-  await walkTo('Spinning Hall')
+  // Nothing moved under the hand; daily duties are due again.
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Walk: Spinning Hall')
   await expect.poll(toDo).not.toEqual([])
   const [again = ''] = await toDo()
   await cell(again).click()

@@ -17,7 +17,7 @@ test('feeding what a colleague just fed is shown before the tap and after it, an
   const lotte = await keeper('lotte')
   const priya = await keeper('priya')
   for (const one of [lotte, priya]) await one.walkTo('Yarn Loft')
-  const fed = lotte.cells.filter({ has: lotte.page.locator('.mark:is(.due, .late)', { hasText: 'F' }) })
+  const fed = lotte.cells.filter({ has: lotte.page.locator('.mark.feed:is(.due, .late)') })
   const name = (await fed.first().locator('.tape').textContent()) ?? ''
   await lotte.cell(name).click()
   await lotte.allSent()
@@ -27,7 +27,7 @@ test('feeding what a colleague just fed is shown before the tap and after it, an
   await priya.cell(name).click()
   const meal = priya.page
     .locator('.side .tasks li')
-    .filter({ has: priya.page.locator('.mark', { hasText: 'F' }), hasText: 'by Lotte Verhaege' })
+    .filter({ has: priya.page.locator('.mark.feed'), hasText: 'by Lotte Verhaege' })
   await expect(meal).toBeVisible()
   await expect(priya.page.locator('.undo')).toHaveCount(0)
   // Later than two devices may be apart in knowing the time.

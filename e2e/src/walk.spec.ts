@@ -145,7 +145,7 @@ test('everything in a bay asks for a hold, and leaves the checks to be made one 
   const { page, walkTo, allSent } = await keeper('lotte')
   await walkTo('Tar Room')
   const bay = page.getByRole('region').first()
-  await expect(bay.getByRole('button', { name: /^Check for all/ })).toHaveCount(0)
+  await expect(bay.getByRole('button', { name: /^Inspect for all/ })).toHaveCount(0)
   const checks = bay.locator('.mark.check.done')
   const before = await checks.count()
   const everything = bay.getByRole('button', { name: 'Everything' })

@@ -122,7 +122,10 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
     <FindResident v-if="finding" @close="finding = false" />
     <WaitingDialog v-if="showWaiting" @close="showWaiting = false" />
   </div>
-  <SignInPage v-else-if="people.asked && (people.person === null || record.needsSignIn)" />
+  <SignInPage
+    v-else-if="people.asked && (people.person === null || record.needsSignIn)"
+    :ended="people.person?.name"
+  />
   <p v-else-if="!complaint" class="opening quiet" role="status">Opening the record …</p>
   <NotReached v-if="complaint && !inside" :why="complaint" @again="begin" />
 </template>
@@ -163,7 +166,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
 .brand {
   margin-right: 6px;
   color: var(--ink);
-  font-size: 20px;
+  font-size: 1.25rem;
   font-weight: 700;
   text-decoration: none;
 }
@@ -206,6 +209,15 @@ nav .on {
 
   nav a {
     padding: 4px 8px;
+  }
+}
+
+/* A phone on its side: the boxes have what height there is. */
+@media (max-height: 480px) {
+  .top {
+    flex-wrap: nowrap;
+    min-height: 46px;
+    padding-block: 1px;
   }
 }
 </style>

@@ -24,21 +24,22 @@ const sendState = useAfterPaint(() => {
   return record.waitingCount > 0 ? words.waiting(record.waitingCount) : words.allSent
 })
 const troubled = computed(() => sendState.value !== words.allSent)
+/** What has to be heard: that something waits for a second is not. */
+const trouble = computed(() =>
+  record.linked && record.unstored === 0 && record.refused.length === 0 && record.held === ''
+    ? ''
+    : sendState.value,
+)
 </script>
 
 <template>
   <div class="tools">
     <Button v-if="waits" class="newer" @click="take()">New version: take it now</Button>
     <Button severity="secondary" class="find" @click="emit('find')">Find <kbd>/</kbd></Button>
-    <Button
-      severity="secondary"
-      class="state"
-      :class="{ troubled }"
-      aria-live="polite"
-      @click="emit('waiting')"
-    >
+    <Button severity="secondary" class="state" :class="{ troubled }" @click="emit('waiting')">
       {{ sendState }}
     </Button>
+    <span class="hidden-text" role="status">{{ trouble }}</span>
     <Button
       severity="secondary"
       :aria-label="`Theme: ${theme}. Switch to ${theme === 'day' ? 'dim' : 'day'}`"

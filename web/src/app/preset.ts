@@ -12,6 +12,7 @@ import fileupload from '@primeuix/themes/aura/fileupload'
 import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
 import message from '@primeuix/themes/aura/message'
+import multiselect from '@primeuix/themes/aura/multiselect'
 import popover from '@primeuix/themes/aura/popover'
 import radiobutton from '@primeuix/themes/aura/radiobutton'
 import select from '@primeuix/themes/aura/select'
@@ -196,6 +197,7 @@ export const preset = definePreset(
       inputnumber,
       inputtext,
       message,
+      multiselect,
       popover,
       radiobutton,
       select,
@@ -215,7 +217,7 @@ export const preset = definePreset(
         root: { label: { fontWeight: '700' } },
         colorScheme: { light: { root: { secondary: beside } } },
         css: () => `
-          .p-button { min-height: 40px; font-size: 15px; line-height: 1.3; }
+          .p-button { min-height: 40px; font-size: 0.9375rem; line-height: 1.3; }
           .p-button:not(.p-button-secondary, .p-button-link) { min-height: 44px; font-weight: 700; }
           .p-button-link { min-height: 24px; }
           .p-button:not(.p-button-secondary) kbd { border-color: currentcolor; background: none; color: inherit; }

@@ -1,5 +1,6 @@
 import { useStorage } from '@vueuse/core'
 import { computed, watchEffect } from 'vue'
+import { usePrinting } from './usePrinting.ts'
 
 export type Theme = 'day' | 'dim'
 
@@ -12,7 +13,9 @@ export function useTheme() {
 }
 
 export function startTheme(): void {
+  const printing = usePrinting()
   watchEffect(() => {
-    document.documentElement.dataset['theme'] = theme.value
+    // Paper is white.
+    document.documentElement.dataset['theme'] = printing.value ? 'day' : theme.value
   })
 }

@@ -20,7 +20,7 @@ const { title, formula, careful } = defineProps<{ title: string; formula: string
 }
 
 .small {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 
 .careful {

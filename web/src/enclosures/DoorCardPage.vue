@@ -106,7 +106,7 @@ function print(): void {
 }
 
 .head h2 {
-  font-size: 28px;
+  font-size: 1.75rem;
 }
 
 .where {
@@ -117,7 +117,7 @@ function print(): void {
 .stops {
   display: grid;
   gap: 4px;
-  font-size: 18px;
+  font-size: 1.125rem;
   font-weight: 700;
 }
 
@@ -128,7 +128,7 @@ function print(): void {
 
 .limits {
   color: var(--late);
-  font-size: 18px;
+  font-size: 1.125rem;
   font-weight: 700;
 }
 
@@ -153,7 +153,7 @@ footer {
   gap: 4px 16px;
   justify-content: space-between;
   color: var(--soft);
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 
 @media print {

@@ -133,7 +133,7 @@ svg {
 }
 
 .name {
-  font-size: 11px;
+  font-size: 0.6875rem;
   font-weight: 400;
   text-anchor: middle;
 }

@@ -51,6 +51,6 @@ li {
 }
 
 p {
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 </style>

@@ -146,7 +146,7 @@ function onKey(event: KeyboardEvent): void {
   width: 100%;
   min-height: 46px;
   padding: 5px 8px;
-  font-size: 14px;
+  font-size: 0.875rem;
   font-weight: 400;
   line-height: 1.2;
   text-align: left;
@@ -173,7 +173,7 @@ function onKey(event: KeyboardEvent): void {
 
 .grave p {
   grid-column: 1 / -1;
-  font-size: 13px;
+  font-size: 0.8125rem;
 }
 
 .urgent {

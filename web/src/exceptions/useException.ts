@@ -1,4 +1,4 @@
-import type { Doubt, Draft, FactKind, Severity } from '@kobrin/core'
+import type { Doubt, Draft, EntryKind, FactKind, Severity } from '@kobrin/core'
 import { doubtAbout, kindOf } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { shallowRef, toValue, watch } from 'vue'
@@ -35,7 +35,7 @@ function wrongWith([{ kind, payload }]: Said): Complaint | null {
 }
 
 /** Saying something other than "as planned": which exception, what it asks, and the doubts about it. */
-export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () => void) {
+export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind: EntryKind) => void) {
   const site = useSite()
   const plans = usePlans()
   const record = useRecord()
@@ -69,7 +69,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: () =>
     record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, teller)}`, { together: true })
     drop()
     reset()
-    onSaid()
+    onSaid(first.kind)
     if (first.kind === 'floorChecked' && first.payload.became === 'resident')
       void router.push({ name: 'newResident', query: { of: about, count: first.payload.count } })
   }

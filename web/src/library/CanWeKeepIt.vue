@@ -101,6 +101,6 @@ const answer = computed(() => {
 <style scoped>
 .nearly {
   color: var(--soft);
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 </style>

@@ -145,6 +145,6 @@ function pick(id: string): void {
 }
 
 .species p {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 </style>

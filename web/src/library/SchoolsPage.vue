@@ -69,7 +69,7 @@ const questions = computed(() => {
   display: flex;
   flex-wrap: wrap;
   gap: 2px 12px;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 
 .sheets a {

@@ -308,7 +308,7 @@ td {
 
 thead th {
   color: var(--soft);
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 400;
 }
 

@@ -80,7 +80,7 @@ const says = computed(() =>
 <style scoped>
 .small {
   font-weight: 400;
-  font-size: 11px;
+  font-size: 0.6875rem;
 }
 
 .light {

@@ -10,6 +10,8 @@ import Wrong from '../fields/Wrong.vue'
 import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
 
+/** Whose session ended while they were at work. */
+const { ended } = defineProps<{ ended?: string | undefined }>()
 const people = usePeople()
 const login = shallowRef('')
 const passphrase = shallowRef('')
@@ -39,6 +41,10 @@ const switchTo = (person: Person) =>
   <main class="sign-in">
     <h1>Kobrin</h1>
     <p class="quiet">Walks the building with you: what each resident needs now, and why.</p>
+    <p v-if="ended" class="ask" role="status">
+      The session of {{ ended }} has ended. What was entered is kept on this device and goes out once somebody
+      signs in; whoever was here comes back to the same box.
+    </p>
     <Wrong :says="complaint" />
     <section v-if="people.team.length > 0" class="team" aria-labelledby="team-title">
       <h2 id="team-title">Who is here?</h2>
@@ -98,7 +104,7 @@ const switchTo = (person: Person) =>
 }
 
 h1 {
-  font-size: 34px;
+  font-size: 2.125rem;
 }
 
 .team {

@@ -73,7 +73,7 @@ td {
   padding: 4px 10px 4px 0;
   border-bottom: 1px solid var(--line);
   color: var(--soft);
-  font-size: 14px;
+  font-size: 0.875rem;
   font-weight: 400;
   text-align: left;
   vertical-align: top;

@@ -2,6 +2,7 @@
 import type { Entry, Fact } from '@kobrin/core'
 import Button from 'primevue/button'
 import SelectButton from 'primevue/selectbutton'
+import { usePrinting } from '../app/usePrinting.ts'
 import { choicesOf } from '../fields/choicesOf.ts'
 import { computed, nextTick, shallowRef, watch } from 'vue'
 import { may } from '@kobrin/contract'
@@ -26,6 +27,9 @@ const record = useRecord()
 const PAGE = 60
 
 const shown = shallowRef(PAGE)
+const printing = usePrinting()
+/** On paper nothing can be asked for later. */
+const inSight = computed(() => (printing.value ? lines.value : lines.value.slice(0, shown.value)))
 type Filter = 'all' | 'meals' | 'weights' | 'skin' | 'words'
 const only = shallowRef<Filter>('all')
 const FILTERS = choicesOf({
@@ -71,7 +75,7 @@ watch(
       <span class="quiet">{{ lines.length }}</span>
       <SelectButton
         v-model="only"
-        class="filters"
+        class="filters no-print"
         :options="FILTERS"
         option-label="label"
         option-value="value"
@@ -81,7 +85,7 @@ watch(
     </header>
     <ol>
       <li
-        v-for="line in lines.slice(0, shown)"
+        v-for="line in inSight"
         :id="`entry-${line.entry.uid}`"
         :key="line.entry.uid"
         :class="{ opened: opened === line.entry.uid }"
@@ -108,14 +112,16 @@ watch(
         <Button
           v-if="line.counts && mayAmend(line)"
           severity="secondary"
-          class="fix"
+          class="fix no-print"
           @click="emit('correct', line.counts)"
         >
           Correct
         </Button>
       </li>
     </ol>
-    <Button v-if="lines.length > shown" severity="secondary" @click="shown += 200">Show more</Button>
+    <Button v-if="lines.length > shown" class="no-print" severity="secondary" @click="shown += 200"
+      >Show more</Button
+    >
   </section>
 </template>
 
@@ -150,7 +156,7 @@ li {
 .when,
 .who {
   color: var(--soft);
-  font: 13px/1.6 var(--sans);
+  font: 0.8125rem/1.6 var(--sans);
 }
 
 .struck {
@@ -166,7 +172,19 @@ li {
 .fix {
   min-height: 32px;
   padding: 2px 8px;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
+}
+
+@media print {
+  li {
+    grid-template-columns: 104px 32px 1fr !important;
+    padding: 2px 0;
+    break-inside: avoid;
+  }
+
+  li > div {
+    grid-area: auto !important;
+  }
 }
 
 @media (max-width: 899px) {

@@ -7,6 +7,7 @@ import { init, use } from 'echarts/core'
 import { CanvasRenderer } from 'echarts/renderers'
 import { computed, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useTheme } from '../app/useTheme.ts'
+import { usePrinting } from '../app/usePrinting.ts'
 import type { Palette } from './lifelineOption.ts'
 import { lifelineOption } from './lifelineOption.ts'
 
@@ -30,10 +31,13 @@ const { facts, suspects, nowMs, say, name } = defineProps<{
 const emit = defineEmits<{ open: [uid: string] }>()
 
 const NARROW_PX = 560
+/** As wide as a page of A4 is written on. */
+const PAGE_PX = 640
 
 const box = useTemplateRef<HTMLElement>('box')
 const { theme } = useTheme()
 const width = shallowRef(0)
+const printing = usePrinting()
 let chart: ECharts | null = null
 let observer: ResizeObserver | null = null
 
@@ -79,7 +83,8 @@ onMounted(() => {
   observer.observe(box.value)
   draw()
 })
-watch([() => facts, () => suspects, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
+watch(printing, (is) => chart?.resize(is ? { width: PAGE_PX } : { width: 'auto' }), { flush: 'sync' })
+watch([printing, () => facts, () => suspects, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
 onUnmounted(() => {
   observer?.disconnect()
   chart?.dispose()

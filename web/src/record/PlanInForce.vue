@@ -72,7 +72,7 @@ li {
 }
 
 li p {
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 
 dl {

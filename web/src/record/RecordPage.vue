@@ -5,6 +5,7 @@ import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { fetched } from '../app/later.ts'
+import '../app/page.css'
 import '../verdicts/verdict.css'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
 import VerdictActions from '../verdicts/VerdictActions.vue'
@@ -108,12 +109,17 @@ function showOnWalk(): void {
           <p class="quiet">{{ about }}</p>
           <p class="quiet whereabouts">
             <span>{{ site.placeName(home) }}</span>
-            <Button v-if="!ended" variant="link" class="link" @click="showOnWalk">Show on the walk</Button>
+            <Button v-if="!ended" variant="link" class="link no-print" @click="showOnWalk"
+              >Show on the walk</Button
+            >
             <RouterLink v-if="home" :to="{ name: 'enclosure', params: { id: home } }">{{
               fitSays
             }}</RouterLink>
-            <RouterLink :to="{ name: 'plan', params: { id } }">Plan</RouterLink>
-            <RouterLink v-if="people.mayWrite && !ended" :to="{ name: 'move', params: { id } }"
+            <RouterLink class="no-print" :to="{ name: 'plan', params: { id } }">Plan</RouterLink>
+            <RouterLink
+              v-if="people.mayWrite && !ended"
+              class="no-print"
+              :to="{ name: 'move', params: { id } }"
               >Move …</RouterLink
             >
           </p>
@@ -146,15 +152,17 @@ function showOnWalk(): void {
       <p v-if="complaint" role="alert">{{ complaint }}</p>
       <p v-else-if="loading" class="quiet waiting" role="status">Reading the record …</p>
       <template v-else>
-        <LifelineChart
-          :key="id"
-          :facts="facts"
-          :suspects="suspects"
-          :now-ms="nowMs"
-          :say="say"
-          :name="resident.name"
-          @open="opened = $event"
-        />
+        <div class="lifeline">
+          <LifelineChart
+            :key="id"
+            :facts="facts"
+            :suspects="suspects"
+            :now-ms="nowMs"
+            :say="say"
+            :name="resident.name"
+            @open="opened = $event"
+          />
+        </div>
         <EntryList :entries="entries" :opened="opened" @correct="correcting = $event" />
       </template>
     </main>
@@ -198,7 +206,7 @@ main > header {
 }
 
 .tape {
-  font-size: 22px;
+  font-size: 1.375rem;
 }
 
 .link {
@@ -215,12 +223,26 @@ main > header {
   margin-bottom: 10px;
 }
 
+/* What follows keeps its place while the picture is on its way. */
+.lifeline,
 .waiting {
   min-height: 412px;
 }
 
 .nobody {
   padding: 40px;
+}
+
+@media print {
+  .page {
+    display: block;
+    height: auto;
+  }
+
+  .page > * {
+    overflow: visible;
+    border-left: 0;
+  }
 }
 
 @media (max-width: 899px) {

@@ -1,17 +1,24 @@
 <script setup lang="ts">
-import { mayRecord } from '@kobrin/core'
+import { isToDo, mayRecord } from '@kobrin/core'
+import { refDebounced, useStorage } from '@vueuse/core'
+import Button from 'primevue/button'
 import Column from 'primevue/column'
 import type { DataTableRowClickEvent } from 'primevue/datatable'
 import DataTable from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
-import { computed, shallowRef } from 'vue'
+import MultiSelect from 'primevue/multiselect'
+import { computed, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { usePrinting } from '../app/usePrinting.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from './useResidents.ts'
 import { sayCell } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { useTeller } from '../words/useTeller.ts'
+import DutyMark from '../walk/DutyMark.vue'
+import type { Mark } from '../walk/marks.ts'
+import { marksOf, sayMarks } from '../walk/marks.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
 
@@ -20,17 +27,58 @@ const residents = useResidents()
 const teller = useTeller()
 const everyone = useFindable()
 const people = usePeople()
+/** On paper everybody stands, not those in sight. */
+const printing = usePrinting()
 const query = shallowRef('')
 
-const ROW_PX = 46
+/** Only the rows in sight are drawn. */
+const IN_SIGHT = { scrollable: true, scrollHeight: 'flex', virtualScrollerOptions: { itemSize: 46 } }
+/** The list follows once the typing pauses: thousands of rows are not laid out at every key. */
+const PAUSE_MS = 120
+const asked = refDebounced(query, PAUSE_MS)
 
-const rows = computed(() =>
-  findResidents(query.value, everyone.value).map(({ resident, species, place }) => ({
+/** What the table can show besides number and name. */
+const COLUMNS = [
+  { value: 'species', label: 'Species' },
+  { value: 'stage', label: 'Stage' },
+  { value: 'sex', label: 'Sex' },
+  { value: 'grams', label: 'Weight, g' },
+  { value: 'place', label: 'Place' },
+  { value: 'marks', label: 'To do' },
+  { value: 'says', label: 'Today' },
+] as const
+type ColumnName = (typeof COLUMNS)[number]['value']
+const shown = useStorage<ColumnName[]>('kobrin.columns', ['species', 'place', 'marks', 'says'])
+const columns = computed(() => COLUMNS.filter(({ value }) => shown.value.includes(value)))
+
+interface Row {
+  id: string
+  accession: string
+  name: string
+  species: string
+  stage: string
+  sex: string
+  place: string
+  readonly grams: number | ''
+  readonly pressing: number
+}
+
+const rows = computed<Row[]>(() =>
+  findResidents(asked.value, everyone.value).map(({ resident, species, place }) => ({
     id: resident.id,
     accession: resident.accession,
     name: resident.name,
     species,
+    stage: teller.stageOf(resident.id, resident.stage),
+    sex: resident.lives === 'colony' ? '' : resident.sex,
     place,
+    // Worked out where they are shown or sorted by, and not for thousands that are not.
+    get grams() {
+      return residents.dayOf(resident.id).weight?.grams ?? ''
+    },
+    get pressing() {
+      return pressing(resident.id)
+    },
   })),
 )
 
@@ -38,9 +86,28 @@ function says(id: string): string {
   return sayCell(residents.dayOf(id), teller).text
 }
 
-function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
+function marks(id: string): Mark[] {
+  return marksOf(residents.dayOf(id).tasks).filter(({ status }) => status !== 'done' && status !== 'open')
+}
+
+/** What asks the most of somebody comes first when the table is sorted by it. */
+function pressing(id: string): number {
+  const tasks = residents.dayOf(id).tasks.filter(isToDo)
+  return -tasks.reduce((sum, { status, daysOver }) => sum + 1 + (status === 'late' ? 100 + daysOver : 0), 0)
+}
+
+/** What stands in a column, as a file is told it. */
+function told(row: Row, column: string): string {
+  if (column === 'says') return says(row.id)
+  if (column === 'marks') return sayMarks(marks(row.id), teller.who)
+  return String(row[column as keyof Row])
+}
+
+function open({ data }: DataTableRowClickEvent<Row>): void {
   void router.push({ name: 'record', params: { id: data.id } })
 }
+
+const table = useTemplateRef<{ exportCSV: () => void }>('table')
 </script>
 
 <template>
@@ -49,25 +116,39 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
       <h1>{{ words.places.residents }}</h1>
       <InputText
         v-model="query"
-        class="find"
+        class="find no-print"
         type="search"
         :aria-label="terms.findPlaceholder"
         :placeholder="terms.findPlaceholder"
       />
       <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
-      <RouterLink v-if="mayRecord(people.role, 'registered')" :to="{ name: 'newResident' }"
+      <MultiSelect
+        class="no-print"
+        v-model="shown"
+        :options="[...COLUMNS]"
+        option-label="label"
+        option-value="value"
+        :show-toggle-all="false"
+        aria-label="Columns"
+        selected-items-label="Columns"
+        :max-selected-labels="0"
+      />
+      <Button severity="secondary" class="no-print" @click="table?.exportCSV()">Save as CSV</Button>
+      <RouterLink v-if="mayRecord(people.role, 'registered')" class="no-print" :to="{ name: 'newResident' }"
         >Somebody new …</RouterLink
       >
     </header>
     <DataTable
+      ref="table"
       :value="rows"
       data-key="id"
       size="small"
-      scrollable
-      scroll-height="flex"
       removable-sort
       row-hover
-      :virtual-scroller-options="{ itemSize: ROW_PX }"
+      export-filename="residents"
+      :export-function="({ data, field }) => told(data, field)"
+      :key="String(printing)"
+      v-bind="printing ? {} : IN_SIGHT"
       @row-click="open"
     >
       <Column field="accession" header="Number" sortable />
@@ -76,10 +157,29 @@ function open({ data }: DataTableRowClickEvent<{ id: string }>): void {
           <RouterLink :to="{ name: 'record', params: { id: data.id } }">{{ data.name }}</RouterLink>
         </template>
       </Column>
-      <Column field="species" header="Species" sortable />
-      <Column field="place" header="Place" sortable />
-      <Column header="Today">
-        <template #body="{ data }">{{ says(data.id) }}</template>
+      <Column
+        v-for="{ value, label } in columns"
+        :key="value"
+        :field="value"
+        :header="label"
+        :sortable="value !== 'says'"
+        :sort-field="value === 'marks' ? 'pressing' : value"
+      >
+        <template #body="{ data }: { data: Row }">
+          <span v-if="value === 'marks'" class="marks">
+            <DutyMark
+              v-for="mark in marks(data.id)"
+              :key="mark.key"
+              :does="mark.does"
+              :sign="mark.sign"
+              :status="mark.status"
+              :days-over="mark.daysOver"
+              :name="mark.names.join(', ')"
+              :count="mark.names.length"
+            />
+          </span>
+          <template v-else>{{ told(data, value) }}</template>
+        </template>
       </Column>
       <template #empty>{{ terms.foundNobody }}</template>
     </DataTable>
@@ -102,6 +202,13 @@ header {
   gap: 8px 16px;
 }
 
+@media print {
+  .residents {
+    display: block;
+    height: auto;
+  }
+}
+
 .find {
   width: min(360px, 100%);
 }
@@ -117,6 +224,11 @@ header {
   max-width: 360px;
   overflow: hidden;
   text-overflow: ellipsis;
+}
+
+.marks {
+  display: flex;
+  gap: 6px;
 }
 
 :deep(tr) {

@@ -11,33 +11,50 @@ function plain(text: string): string {
   return text.normalize('NFD').replaceAll(/\p{M}/gu, '').toLowerCase()
 }
 
-/** Its number without the zeros nobody types. */
-function numberOf({ accession }: Resident): string {
-  return accession.replace(/^0+/, '')
+/** What somebody can be found by, as it is compared. */
+interface Plain {
+  name: string
+  nameParts: string[]
+  accession: string
+  /** Without the zeros nobody types. */
+  number: string
+  speciesParts: string[]
+  rest: string
+}
+
+const read = new WeakMap<Findable, Plain>()
+
+/** Worked out once: a search reads it at every key. */
+function plainOf(one: Findable): Plain {
+  const known = read.get(one)
+  if (known) return known
+  const { resident, species, latin, place } = one
+  const name = plain(resident.name)
+  const made: Plain = {
+    name,
+    nameParts: name.split(/\s+/),
+    accession: resident.accession,
+    number: resident.accession.replace(/^0+/, ''),
+    speciesParts: plain(species).split(/\s/),
+    rest: plain(`${species} ${latin} ${place}`),
+  }
+  read.set(one, made)
+  return made
 }
 
 /** More than any sum of words: who is called exactly that, or has that number, comes first, and then whose name begins
  * so. */
-function asWhole(query: string, { resident }: Findable): number {
-  const name = plain(resident.name)
-  if (name === query || resident.accession === query || numberOf(resident) === query) return 2_000
+function asWhole(query: string, { name, accession, number }: Plain): number {
+  if (name === query || accession === query || number === query) return 2_000
   return name.startsWith(query) ? 1_000 : 0
 }
 
-function score(word: string, { resident, species, latin, place }: Findable): number {
-  const name = plain(resident.name)
-  const number = numberOf(resident)
-  if (name === word || resident.accession === word || number === word) return 5
-  if (name.split(/\s+/).some((part) => part.startsWith(word))) return 4
-  if (resident.accession.startsWith(word) || number.startsWith(word)) return 3
-  if (
-    plain(species)
-      .split(/\s/)
-      .some((part) => part.startsWith(word)) ||
-    name.includes(word)
-  )
-    return 2
-  return plain(`${species} ${latin} ${place}`).includes(word) ? 1 : 0
+function score(word: string, { name, nameParts, accession, number, speciesParts, rest }: Plain): number {
+  if (name === word || accession === word || number === word) return 5
+  if (nameParts.some((part) => part.startsWith(word))) return 4
+  if (accession.startsWith(word) || number.startsWith(word)) return 3
+  if (speciesParts.some((part) => part.startsWith(word)) || name.includes(word)) return 2
+  return rest.includes(word) ? 1 : 0
 }
 
 /** Residents that match every word by name, accession number, species or place; the nearest first. */
@@ -47,9 +64,10 @@ export function findResidents(query: string, all: readonly Findable[]): Findable
   if (asked.length === 0) return [...all]
   const found: { one: Findable; total: number }[] = []
   for (const one of all) {
-    const scores = asked.map((word) => score(word, one))
+    const told = plainOf(one)
+    const scores = asked.map((word) => score(word, told))
     if (scores.every((points) => points > 0))
-      found.push({ one, total: scores.reduce((sum, points) => sum + points, asWhole(whole, one)) })
+      found.push({ one, total: scores.reduce((sum, points) => sum + points, asWhole(whole, told)) })
   }
   return found
     .sort((a, b) => b.total - a.total || a.one.resident.accession.localeCompare(b.one.resident.accession))

@@ -100,7 +100,7 @@ function proposal(): string {
 </script>
 
 <template>
-  <div class="actions">
+  <div class="actions no-print">
     <SchemaForm
       v-if="what.code === 'unaccounted'"
       :schema="accounted"

@@ -49,7 +49,7 @@ const geometry = computed(() => {
 
 function styleOf({ widthMm, residents }: Box) {
   const share = widthMm / Math.max(1, residents.length) / longest.value
-  return { '--w': widthMm, '--label': share < ROOMY_SHARE ? '13px' : '16px' }
+  return { '--w': widthMm, '--label': share < ROOMY_SHARE ? '0.8125rem' : '1rem' }
 }
 </script>
 

@@ -75,7 +75,7 @@ header {
   border: 1px solid var(--control-line);
   border-radius: 4px;
   background: var(--glass);
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 
 .one-duty .mark {

@@ -8,12 +8,15 @@ const {
   status,
   daysOver = 0,
   name = '',
+  sign = '',
   count = 1,
 } = defineProps<{
   does: DutyKind
   status: TaskStatus
   daysOver?: number
   name?: string
+  /** A second letter: another thing to do than the kind's usual. */
+  sign?: string
   /** Duties of this kind in this state. */
   count?: number
 }>()
@@ -26,8 +29,14 @@ const says = computed(() => {
 </script>
 
 <template>
-  <span class="mark" :class="[does, status, { many: count > 1 }]" role="img" :aria-label="says" :title="says"
-    >{{ words.dutyLetter[does] }}<span v-if="count > 1" class="times" aria-hidden="true">{{ count }}</span
+  <span
+    class="mark"
+    :class="[does, status, { many: count > 1, signed: sign !== '' }]"
+    role="img"
+    :aria-label="says"
+    :title="says"
+    >{{ words.dutyLetter[does] }}<span v-if="sign" class="sign">{{ sign }}</span
+    ><span v-if="count > 1" class="times" aria-hidden="true">{{ count }}</span
     ><span v-if="over >= 1" class="count" aria-hidden="true">{{ over }}</span></span
   >
 </template>
@@ -37,11 +46,12 @@ const says = computed(() => {
 .mark {
   display: inline-block;
   flex: none;
-  width: 26px;
-  height: 26px;
+  width: 1.625rem;
+  height: 1.625rem;
   border: 2px solid var(--ink);
-  font: 700 13px/22px var(--sans);
+  font: 700 0.8125rem/1.375rem var(--sans);
   text-align: center;
+  print-color-adjust: exact;
 }
 
 .feed {
@@ -61,7 +71,7 @@ const says = computed(() => {
 }
 
 .look {
-  width: 30px;
+  width: 1.875rem;
   border-radius: 9px / 12px;
 }
 
@@ -74,10 +84,23 @@ const says = computed(() => {
 }
 
 .many {
-  width: 36px;
+  width: 2.25rem;
 }
 
-.many.feed {
+.signed {
+  width: 2rem;
+}
+
+.many.signed {
+  width: 2.875rem;
+}
+
+.sign {
+  font-size: 0.6875rem;
+}
+
+.many.feed,
+.signed.feed {
   border-radius: 13px;
 }
 
@@ -85,7 +108,7 @@ const says = computed(() => {
   margin-left: 2px;
   padding-left: 3px;
   border-left: 1px solid currentcolor;
-  font-size: 12px;
+  font-size: 0.75rem;
 }
 
 .due {
@@ -107,9 +130,9 @@ const says = computed(() => {
 }
 
 .done {
-  height: 24px;
+  height: 1.5rem;
   margin-inline: 3px;
-  width: 20px;
+  width: 1.25rem;
   border-width: 0 0 2px;
   border-radius: 0;
   border-color: var(--done);
@@ -117,23 +140,23 @@ const says = computed(() => {
 }
 
 .notYet {
-  border-width: 1px;
+  border-width: 0.0625rem;
   border-color: var(--edge);
   color: var(--soft);
-  line-height: 24px;
+  line-height: 1.5rem;
 }
 
 .count {
   position: absolute;
   top: -9px;
   right: -9px;
-  min-width: 15px;
+  min-width: 0.9375rem;
   padding: 0 2px;
   border: 1.5px solid var(--late);
   border-radius: 2px;
   background: var(--glass);
   color: var(--late);
-  font: 700 11px/12px var(--sans);
+  font: 700 0.6875rem/0.75rem var(--sans);
 }
 
 /* Where the system chooses the colors, the fill still tells what is due from what may be done, and late from both. */

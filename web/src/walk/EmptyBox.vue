@@ -29,7 +29,7 @@ const waits = computed(() => places.left.get(enclosureId))
   border-bottom: 0;
   background: none;
   color: var(--soft);
-  font-size: 13px;
+  font-size: 0.8125rem;
   text-align: left;
 }
 

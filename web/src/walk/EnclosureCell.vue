@@ -58,6 +58,7 @@ const note = computed(() => {
         :status="mark.status"
         :days-over="mark.daysOver"
         :name="mark.names.join(', ')"
+        :sign="mark.sign"
         :count="mark.names.length"
       />
       <span v-if="lastDone" class="who" :class="{ waits }">
@@ -69,6 +70,7 @@ const note = computed(() => {
 
 <style scoped>
 .cell {
+  position: relative;
   display: flex;
   flex-direction: column;
   gap: 3px;
@@ -101,14 +103,22 @@ const note = computed(() => {
   overflow-wrap: anywhere;
 }
 
+/* The head of the box opens it and says nothing: as high as a thumb. */
+.tape::after {
+  position: absolute;
+  inset: 0 0 auto;
+  height: 44px;
+  content: '';
+}
+
 .kind {
   color: var(--soft);
-  font-size: 13px;
+  font-size: 0.8125rem;
   line-height: 1.25;
 }
 
 .says {
-  font-size: 14px;
+  font-size: 0.875rem;
   line-height: 1.3;
 }
 
@@ -131,7 +141,7 @@ const note = computed(() => {
   overflow: hidden;
   padding-left: 6px;
   border-left: 3px dotted var(--focus);
-  font-size: 13px;
+  font-size: 0.8125rem;
   line-height: 1.25;
   text-overflow: ellipsis;
   white-space: nowrap;
@@ -149,7 +159,7 @@ const note = computed(() => {
 .who {
   margin-left: auto;
   color: var(--soft);
-  font: 12px var(--sans);
+  font: 0.75rem var(--sans);
 }
 
 .who.waits {

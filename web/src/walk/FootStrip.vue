@@ -71,7 +71,7 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 .keys {
   flex: none;
   margin-left: auto;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 
 @media (max-width: 899px) {
@@ -83,6 +83,13 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
 
   .keys {
     display: none;
+  }
+}
+
+@media (max-height: 480px) {
+  .foot {
+    min-height: 0;
+    padding-block: 0;
   }
 }
 </style>

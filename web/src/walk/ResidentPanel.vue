@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Task, TaskStatus } from '@kobrin/core'
+import type { EntryKind, Task, TaskStatus } from '@kobrin/core'
 import { canBeAsPlanned, quarantineOn } from '@kobrin/core'
 import { X } from '@lucide/vue'
 import Button from 'primevue/button'
@@ -21,6 +21,7 @@ import { useTeller } from '../words/useTeller.ts'
 import { hasActions } from '../verdicts/hasActions.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import DutyMark from './DutyMark.vue'
+import { signOf } from './marks.ts'
 import ExceptionPanel from '../exceptions/ExceptionPanel.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
@@ -30,7 +31,7 @@ import { useException } from '../exceptions/useException.ts'
 const VerdictActions = fetched(() => import('../verdicts/VerdictActions.vue'))
 
 const { residentId } = defineProps<{ residentId: string }>()
-const emit = defineEmits<{ planned: []; again: [task: Task]; said: []; asks: []; close: [] }>()
+const emit = defineEmits<{ planned: []; again: [task: Task]; said: [kind: EntryKind]; asks: []; close: [] }>()
 
 const site = useSite()
 const plans = usePlans()
@@ -46,7 +47,7 @@ const router = useRouter()
 
 const saying = useException(
   () => residentId,
-  () => emit('said'),
+  (kind) => emit('said', kind),
 )
 
 /** Takes the key of an exception. False when nobody here answers to it. */
@@ -164,6 +165,7 @@ function under(task: Task): string {
           :status="task.status"
           :days-over="task.daysOver"
           :name="task.duty.label ?? ''"
+          :sign="signOf(task)"
         />
         <div>
           <strong>{{ says(task) }}</strong>
@@ -234,8 +236,12 @@ function under(task: Task): string {
   flex: none;
 }
 
-/* What is being said comes before what is due. */
+/* What is being said comes first, then the one touch that says it all. */
 .first {
+  order: -2;
+}
+
+.planned {
   order: -1;
 }
 
@@ -247,20 +253,20 @@ function under(task: Task): string {
 
 header {
   display: flex;
-  order: -2;
+  order: -3;
   justify-content: space-between;
   gap: 8px;
 }
 
 .small {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 
 .open {
   display: inline-block;
   margin-right: 14px;
   min-height: 24px;
-  font-size: 14px;
+  font-size: 0.875rem;
 }
 
 .close {
@@ -277,7 +283,7 @@ header {
 
 .tasks li {
   display: grid;
-  grid-template-columns: 28px 1fr auto;
+  grid-template-columns: 34px 1fr auto;
   gap: 10px;
   padding: 8px 0;
   border-top: 1px solid var(--line);
@@ -285,22 +291,22 @@ header {
 
 .again {
   align-self: start;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 
 .planned {
   width: 100%;
-  font-size: 16px;
+  font-size: 1rem;
 }
 
 .careful p {
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 
 section h3 {
   margin-bottom: 2px;
   color: var(--soft);
-  font-size: 13.5px;
+  font-size: 0.8438rem;
 }
 
 @media (max-width: 899px) {

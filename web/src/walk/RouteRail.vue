@@ -79,7 +79,7 @@ watch(
 .total {
   padding: 0 14px 8px 16px;
   color: var(--soft);
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
 }
 
@@ -145,7 +145,7 @@ li:last-child .stop::before {
 
 .tally {
   color: var(--soft);
-  font: 13px var(--sans);
+  font: 0.8125rem var(--sans);
 }
 
 .crossing {
@@ -153,7 +153,7 @@ li:last-child .stop::before {
   padding: 6px 8px 6px 26px;
   border-block: 3px double var(--ink);
   background: repeating-linear-gradient(45deg, var(--chip) 0 5px, transparent 5px 11px);
-  font-size: 13px;
+  font-size: 0.8125rem;
   line-height: 1.25;
 }
 
@@ -198,7 +198,13 @@ li:last-child .stop::before {
     border-inline: 3px double var(--ink);
     border-block: 0;
     color: transparent;
-    font-size: 1px;
+    font-size: 0.0625rem;
+  }
+}
+
+@media (max-height: 480px) and (max-width: 899px) {
+  .total {
+    display: none;
   }
 }
 </style>

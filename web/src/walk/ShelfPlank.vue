@@ -49,7 +49,7 @@ button {
   border: 0;
   background: none;
   color: var(--on-board);
-  font-size: 13px;
+  font-size: 0.8125rem;
   font-weight: 600;
   text-decoration: underline;
   text-decoration-color: var(--control-line);
@@ -59,7 +59,7 @@ button {
 @media (pointer: coarse) {
   button {
     min-height: 44px;
-    font-size: 14px;
+    font-size: 0.875rem;
   }
 }
 </style>

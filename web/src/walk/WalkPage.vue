@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Barrier, Task } from '@kobrin/core'
+import type { Barrier, EntryKind, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
 import type { ComponentPublicInstance } from 'vue'
 import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
@@ -125,6 +125,12 @@ function again(task: Task): void {
     record.keep([draft], `${residents.nameOf(walk.focused ?? '')}: ${words.done[task.duty.does]} again`)
 }
 
+/** Whatever brought the focus to a cell, keys mean that one. */
+function focusedIn({ target }: FocusEvent): void {
+  const id = target instanceof HTMLElement ? target.dataset['resident'] : undefined
+  if (id !== undefined) select(id)
+}
+
 function shelfOf(residentId: string | null): string[] {
   for (const { shelves } of walk.stop?.faces ?? []) {
     for (const shelf of shelves) {
@@ -140,6 +146,22 @@ async function say(key: string): Promise<void> {
   await panelCaughtUp()
   const there = await until(panel).toBeTruthy({ timeout: PANEL_MS })
   there?.press(key)
+}
+
+/** Who was due to be weighed was; the next one who is, is in hand: a round of weighing is digits and Enter. */
+function said(kind: EntryKind): void {
+  const at = walk.focused
+  const next = kind === 'weighed' && at !== null && wasDue(at) ? walk.toDoAfter(at, 'weigh') : null
+  if (next === null) return closePanel()
+  select(next)
+  face.show(next)
+  void say('w')
+}
+
+function wasDue(residentId: string): boolean {
+  return residents
+    .dayOf(residentId)
+    .tasks.some(({ duty, status }) => duty.does === 'weigh' && status === 'done')
 }
 
 /** The pointer asks what else can be said: everything, where it is. */
@@ -232,6 +254,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
       @pointermove="press.move"
       @contextmenu="press.menu"
       @click="press.click"
+      @focusin="focusedIn"
     >
       <h1 class="hidden-text">{{ words.places.walk }}: {{ walk.stop?.title }}</h1>
       <CrossBarrier
@@ -264,7 +287,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
         :resident-id="inPanel"
         @planned="planned(inPanel)"
         @again="again"
-        @said="closePanel"
+        @said="said"
         @asks="panelOpen = true"
         @close="closePanel"
       />

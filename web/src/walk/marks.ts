@@ -2,10 +2,12 @@ import type { DutyKind, Task, TaskStatus } from '@kobrin/core'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 
-/** Duties of one kind in one state: on a box they are one mark with a number. */
+/** Duties of one kind in one state that ask the same of the hand: on a box they are one mark with a number. */
 export interface Mark {
   key: string
   does: DutyKind
+  /** A second letter, where the hand does something else than the kind's usual. */
+  sign: string
   status: TaskStatus
   /** Of the one that is most days over. */
   daysOver: number
@@ -16,6 +18,11 @@ export interface Mark {
 
 const STATES: readonly TaskStatus[] = ['late', 'due', 'held', 'open', 'done']
 
+/** A duty that goes by its kind is the kind's usual; any other is told apart by its own name. */
+export function signOf({ duty: { id, does, label = '' } }: Pick<Task, 'duty'>): string {
+  return id === does ? '' : label.charAt(0).toUpperCase()
+}
+
 /** The marks of a box, in the order in which their first duty stands in the plan. */
 export function marksOf(tasks: readonly Task[]): Mark[] {
   const marks = new Map<string, Mark>()
@@ -23,11 +30,13 @@ export function marksOf(tasks: readonly Task[]): Mark[] {
     const { status, daysOver, done } = task
     if (status === 'notYet') continue
     const { does } = task.duty
-    const key = `${does} ${status}`
+    const sign = signOf(task)
+    const key = `${does} ${status} ${sign}`
     const before = marks.get(key)
     marks.set(key, {
       key,
       does,
+      sign,
       status,
       daysOver: Math.max(before?.daysOver ?? 0, daysOver),
       names: [...(before?.names ?? []), dutyName(task)],

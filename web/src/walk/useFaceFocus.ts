@@ -56,11 +56,15 @@ export function useFaceFocus(board: Readonly<ShallowRef<HTMLElement | null>>) {
     if (shelf) shelf.style.minHeight = `${shelf.offsetHeight}px`
   }
 
-  function focus(residentId: string | null): void {
-    const cell = cellOf(residentId)
-    cell?.focus({ preventScroll: true })
-    cell?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+  /** Brings a cell into sight, whatever has the focus. */
+  function show(residentId: string): void {
+    cellOf(residentId)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
   }
 
-  return { spots, focus, steady }
+  function focus(residentId: string | null): void {
+    cellOf(residentId)?.focus({ preventScroll: true })
+    if (residentId !== null) show(residentId)
+  }
+
+  return { spots, focus, show, steady }
 }

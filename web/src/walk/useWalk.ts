@@ -1,3 +1,4 @@
+import type { DutyKind, Task } from '@kobrin/core'
 import { comparePlaced, isToDo } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowReactive, shallowRef, watch } from 'vue'
@@ -15,7 +16,10 @@ export const useWalk = defineStore('walk', () => {
   const residents = useResidents()
   const people = usePeople()
   const today = useToday()
-  const { stopKey, crossedTo } = useWhereabouts(() => `${people.person?.id ?? ''} ${today.day}`)
+  const { stopKey, crossedTo } = useWhereabouts({
+    whose: () => people.person?.id ?? '',
+    day: () => today.day,
+  })
 
   const focused = shallowRef<string | null>(null)
   /** The focused one again, reactive box by box: only the two that change are drawn anew. */
@@ -61,11 +65,13 @@ export const useWalk = defineStore('walk', () => {
     return { done, all }
   }
 
-  function toDoAfter(residentId: string | null): string | null {
+  /** The next one here with something to do, or with a duty of that kind to do. */
+  function toDoAfter(residentId: string | null, does?: DutyKind): string | null {
     const here = stop.value?.residents ?? []
     const from = residentId === null ? 0 : here.indexOf(residentId) + 1
     const inOrder = [...here.slice(from), ...here.slice(0, from)]
-    return inOrder.find((id) => residents.dayOf(id).tasks.some(isToDo)) ?? null
+    const isMeant = (task: Task) => isToDo(task) && (does === undefined || task.duty.does === does)
+    return inOrder.find((id) => residents.dayOf(id).tasks.some(isMeant)) ?? null
   }
 
   return {

@@ -3,6 +3,7 @@ import type { Reason } from '@kobrin/core'
 import Button from 'primevue/button'
 import Popover from 'primevue/popover'
 import { shallowRef, useId, useTemplateRef } from 'vue'
+import { usePrinting } from '../app/usePrinting.ts'
 import { terms } from './terms.ts'
 import { sayReason } from './reasons.ts'
 import { useTeller } from './useTeller.ts'
@@ -10,6 +11,8 @@ import { useTeller } from './useTeller.ts'
 const { reasons, label } = defineProps<{ reasons: readonly Reason[]; label: string }>()
 const teller = useTeller()
 const over = useTemplateRef<{ toggle: (event: Event) => void }>('over')
+/** On paper nothing can be opened. */
+const printing = usePrinting()
 const isOpen = shallowRef(false)
 const id = useId()
 </script>
@@ -17,7 +20,7 @@ const id = useId()
 <template>
   <Button
     variant="link"
-    class="because"
+    class="because no-print"
     :aria-label="`${terms.because}: ${label}`"
     aria-haspopup="dialog"
     :aria-expanded="isOpen"
@@ -25,6 +28,9 @@ const id = useId()
     @click="over?.toggle($event)"
     >{{ terms.because }}</Button
   >
+  <ul v-if="printing" class="reasons">
+    <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
+  </ul>
   <Popover ref="over" :aria-label="label" @show="isOpen = true" @hide="isOpen = false">
     <ul :id="id" class="reasons" :aria-label="label">
       <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
@@ -37,7 +43,7 @@ const id = useId()
   align-self: start;
   min-height: 24px;
   padding: 0;
-  font-size: 13.5px;
+  font-size: 0.8438rem;
   font-weight: 400;
   text-decoration: underline;
   text-underline-offset: 3px;
@@ -51,7 +57,7 @@ strong + .because {
   display: grid;
   gap: 4px;
   max-width: min(420px, 80vw);
-  font-size: 14px;
+  font-size: 0.875rem;
   overflow-wrap: anywhere;
 }
 </style>

@@ -29,7 +29,7 @@ export const words = {
     measure: 'Measure',
     look: 'Look',
     dampen: 'Dampen',
-    check: 'Check',
+    check: 'Inspect',
     read: 'Read',
   } satisfies Record<DutyKind, string>,
 
@@ -37,11 +37,11 @@ export const words = {
     feed: 'F',
     water: 'W',
     clean: 'C',
-    weigh: 'G',
+    weigh: 'g',
     measure: 'M',
     look: 'L',
     dampen: 'D',
-    check: 'K',
+    check: 'I',
     read: 'R',
   } satisfies Record<DutyKind, string>,
 
@@ -53,7 +53,7 @@ export const words = {
     measure: 'measured',
     look: 'seen',
     dampen: 'dampened',
-    check: 'checked',
+    check: 'inspected',
     read: 'read',
   } satisfies Record<DutyKind, string>,
 
