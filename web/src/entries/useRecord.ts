@@ -5,7 +5,7 @@ import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
-import { answersChanged, historiesChanged } from '../wire/queries.ts'
+import { answersChanged, historiesChanged } from '../wire/changes.ts'
 import { useToday } from '../time/useToday.ts'
 import { answerTabs } from './answerTabs.ts'
 import { createBeliefs } from './beliefs.ts'
@@ -36,11 +36,11 @@ export const useRecord = defineStore('record', () => {
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
   const reload = gatherReloads((of) => loading.some(of))
   const gatherSite = gatherReloads(() => {
-    answersChanged()
+    void answersChanged.trigger()
     return site.load()
   })
   const reloadSite = () => gatherSite('site')
-  const rereadHistory = gatherReloads(historiesChanged)
+  const rereadHistory = gatherReloads(historiesChanged.trigger)
 
   function needWriter(): Writer {
     if (!writer) throw new Error('Nothing can have been written or heard yet.')

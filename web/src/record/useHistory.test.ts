@@ -2,7 +2,8 @@ import type { Entry } from '@kobrin/core'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowReactive, shallowRef } from 'vue'
 import { entryOn, TODAY } from '../testing/residents.ts'
-import { historiesChanged, queries } from '../wire/queries.ts'
+import { historiesChanged } from '../wire/changes.ts'
+import { queries } from '../wire/queries.ts'
 import { useHistory } from './useHistory.ts'
 
 const answers = vi.hoisted(() => new Map<string, (entries: object[]) => void>())
@@ -70,7 +71,7 @@ it('is read anew when somebody wrote about it: a correction of long ago is among
   const old = noted('ada', 'old')
   await arrives('ada', old)
   answers.clear()
-  void historiesChanged(['ben', 'ada'])
+  void historiesChanged.trigger(['ben', 'ada'])
   const later = noted('ada', 'said of the old one')
   await arrives('ada', old, later)
   expect(entries.value.map(({ uid }) => uid)).toEqual([old.uid, later.uid])

@@ -123,8 +123,8 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       />
       <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
       <MultiSelect
-        class="no-print"
         v-model="shown"
+        class="no-print"
         :options="[...COLUMNS]"
         option-label="label"
         option-value="value"
@@ -140,6 +140,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
     </header>
     <DataTable
       ref="table"
+      :key="String(printing)"
       :value="rows"
       data-key="id"
       size="small"
@@ -147,7 +148,6 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       row-hover
       export-filename="residents"
       :export-function="({ data, field }) => told(data, field)"
-      :key="String(printing)"
       v-bind="printing ? {} : IN_SIGHT"
       @row-click="open"
     >

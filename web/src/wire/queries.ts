@@ -7,6 +7,7 @@ import { computed, watch } from 'vue'
 import { sayError } from '../app/sayError.ts'
 import { kept } from '../kept/keptStore.ts'
 import { call, Unreachable } from './call.ts'
+import { answersChanged, historiesChanged } from './changes.ts'
 
 const DAY_MS = 86_400_000
 /** What was opened lately stays on this device for so long. */
@@ -38,19 +39,19 @@ export const queries = new QueryClient({
 
 const HISTORY = '/api/subjects/'
 
-/** Plans, sheets, boxes or schools were changed: what was answered about any of them may be another answer now. */
-export function answersChanged(): void {
-  void queries.invalidateQueries({ predicate: ({ queryKey: [key] }) => !String(key).startsWith(HISTORY) })
-}
+// What was answered about any plan, sheet or box may be another answer now.
+answersChanged.on(() =>
+  queries.invalidateQueries({ predicate: ({ queryKey: [key] }) => !String(key).startsWith(HISTORY) }),
+)
 
-/** Something was written about these: their histories, and what changed of late. */
-export async function historiesChanged(subjects: readonly string[]): Promise<void> {
+// Histories, and what changed of late.
+historiesChanged.on((subjects) => {
   const histories = new Set(subjects.map((subject) => keyOf(ROUTES.record, { params: { subject } })[0]))
   const changes = ROUTES.changes.url
-  await queries.invalidateQueries({
+  return queries.invalidateQueries({
     predicate: ({ queryKey: [key] }) => histories.has(String(key)) || String(key).startsWith(changes),
   })
-}
+})
 
 interface AnyAsked {
   params?: Record<string, string | number>
