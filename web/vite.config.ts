@@ -1,6 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { brotliCompressSync, constants } from 'node:zlib'
+import words from '@intlify/unplugin-vue-i18n/vite'
 import vue from '@vitejs/plugin-vue'
 import type { Plugin } from 'vite'
 import { defineConfig } from 'vite'
@@ -27,6 +28,8 @@ export default defineConfig({
   root: import.meta.dirname,
   plugins: [
     vue(),
+    // Sentences are made ready here: the page carries no compiler for them.
+    words({ dropMessageCompiler: true, include: [join(import.meta.dirname, 'src/words/en/**')] }),
     VitePWA({
       strategies: 'injectManifest',
       srcDir: 'src/kept',
@@ -87,6 +90,7 @@ export default defineConfig({
     // PrimeVue's components are written with it.
     __VUE_OPTIONS_API__: 'true',
     __VUE_PROD_DEVTOOLS__: 'false',
+    __INTLIFY_PROD_DEVTOOLS__: 'false',
     __VUE_PROD_HYDRATION_MISMATCH_DETAILS__: 'false',
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4620' } },

@@ -11,6 +11,7 @@ import { sayError } from './sayError.ts'
 import { TAKES_KEYS } from './takesKeys.ts'
 import { later } from './later.ts'
 import { afterNextPaint } from './useAfterPaint.ts'
+import { t } from './words.ts'
 
 const SignInPage = later(() => import('../people/SignInPage.vue'))
 const TopTools = later(() => import('./TopTools.vue'))
@@ -46,7 +47,7 @@ const about = computed(() => {
   return site.residents.get(id)?.name ?? site.species.get(id)?.common ?? words.places[here.value]
 })
 const inside = computed(() => people.person !== null && record.ready && !record.needsSignIn)
-useTitle(computed(() => (inside.value ? `${about.value} · Kobrin` : 'Kobrin')))
+useTitle(computed(() => (inside.value ? t('kobrin2', { about: about.value }) : 'Kobrin')))
 const dateLine = computed(() =>
   new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',
@@ -103,9 +104,9 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
 <template>
   <div v-if="inside" class="app">
     <header class="top">
-      <a class="skip" href="#place" @click.prevent="place?.focus()">Go past the header</a>
-      <RouterLink :to="{ name: 'walk' }" class="brand">Kobrin</RouterLink>
-      <nav aria-label="Places">
+      <a class="skip" href="#place" @click.prevent="place?.focus()">{{ t('goPastTheHeader') }}</a>
+      <RouterLink :to="{ name: 'walk' }" class="brand">{{ t('kobrin') }}</RouterLink>
+      <nav :aria-label="t('places')">
         <RouterLink
           v-for="(name, to) in words.places"
           :key="to"
@@ -126,7 +127,7 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: tr
     v-else-if="people.asked && (people.person === null || record.needsSignIn)"
     :ended="people.person?.name"
   />
-  <p v-else-if="!complaint" class="opening quiet" role="status">Opening the record …</p>
+  <p v-else-if="!complaint" class="opening quiet" role="status">{{ t('openingTheRecord') }}</p>
   <NotReached v-if="complaint && !inside" :why="complaint" @again="begin" />
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onUnmounted, shallowRef } from 'vue'
+import { t } from './words.ts'
 
 const { label, holdMs = 600 } = defineProps<{ label: string; holdMs?: number }>()
 const emit = defineEmits<{ held: [] }>()
@@ -35,7 +36,7 @@ onUnmounted(() => clearTimeout(timer))
     class="hold"
     :class="{ isHolding }"
     :style="{ '--hold': `${holdMs}ms` }"
-    :aria-description="`Hold for ${holdMs / 1000} seconds`"
+    :aria-description="t('holdForSeconds', { count: holdMs / 1000 })"
     @pointerdown="begin"
     @pointerup="end"
     @pointerleave="end"
@@ -47,7 +48,7 @@ onUnmounted(() => clearTimeout(timer))
     @keyup.space="end"
     @blur="end"
   >
-    {{ label }}<span v-if="wasShort" role="status">: hold</span>
+    {{ label }}<span v-if="wasShort" role="status">{{ t('hold') }}</span>
   </button>
 </template>
 

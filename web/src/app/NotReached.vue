@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import Button from 'primevue/button'
+import { t } from './words.ts'
 
 const { why } = defineProps<{ why: string }>()
 const emit = defineEmits<{ again: [] }>()
@@ -8,6 +9,6 @@ const emit = defineEmits<{ again: [] }>()
 <template>
   <div class="opening" role="alert">
     <p>{{ why }}</p>
-    <Button @click="emit('again')">Try again</Button>
+    <Button @click="emit('again')">{{ t('tryAgain') }}</Button>
   </div>
 </template>

@@ -8,6 +8,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { sayEntry } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
 import UndoStrip from './UndoStrip.vue'
+import { t } from './words.ts'
 
 /** What has to be known wherever somebody is: what can be taken back, and what the server would not keep. */
 const { undo } = defineProps<{ undo: boolean }>()
@@ -44,9 +45,9 @@ watch(
   <Toast group="refused" position="top-center" class="refused">
     <template #message="{ message }">
       <div class="refusal">
-        <strong>Could not be kept: {{ message.summary }}</strong>
+        <strong>{{ t('couldNotBeKept', { summary: message.summary }) }}</strong>
         <p>{{ message.detail }}</p>
-        <Button severity="secondary" size="small" @click="emit('waiting')">See what waits</Button>
+        <Button severity="secondary" size="small" @click="emit('waiting')">{{ t('seeWhatWaits') }}</Button>
       </div>
     </template>
   </Toast>

@@ -8,6 +8,7 @@ import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { useAfterPaint } from './useAfterPaint.ts'
 import { useTheme } from './useTheme.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ find: []; waiting: [] }>()
 const record = useRecord()
@@ -15,13 +16,22 @@ const today = useToday()
 const { theme, set } = useTheme()
 const { waits, take } = useNewVersion()
 
+function heldSays(count: number): string {
+  return count > 0 ? t('waitingCannotWrite', { count }) : t('cannotWrite')
+}
+
+function cutSays(time: string | null, count: number): string {
+  const state = time === null ? t('noLink') : t('noLinkSince', { time })
+  return count > 0 ? t('andWaiting', { state, count }) : state
+}
+
 const sendState = useAfterPaint(() => {
-  if (record.unstored > 0) return words.unstored(record.unstored)
-  if (record.refused.length > 0) return `${record.refused.length} could not be kept`
-  if (record.held !== '') return words.held(record.waitingCount)
+  if (record.unstored > 0) return t('unstored', { count: record.unstored })
+  if (record.refused.length > 0) return t('couldNotBeKept2', { count: record.refused.length })
+  if (record.held !== '') return heldSays(record.waitingCount)
   if (!record.linked)
-    return words.cutOff(record.cutSince ? today.clock(record.cutSince) : '', record.waitingCount)
-  return record.waitingCount > 0 ? words.waiting(record.waitingCount) : words.allSent
+    return cutSays(record.cutSince ? today.clock(record.cutSince) : null, record.waitingCount)
+  return record.waitingCount > 0 ? t('waiting', { count: record.waitingCount }) : words.allSent
 })
 const troubled = computed(() => sendState.value !== words.allSent)
 /** What has to be heard: that something waits for a second is not. */
@@ -34,20 +44,20 @@ const trouble = computed(() =>
 
 <template>
   <div class="tools">
-    <Button v-if="waits" class="newer" @click="take()">New version: take it now</Button>
-    <Button severity="secondary" class="find" @click="emit('find')">Find <kbd>/</kbd></Button>
+    <Button v-if="waits" class="newer" @click="take()">{{ t('newVersionTakeIt') }}</Button>
+    <Button severity="secondary" class="find" @click="emit('find')">{{ t('find') }} <kbd>/</kbd></Button>
     <Button severity="secondary" class="state" :class="{ troubled }" @click="emit('waiting')">
       {{ sendState }}
     </Button>
     <span class="hidden-text" role="status">{{ trouble }}</span>
     <Button
       severity="secondary"
-      :aria-label="`Theme: ${theme}. Switch to ${theme === 'day' ? 'dim' : 'day'}`"
+      :aria-label="t('themeSwitchTo', { theme, theme2: theme === 'day' ? 'dim' : 'day' })"
       @click="set(theme === 'day' ? 'dim' : 'day')"
     >
       <span
-        ><component :is="theme === 'day' ? 'strong' : 'span'">Day</component> /
-        <component :is="theme === 'dim' ? 'strong' : 'span'">Dim</component></span
+        ><component :is="theme === 'day' ? 'strong' : 'span'">{{ t('day') }}</component> /
+        <component :is="theme === 'dim' ? 'strong' : 'span'">{{ t('dim') }}</component></span
       >
     </Button>
     <PersonMenu @leave="record.close()" />

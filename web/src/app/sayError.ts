@@ -1,4 +1,5 @@
+import { t } from './words.ts'
 /** What went wrong, as whoever threw it says it. */
 export function sayError(error: unknown): string {
-  return error instanceof Error ? error.message : 'Something went wrong.'
+  return error instanceof Error ? error.message : t('somethingWentWrong')
 }

@@ -9,14 +9,15 @@ import PreyCalculator from './PreyCalculator.vue'
 import UnitsCalculator from './UnitsCalculator.vue'
 import UvbCalculator from './UvbCalculator.vue'
 import WateringCalculator from './WateringCalculator.vue'
+import { t } from './words.ts'
 </script>
 
 <template>
   <main class="reading">
     <header>
-      <h1>Calculators</h1>
+      <h1>{{ t('calculators') }}</h1>
       <LibraryTabs />
-      <p class="quiet">Each shows its formula. Enclosure fit is worked out on each enclosure's own page.</p>
+      <p class="quiet">{{ t('eachShowsItsFormula') }}</p>
     </header>
     <div class="columns">
       <MixCalculator />

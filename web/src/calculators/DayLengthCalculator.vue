@@ -7,6 +7,7 @@ import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import DayField from '../fields/DayField.vue'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 const today = useToday()
 const ask = reactive({
@@ -28,42 +29,49 @@ const MIDDLE = 13 * 60
 
 const plan = computed(() => dayLengthPlan(ask))
 const PHASES = {
-  fast: 'no more food',
+  fast: t('noMoreFood'),
   shortening: '',
-  rest: 'rest begins',
+  rest: t('restBegins'),
   lengthening: '',
-  awake: 'summer again',
+  awake: t('summerAgain'),
 }
 
 function times(hours: number): string {
   const { on, off } = switching(hours, MIDDLE)
-  return `${sayMinuteOfDay(Math.round(on))} to ${sayMinuteOfDay(Math.round(off))}`
+  return t('to', {
+    minuteOfDay: sayMinuteOfDay(Math.round(on)),
+    minuteOfDay2: sayMinuteOfDay(Math.round(off)),
+  })
 }
 </script>
 
 <template>
   <CalculatorFrame
-    title="Day length for a winter rest"
-    formula="Down in equal steps, the rest, up again in reverse; the last step is what is left. The middle of the light stays at 13:00 by the clock on the wall."
-    careful="Only healthy animals of good weight, checked before; water always, weighed through it. The young, thin and sick do not rest. Ask the vet first."
+    :title="t('dayLengthForA')"
+    :formula="t('downInEqualSteps')"
+    :careful="t('onlyHealthyAnimalsOf')"
   >
     <div class="pair">
-      <DayField v-model="startDay" label="First shorter day" />
-      <SureNumber v-model="ask.summerHours" label="Summer" unit="h" />
-      <SureNumber v-model="ask.winterHours" label="Winter" unit="h" />
-      <SureNumber v-model="ask.stepHours" label="Step" unit="h" />
-      <SureNumber v-model="ask.everyDays" label="Every" unit="days" />
-      <SureNumber v-model="ask.restDays" label="Rest" unit="days" />
-      <SureNumber v-model="ask.fastDays" label="Fast before" unit="days" />
-      <SureNumber v-model="ask.feedAfterDays" label="Food after" unit="days" />
+      <DayField v-model="startDay" :label="t('firstShorterDay')" />
+      <SureNumber v-model="ask.summerHours" :label="t('summer')" unit="h" />
+      <SureNumber v-model="ask.winterHours" :label="t('winter')" unit="h" />
+      <SureNumber v-model="ask.stepHours" :label="t('step')" unit="h" />
+      <SureNumber v-model="ask.everyDays" :label="t('every')" :unit="t('days')" />
+      <SureNumber v-model="ask.restDays" :label="t('rest')" :unit="t('days')" />
+      <SureNumber v-model="ask.fastDays" :label="t('fastBefore')" :unit="t('days')" />
+      <SureNumber v-model="ask.feedAfterDays" :label="t('foodAfter')" :unit="t('days')" />
     </div>
     <template #answer>
-      <p v-if="!plan">The winter day has to be shorter than the summer day, in steps above none.</p>
+      <p v-if="!plan">{{ t('theWinterDayHas') }}</p>
       <template v-else>
         <p>
-          Last meal before {{ sayDate(plan.lastMealBefore, today.day) }}, cool from
-          {{ sayDate(plan.coolFrom, today.day) }}, warm from {{ sayDate(plan.warmFrom, today.day) }}, food
-          from
+          {{
+            t('lastMealBeforeCool', {
+              date: sayDate(plan.lastMealBefore, today.day),
+              date2: sayDate(plan.coolFrom, today.day),
+              date3: sayDate(plan.warmFrom, today.day),
+            })
+          }}
           <strong>{{ sayDate(plan.feedFrom, today.day) }}</strong>
         </p>
         <p v-for="step in plan.steps" :key="`${step.day}${step.phase}`">

@@ -6,6 +6,7 @@ import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesOf } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 interface Asked {
   by: 'percent' | 'parts' | 'weight' | 'volume'
@@ -17,10 +18,10 @@ interface Asked {
 }
 
 const WAYS = choicesOf<Asked['by']>({
-  percent: 'a stock thinned to a percentage',
-  parts: 'parts to parts',
-  weight: 'sugar water, percent by weight',
-  volume: 'a powder, percent by volume',
+  percent: t('aStockThinnedTo'),
+  parts: t('partsToParts'),
+  weight: t('sugarWaterPercentBy'),
+  volume: t('aPowderPercentBy'),
 })
 const ask = reactive<Asked>({
   by: 'percent',
@@ -41,32 +42,32 @@ const says = computed(() => {
         : dilution({ by: 'solution', percent: target, per: by, total })
   switch (made?.by) {
     case 'parts':
-      return `${tidy(made.ml[0] ?? 0)} ml and ${tidy(made.ml[1] ?? 0)} ml`
+      return t('mlAndMl', { ml: tidy(made.ml[0] ?? 0), ml2: tidy(made.ml[1] ?? 0) })
     case 'percent':
-      return `${tidy(made.stockMl)} ml of the stock, ${tidy(made.waterMl)} ml of water`
+      return t('mlOfTheStock', { stockMl: tidy(made.stockMl), waterMl: tidy(made.waterMl) })
     case 'solution':
       return made.waterUnit === 'g'
-        ? `${tidy(made.soluteGrams)} g sugar in ${tidy(made.water)} g of water`
-        : `${tidy(made.soluteGrams)} g, filled up with water to ${tidy(made.water)} ml`
+        ? t('gSugarInG', { soluteGrams: tidy(made.soluteGrams), water: tidy(made.water) })
+        : t('gFilledUpWith', { soluteGrams: tidy(made.soluteGrams), water: tidy(made.water) })
     case undefined:
-      return 'There is no such dilution: nothing to divide, or stronger than the stock.'
+      return t('thereIsNoSuch')
   }
 })
 </script>
 
 <template>
   <CalculatorFrame
-    title="Dilution and sugar water"
-    formula="Stock = total × wanted ÷ stock %. By parts: total × part ÷ all parts. By weight: grams to 100 g; by volume: grams filled up to 100 ml."
-    careful="Water first, then the stock. Gloves and eye protection with disinfectants; never two of them together, never with ammonia; keep to the contact time on the label and rinse."
+    :title="t('dilutionAndSugarWater')"
+    :formula="t('stockTotalWantedStock')"
+    :careful="t('waterFirstThenThe')"
   >
-    <ChoiceField v-model="ask.by" label="What" :options="WAYS" />
+    <ChoiceField v-model="ask.by" :label="t('what')" :options="WAYS" />
     <div class="pair">
-      <SureNumber v-if="ask.by === 'percent'" v-model="ask.stock" label="Stock" unit="%" />
-      <SureNumber v-if="ask.by !== 'parts'" v-model="ask.target" label="Wanted" unit="%" />
-      <SureNumber v-if="ask.by === 'parts'" v-model="ask.one" label="Parts of one" />
-      <SureNumber v-if="ask.by === 'parts'" v-model="ask.other" label="Parts of the other" />
-      <SureNumber v-model="ask.total" label="Total" :unit="ask.by === 'weight' ? 'g' : 'ml'" />
+      <SureNumber v-if="ask.by === 'percent'" v-model="ask.stock" :label="t('stock')" unit="%" />
+      <SureNumber v-if="ask.by !== 'parts'" v-model="ask.target" :label="t('wanted')" unit="%" />
+      <SureNumber v-if="ask.by === 'parts'" v-model="ask.one" :label="t('partsOfOne')" />
+      <SureNumber v-if="ask.by === 'parts'" v-model="ask.other" :label="t('partsOfTheOther')" />
+      <SureNumber v-model="ask.total" :label="t('total')" :unit="ask.by === 'weight' ? 'g' : 'ml'" />
     </div>
     <template #answer>
       <p>

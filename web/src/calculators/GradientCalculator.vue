@@ -4,6 +4,7 @@ import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 const {
   lengthMm = 1200,
@@ -17,24 +18,27 @@ const found = computed(() => reachable(ask.lengthMm, ask.bodyMm, ask.cool, ask.w
 </script>
 
 <template>
-  <CalculatorFrame
-    title="Gradient it can reach"
-    formula="On a straight line from cool to warm the middle of the animal comes no nearer to an end than half its length; the share is what of the wanted range lies between."
-  >
+  <CalculatorFrame :title="t('gradientItCanReach')" :formula="t('onAStraightLine')">
     <div class="pair">
-      <SureNumber v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
-      <SureNumber v-model="ask.bodyMm" label="Animal" unit="mm" />
-      <SureNumber v-model="ask.cool" label="Cool end" unit="°C" />
-      <SureNumber v-model="ask.warm" label="Warm end" unit="°C" />
-      <SureNumber v-model="ask.low" label="Wanted from" unit="°C" />
-      <SureNumber v-model="ask.high" label="to" unit="°C" />
+      <SureNumber v-model="ask.lengthMm" :label="t('enclosureLength')" unit="mm" />
+      <SureNumber v-model="ask.bodyMm" :label="t('animal')" unit="mm" />
+      <SureNumber v-model="ask.cool" :label="t('coolEnd')" unit="°C" />
+      <SureNumber v-model="ask.warm" :label="t('warmEnd')" unit="°C" />
+      <SureNumber v-model="ask.low" :label="t('wantedFrom')" unit="°C" />
+      <SureNumber v-model="ask.high" :label="t('to2')" unit="°C" />
     </div>
     <template #answer>
       <p v-if="found">
-        <strong>{{ tidy(found.share * 100) }} %</strong> of it: {{ tidy(found.celsius[0]) }} to
-        {{ tidy(found.celsius[1]) }} °C, {{ tidy(found.bodyLengths) }} body lengths
+        <strong>{{ tidy(found.share * 100) }} %</strong>
+        {{
+          t('ofItToC', {
+            celsius: tidy(found.celsius[0]),
+            celsius2: tidy(found.celsius[1]),
+            bodyLengths: tidy(found.bodyLengths),
+          })
+        }}
       </p>
-      <p v-else>None: it is longer than the enclosure, or the ends are the wrong way round.</p>
+      <p v-else>{{ t('noneItIsLonger') }}</p>
     </template>
   </CalculatorFrame>
 </template>

@@ -7,6 +7,7 @@ import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesFrom } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 const { box, recipe } = defineProps<{
   /** Starts from an enclosure and a sheet's recipe where it stands beside them. */
@@ -43,47 +44,59 @@ const made = computed(() =>
 <template>
   <CalculatorFrame
     class="tall"
-    title="Mix a floor"
-    formula="Litres = length × width × mean depth ÷ (1 − settling), shared out by parts; sold litres = litres ÷ swelling; water is what the mix holds at field capacity: damp in the hand, no drip."
-    careful="Wet soil is heavy: two people lift, and the shelf is rated for the wet weight. Hollow heavy furniture in to the bottom; it stands on the base, never on soil."
+    :title="t('mixAFloor')"
+    :formula="t('litresLengthWidthMean')"
+    :careful="t('wetSoilIsHeavy')"
   >
     <div class="pair">
-      <SureNumber v-model="bed.lengthMm" label="Length" unit="mm" />
-      <SureNumber v-model="bed.widthMm" label="Width" unit="mm" />
-      <SureNumber v-model="bed.depthMm" label="Depth, shallow end" unit="mm" />
-      <SureNumber v-model="bed.deepMm" label="Deep end" unit="mm" />
-      <SureNumber v-model="bed.settling" label="Settles" unit="%" />
-      <SureNumber v-model="bed.otherKg" label="Everything else" unit="kg" />
-      <SureNumber v-model="bed.shelfLimitKg" label="Shelf holds" unit="kg" />
+      <SureNumber v-model="bed.lengthMm" :label="t('length')" unit="mm" />
+      <SureNumber v-model="bed.widthMm" :label="t('width')" unit="mm" />
+      <SureNumber v-model="bed.depthMm" :label="t('depthShallowEnd')" unit="mm" />
+      <SureNumber v-model="bed.deepMm" :label="t('deepEnd')" unit="mm" />
+      <SureNumber v-model="bed.settling" :label="t('settles')" unit="%" />
+      <SureNumber v-model="bed.otherKg" :label="t('everythingElse')" unit="kg" />
+      <SureNumber v-model="bed.shelfLimitKg" :label="t('shelfHolds')" unit="kg" />
     </div>
     <div v-for="(part, index) in parts" :key="index" class="pair">
-      <ChoiceField v-model="part.material" label="Material" :options="materials" />
-      <SureNumber v-model="part.parts" label="Parts" />
-      <SureNumber v-model="part.packLitres" label="Bag or brick" unit="l" />
-      <Button severity="secondary" :aria-label="`Leave out ${part.material}`" @click="parts.splice(index, 1)">
-        Leave out
+      <ChoiceField v-model="part.material" :label="t('material')" :options="materials" />
+      <SureNumber v-model="part.parts" :label="t('parts')" />
+      <SureNumber v-model="part.packLitres" :label="t('bagOrBrick')" unit="l" />
+      <Button
+        severity="secondary"
+        :aria-label="t('leaveOut', { material: part.material })"
+        @click="parts.splice(index, 1)"
+      >
+        {{ t('leaveOut2') }}
       </Button>
     </div>
-    <Button severity="secondary" @click="parts.push({ material: 'leaf litter', parts: 1, packLitres: 10 })">
-      One more material
+    <Button severity="secondary" @click="parts.push({ material: t('leafLitter'), parts: 1, packLitres: 10 })">
+      {{ t('oneMoreMaterial') }}
     </Button>
     <template #answer>
-      <p v-if="!made">Nothing to mix: no depth, or no parts.</p>
+      <p v-if="!made">{{ t('nothingToMixNo') }}</p>
       <template v-else>
         <p>
-          <strong>{{ tidy(made.looseLitres) }} l</strong> to mix for {{ tidy(made.finishedLitres) }} l
-          settled, <strong>{{ tidy(made.waterLitres) }} l</strong> water
+          <strong>{{ tidy(made.looseLitres) }} l</strong>
+          {{ t('toMixForL', { finishedLitres: tidy(made.finishedLitres) }) }}
+          <strong>{{ tidy(made.waterLitres) }} l</strong> {{ t('water') }}
         </p>
         <p v-for="(item, index) in made.items" :key="index">
-          {{ item.material }} {{ tidy(item.litres) }} l<template v-if="item.soldLitres < item.litres"
-            >, {{ tidy(item.soldLitres) }} l as sold</template
-          ><template v-if="item.packs !== null"
-            >: {{ item.packs }} of {{ parts[index]?.packLitres }} l</template
-          >
+          {{ item.material }} {{ tidy(item.litres) }} l<template v-if="item.soldLitres < item.litres">{{
+            t('lAsSold', { soldLitres: tidy(item.soldLitres) })
+          }}</template
+          ><template v-if="item.packs !== null">{{
+            t('ofL', { packs: item.packs, packLitres: parts[index]?.packLitres })
+          }}</template>
         </p>
         <p v-if="made.shelf" :class="{ wrong: !made.shelf.holds }">
-          Wet {{ tidy(made.wetKg) }} kg, on the shelf {{ tidy(made.shelf.loadKg) }} kg of
-          {{ made.shelf.limitKg }} kg: {{ made.shelf.holds ? 'it holds' : 'too heavy for this shelf' }}
+          {{
+            t('wetKgOnThe', {
+              wetKg: tidy(made.wetKg),
+              loadKg: tidy(made.shelf.loadKg),
+              limitKg: made.shelf.limitKg,
+              holds: made.shelf.holds ? t('itHolds') : t('tooHeavyForThis'),
+            })
+          }}
         </p>
       </template>
     </template>

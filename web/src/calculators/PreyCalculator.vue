@@ -7,6 +7,7 @@ import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesOf } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 interface Asked {
   by: 'massShare' | 'width'
@@ -18,8 +19,8 @@ interface Asked {
 }
 
 const WAYS = choicesOf<Asked['by']>({
-  massShare: 'share of its weight',
-  width: 'a measured width',
+  massShare: t('shareOfItsWeight'),
+  width: t('aMeasuredWidth'),
 })
 const ask = reactive<Asked>({
   by: 'massShare',
@@ -32,11 +33,11 @@ const ask = reactive<Asked>({
 const RODENTS = [
   { size: 'pinkie', grams: 2 },
   { size: 'fuzzy', grams: 5 },
-  { size: 'small mouse', grams: 12 },
-  { size: 'adult mouse', grams: 24 },
-  { size: 'weaned rat', grams: 40 },
-  { size: 'small rat', grams: 80 },
-  { size: 'medium rat', grams: 140 },
+  { size: t('smallMouse'), grams: 12 },
+  { size: t('adultMouse'), grams: 24 },
+  { size: t('weanedRat'), grams: 40 },
+  { size: t('smallRat'), grams: 80 },
+  { size: t('mediumRat'), grams: 140 },
 ]
 const INSECTS = [
   { size: 'S', widthMm: 2 },
@@ -56,29 +57,25 @@ const meal = computed(() => {
 </script>
 
 <template>
-  <CalculatorFrame
-    title="Prey size"
-    formula="By weight: share × body weight, the largest size not above it. By width: factor × the widest part of the head, abdomen or gap between the eyes, the widest size not above it."
-    careful="When in doubt one size smaller. Prey left alive overnight bites: take it out."
-  >
-    <ChoiceField v-model="ask.by" label="By" :options="WAYS" />
+  <CalculatorFrame :title="t('preySize')" :formula="t('byWeightShareBody')" :careful="t('whenInDoubtOne')">
+    <ChoiceField v-model="ask.by" :label="t('by')" :options="WAYS" />
     <div v-if="ask.by === 'massShare'" class="pair">
-      <SureNumber v-model="ask.grams" label="It weighs" unit="g" />
-      <SureNumber v-model="ask.low" label="From" unit="%" />
-      <SureNumber v-model="ask.high" label="To" unit="%" />
+      <SureNumber v-model="ask.grams" :label="t('itWeighs')" unit="g" />
+      <SureNumber v-model="ask.low" :label="t('from')" unit="%" />
+      <SureNumber v-model="ask.high" :label="t('to3')" unit="%" />
     </div>
     <div v-else class="pair">
-      <SureNumber v-model="ask.mm" label="Widest part" unit="mm" />
-      <SureNumber v-model="ask.factor" label="Factor" />
+      <SureNumber v-model="ask.mm" :label="t('widestPart')" unit="mm" />
+      <SureNumber v-model="ask.factor" :label="t('factor')" />
     </div>
     <template #answer>
       <p>
-        <strong>{{ meal.size ?? 'None of these' }}</strong>
-        <template v-if="meal.tooLarge"
-          >: even {{ meal.tooLarge.size }} is too large. A part of one, or waiting</template
-        >
-        <template v-if="meal.grams">, {{ tidy(meal.grams[0]) }}–{{ tidy(meal.grams[1]) }} g a meal</template>
-        <template v-else>, no wider than {{ tidy(ask.mm * ask.factor) }} mm</template>
+        <strong>{{ meal.size ?? t('noneOfThese') }}</strong>
+        <template v-if="meal.tooLarge">{{ t('evenIsTooLarge', { size: meal.tooLarge.size }) }}</template>
+        <template v-if="meal.grams">{{
+          t('gAMeal', { grams: tidy(meal.grams[0]), grams2: tidy(meal.grams[1]) })
+        }}</template>
+        <template v-else>{{ t('noWiderThanMm', { mm: tidy(ask.mm * ask.factor) }) }}</template>
       </p>
     </template>
   </CalculatorFrame>

@@ -2,11 +2,12 @@
 import type { Unit } from '@kobrin/core'
 import { convert, UNITS } from '@kobrin/core'
 import { computed, reactive } from 'vue'
-import { spaced } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesFrom } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 const ask = reactive<{ value: number; from: Unit }>({ value: 85, from: '°F' })
 const GROUPS = Object.entries(UNITS).map(([label, units]) => ({
@@ -22,13 +23,10 @@ const others = computed(() => {
 </script>
 
 <template>
-  <CalculatorFrame
-    title="Units"
-    formula="Exact: 1 in = 25.4 mm, 1 lb = 453.59237 g, 1 US gallon = 3785.411784 ml, °C = (°F − 32) × 5 ÷ 9."
-  >
+  <CalculatorFrame :title="t('units')" :formula="t('exact1In25')">
     <div class="pair">
-      <SureNumber v-model="ask.value" label="Value" />
-      <ChoiceField v-model="ask.from" label="Unit" :groups="GROUPS" />
+      <SureNumber v-model="ask.value" :label="t('value')" />
+      <ChoiceField v-model="ask.from" :label="t('unit')" :groups="GROUPS" />
     </div>
     <template #answer>
       <p>

@@ -5,6 +5,7 @@ import { computed, reactive } from 'vue'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 const { lengthMm = 1200, uvb } = defineProps<{ lengthMm?: number; uvb?: NonNullable<Light['uvb']> }>()
 const [low = 0.5, high = 0.75] = uvb?.share ?? []
@@ -21,22 +22,27 @@ const tube = computed(() =>
 
 <template>
   <CalculatorFrame
-    title="Ultraviolet tube"
-    formula="Tube = share × length of the enclosure. It hangs at the height of the basking back plus the sheet's distance."
-    careful="Read the index where it basks when you can: mesh, glass and age change it. Always shade to go to. Do not look into the tube."
+    :title="t('ultravioletTube')"
+    :formula="t('tubeShareLengthOf')"
+    :careful="t('readTheIndexWhere')"
   >
     <div class="pair">
-      <SureNumber v-model="ask.lengthMm" label="Enclosure length" unit="mm" />
-      <SureNumber v-model="ask.low" label="Share from" unit="%" />
-      <SureNumber v-model="ask.high" label="to" unit="%" />
-      <SureNumber v-model="ask.near" label="Distance from" unit="mm" />
-      <SureNumber v-model="ask.far" label="to" unit="mm" />
-      <SureNumber v-model="ask.basking" label="Back of the basking animal above the base" unit="mm" />
+      <SureNumber v-model="ask.lengthMm" :label="t('enclosureLength')" unit="mm" />
+      <SureNumber v-model="ask.low" :label="t('shareFrom')" unit="%" />
+      <SureNumber v-model="ask.high" :label="t('to2')" unit="%" />
+      <SureNumber v-model="ask.near" :label="t('distanceFrom')" unit="mm" />
+      <SureNumber v-model="ask.far" :label="t('to2')" unit="mm" />
+      <SureNumber v-model="ask.basking" :label="t('backOfTheBasking')" unit="mm" />
     </div>
     <template #answer>
       <p>
-        Tube <strong>{{ tidy(tube.tubeMm[0]) }}–{{ tidy(tube.tubeMm[1]) }} mm</strong> long, hung
-        <strong>{{ tidy(tube.hangsAtMm[0]) }}–{{ tidy(tube.hangsAtMm[1]) }} mm</strong> above the base
+        {{ t('tube') }}
+        <strong>{{ t('mm', { tubeMm: tidy(tube.tubeMm[0]), tubeMm2: tidy(tube.tubeMm[1]) }) }}</strong>
+        {{ t('longHung') }}
+        <strong>{{
+          t('mm2', { hangsAtMm: tidy(tube.hangsAtMm[0]), hangsAtMm2: tidy(tube.hangsAtMm[1]) })
+        }}</strong>
+        {{ t('aboveTheBase') }}
       </p>
     </template>
   </CalculatorFrame>

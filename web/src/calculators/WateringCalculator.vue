@@ -6,6 +6,7 @@ import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesFrom } from '../fields/choicesOf.ts'
 import SureNumber from '../fields/SureNumber.vue'
+import { t } from './words.ts'
 
 const ask = reactive({ material: 'topsoil', litres: 60, from: 40, to: 80 })
 const materials = choicesFrom(Object.keys(MATERIALS))
@@ -16,19 +17,19 @@ const litres = computed(() =>
 
 <template>
   <CalculatorFrame
-    title="Litres to water"
-    formula="Litres = litres of floor × what a litre holds × (wanted − present share). Squeeze test: damp in the hand and no drip is about 80 %."
-    careful="Pour at the damp end and wait a day before pouring again. Standing water at the bottom drowns burrows."
+    :title="t('litresToWater')"
+    :formula="t('litresLitresOfFloor')"
+    :careful="t('pourAtTheDamp')"
   >
     <div class="pair">
-      <ChoiceField v-model="ask.material" label="Floor of" :options="materials" />
-      <SureNumber v-model="ask.litres" label="Floor" unit="l" />
-      <SureNumber v-model="ask.from" label="Holds now" unit="%" />
-      <SureNumber v-model="ask.to" label="Wanted" unit="%" />
+      <ChoiceField v-model="ask.material" :label="t('floorOf')" :options="materials" />
+      <SureNumber v-model="ask.litres" :label="t('floor')" unit="l" />
+      <SureNumber v-model="ask.from" :label="t('holdsNow')" unit="%" />
+      <SureNumber v-model="ask.to" :label="t('wanted')" unit="%" />
     </div>
     <template #answer>
       <p>
-        <strong>{{ tidy(litres) }} l</strong>{{ litres === 0 ? ': damp enough' : '' }}
+        <strong>{{ tidy(litres) }} l</strong>{{ litres === 0 ? t('dampEnough') : '' }}
       </p>
     </template>
   </CalculatorFrame>

@@ -1,4 +1,4 @@
-import { spaced } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
 
 /** A calculated number as somebody measures it: three figures are enough for a bucket. */
 export function tidy(value: number): string {

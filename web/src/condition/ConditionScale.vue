@@ -8,6 +8,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { terms } from '../words/terms.ts'
 import BodyShape from './BodyShape.vue'
 import { scaleOf } from './scales.ts'
+import { t } from './words.ts'
 
 const { residentId } = defineProps<{ residentId: string }>()
 const site = useSite()
@@ -26,14 +27,14 @@ const SCORES = [1, 2, 3, 4, 5] as const
 function score(value: number): void {
   record.keep(
     [{ subject: residentId, kind: 'condition', payload: { score: value } }],
-    `${residents.nameOf(residentId)}: body condition ${value}`,
+    t('bodyCondition2', { name: residents.nameOf(residentId), value }),
   )
 }
 </script>
 
 <template>
   <section v-if="scale" class="block">
-    <h2>Body condition</h2>
+    <h2>{{ t('bodyCondition') }}</h2>
     <ol>
       <li v-for="one in SCORES" :key="one" :class="{ on: last === one }">
         <BodyShape :shape="scale.shape" :score="one" />
@@ -41,13 +42,13 @@ function score(value: number): void {
           <strong>{{ one }} {{ terms.condition[one] }}</strong>
           <p class="quiet">{{ scale.says[one - 1] }}</p>
         </div>
-        <Button v-if="mayScore" severity="secondary" :aria-label="`Score ${one}`" @click="score(one)">
+        <Button v-if="mayScore" severity="secondary" :aria-label="t('score', { one })" @click="score(one)">
           {{ one }}
         </Button>
       </li>
     </ol>
     <p class="quiet">
-      What is seen and felt, not a diagnosis. From 4 up or 2 down a change of feeding is proposed.
+      {{ t('whatIsSeenAnd') }}
     </p>
   </section>
 </template>

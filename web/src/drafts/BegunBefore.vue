@@ -3,6 +3,7 @@ import Button from 'primevue/button'
 import { useToday } from '../time/useToday.ts'
 import { sayDay } from '../words/numbers.ts'
 import type { FormDraft } from './useDraft.ts'
+import { t } from './words.ts'
 
 /** Says that what stands in a form was typed before it was opened. */
 const { draft } = defineProps<{ draft: FormDraft }>()
@@ -16,7 +17,7 @@ function when(iso: string): string {
 
 <template>
   <p v-if="begunAt" class="ask row" role="status">
-    Begun {{ when(begunAt) }} and not kept: here it is again.
-    <Button severity="secondary" @click="anew()">Start anew</Button>
+    {{ t('begunAndNotKept', { when: when(begunAt) }) }}
+    <Button severity="secondary" @click="anew()">{{ t('startAnew') }}</Button>
   </p>
 </template>

@@ -17,6 +17,7 @@ import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
 import { care } from '../words/care.ts'
 import OptionalMm from './OptionalMm.vue'
+import { t } from './words.ts'
 
 const { enclosure } = defineProps<{ enclosure: Enclosure }>()
 const emit = defineEmits<{ close: [] }>()
@@ -81,128 +82,140 @@ async function keep(): Promise<void> {
     @keep="keep"
   >
     <fieldset class="pair">
-      <legend>Inside</legend>
-      <SureNumber v-model="box.widthMm" name="widthMm" label="Width" unit="mm" whole />
-      <SureNumber v-model="box.depthMm" name="depthMm" label="Depth" unit="mm" whole />
-      <SureNumber v-model="box.heightMm" name="heightMm" label="Height" unit="mm" whole />
+      <legend>{{ t('inside') }}</legend>
+      <SureNumber v-model="box.widthMm" name="widthMm" :label="t('width')" unit="mm" whole />
+      <SureNumber v-model="box.depthMm" name="depthMm" :label="t('depth')" unit="mm" whole />
+      <SureNumber v-model="box.heightMm" name="heightMm" :label="t('height')" unit="mm" whole />
     </fieldset>
     <fieldset>
-      <legend>Floor, from the bottom</legend>
+      <legend>{{ t('floorFromTheBottom') }}</legend>
       <div v-for="(layer, index) in build.layers" :key="index" class="pair">
         <TextField
           v-model="layer.material"
           :name="`build.layers.${index}.material`"
-          label="Material"
+          :label="t('material')"
           maxlength="80"
         />
-        <SureNumber v-model="layer.mm" :name="`build.layers.${index}.mm`" label="Depth" unit="mm" />
+        <SureNumber v-model="layer.mm" :name="`build.layers.${index}.mm`" :label="t('depth')" unit="mm" />
         <Button severity="secondary" @click="build.layers.splice(index, 1)">
-          Leave out layer {{ index + 1 }}
+          {{ t('leaveOutLayer', { index: index + 1 }) }}
         </Button>
       </div>
       <Button severity="secondary" @click="build.layers.push({ material: 'coir', mm: 50 })">
-        One more layer
+        {{ t('oneMoreLayer') }}
       </Button>
-      <OptionalMm v-model="build.slopeMm" label="Deeper at one end by" />
-      <ChoiceField v-model="build.dampEnd" name="build.dampEnd" label="Damp end" :options="ENDS" />
+      <OptionalMm v-model="build.slopeMm" :label="t('deeperAtOneEnd')" />
+      <ChoiceField v-model="build.dampEnd" name="build.dampEnd" :label="t('dampEnd')" :options="ENDS" />
     </fieldset>
     <fieldset>
-      <legend>In it</legend>
+      <legend>{{ t('inIt') }}</legend>
       <div v-for="(piece, index) in build.furniture" :key="index" class="pair">
         <ChoiceField
           v-model="piece.what"
           :name="`build.furniture.${index}.what`"
-          label="What"
+          :label="t('what')"
           :options="furniture"
         />
         <OptionalMm
           v-if="piece.what === 'perch' || piece.what === 'climbing'"
           v-model="piece.freeBelowMm"
-          label="Free below"
+          :label="t('freeBelow')"
         />
         <Button severity="secondary" @click="build.furniture.splice(index, 1)">
-          Take out {{ care.furniture[piece.what].toLowerCase() }}
+          {{ t('takeOut', { furniture: care.furniture[piece.what].toLowerCase() }) }}
         </Button>
       </div>
-      <Button severity="secondary" @click="addFurniture">One more piece</Button>
+      <Button severity="secondary" @click="addFurniture">{{ t('oneMorePiece') }}</Button>
     </fieldset>
     <fieldset>
-      <legend>Heat and light</legend>
+      <legend>{{ t('heatAndLight') }}</legend>
       <div v-for="(heater, index) in build.heaters" :key="`h${index}`" class="pair">
         <TextField
           v-model="heater.what"
           :name="`build.heaters.${index}.what`"
-          label="Heater"
+          :label="t('heater')"
           maxlength="80"
         />
-        <TickField v-model="heater.thermostat" label="Thermostat" />
+        <TickField v-model="heater.thermostat" :label="t('thermostat')" />
         <TextField
           v-model="heater.probeAt"
           :name="`build.heaters.${index}.probeAt`"
-          label="Probe at"
+          :label="t('probeAt')"
           maxlength="80"
         />
         <Button severity="secondary" @click="build.heaters.splice(index, 1)">
-          Take out {{ heater.what }}
+          {{ t('takeOut2', { what: heater.what }) }}
         </Button>
       </div>
       <div v-for="(lamp, index) in build.lamps" :key="`l${index}`" class="pair">
-        <ChoiceField v-model="lamp.what" :name="`build.lamps.${index}.what`" label="Lamp" :options="lamps" />
-        <OptionalMm v-model="lamp.lengthMm" label="Length" />
-        <OptionalMm v-model="lamp.distanceMm" label="To the back" />
-        <Button severity="secondary" @click="lamp.fittedOn = today.day">New today</Button>
+        <ChoiceField
+          v-model="lamp.what"
+          :name="`build.lamps.${index}.what`"
+          :label="t('lamp')"
+          :options="lamps"
+        />
+        <OptionalMm v-model="lamp.lengthMm" :label="t('length')" />
+        <OptionalMm v-model="lamp.distanceMm" :label="t('toTheBack')" />
+        <Button severity="secondary" @click="lamp.fittedOn = today.day">{{ t('newToday') }}</Button>
         <Button severity="secondary" @click="build.lamps.splice(index, 1)">
-          Take out {{ care.lamp[lamp.what] }}
+          {{ t('takeOut3', { lamp: care.lamp[lamp.what] }) }}
         </Button>
       </div>
       <div class="row">
         <Button severity="secondary" @click="build.heaters.push({ what: 'Heater', thermostat: true })">
-          One more heater
+          {{ t('oneMoreHeater') }}
         </Button>
         <Button severity="secondary" @click="build.lamps.push({ what: 'uvb', fittedOn: today.day })">
-          One more lamp
+          {{ t('oneMoreLamp') }}
         </Button>
       </div>
     </fieldset>
     <fieldset>
-      <legend>Shut and whole</legend>
-      <TickField v-model="build.lock" label="Lock" />
+      <legend>{{ t('shutAndWhole') }}</legend>
+      <TickField v-model="build.lock" :label="t('lock')" />
       <TextField
         v-model="build.vents"
         name="build.vents"
-        label="Vents"
+        :label="t('vents')"
         maxlength="120"
-        placeholder="two, under the lid"
+        :placeholder="t('twoUnderTheLid')"
       />
-      <OptionalMm v-model="build.meshMm" label="Widest opening of mesh and vents" />
+      <OptionalMm v-model="build.meshMm" :label="t('widestOpeningOfMesh')" />
       <TextField
         v-model="form.crew"
         name="build.crew"
-        label="Clean-up crew"
-        placeholder="springtails, isopods"
+        :label="t('cleanUpCrew')"
+        :placeholder="t('springtailsIsopods')"
       />
       <div v-for="(part, index) in build.parts" :key="`p${index}`" class="pair">
-        <TextField v-model="part.what" :name="`build.parts.${index}.what`" label="Part" maxlength="80" />
+        <TextField
+          v-model="part.what"
+          :name="`build.parts.${index}.what`"
+          :label="t('part')"
+          maxlength="80"
+        />
         <TextField
           v-model="part.defect"
           :name="`build.parts.${index}.defect`"
-          label="Defect"
+          :label="t('defect')"
           maxlength="200"
         />
         <DayField
           :model-value="part.replaceBy"
-          label="Replace by"
+          :label="t('replaceBy')"
           @update:model-value="(day) => replaceBy(part, day)"
         />
-        <Button severity="secondary" @click="build.parts.splice(index, 1)"> Mended: {{ part.what }} </Button>
+        <Button severity="secondary" @click="build.parts.splice(index, 1)">
+          {{ t('mended', { what: part.what }) }}
+        </Button>
       </div>
       <Button severity="secondary" @click="build.parts.push({ what: 'Vent', since: today.day })">
-        One more defect
+        {{ t('oneMoreDefect') }}
       </Button>
     </fieldset>
     <div class="row">
-      <Button type="submit" :disabled="busy">Keep</Button>
-      <Button severity="secondary" @click="emit('close')">Keep nothing</Button>
+      <Button type="submit" :disabled="busy">{{ t('keep') }}</Button>
+      <Button severity="secondary" @click="emit('close')">{{ t('keepNothing') }}</Button>
     </div>
   </SchemaForm>
 </template>

@@ -12,6 +12,7 @@ import { useToday } from '../time/useToday.ts'
 import { care } from '../words/care.ts'
 import { sayDate } from '../words/numbers.ts'
 import { doorCardOf } from './doorCard.ts'
+import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
@@ -40,15 +41,14 @@ function print(): void {
 <template>
   <main class="reading">
     <header class="no-print">
-      <h1>Door card</h1>
+      <h1>{{ t('doorCard') }}</h1>
       <p class="quiet">
-        Cut along the line and hang it where a hand reaches first. It says what is true today: print it anew
-        when that changes.
+        {{ t('cutAlongTheLine') }}
       </p>
-      <Button @click="print">Print</Button>
-      <RouterLink :to="{ name: 'enclosure', params: { id } }">Back to the enclosure</RouterLink>
+      <Button @click="print">{{ t('print') }}</Button>
+      <RouterLink :to="{ name: 'enclosure', params: { id } }">{{ t('backToTheEnclosure') }}</RouterLink>
     </header>
-    <p v-if="cards.length === 0" class="good">It stands empty.</p>
+    <p v-if="cards.length === 0" class="good">{{ t('itStandsEmpty') }}</p>
     <article v-for="{ resident, sheet, card, count } in cards" :key="resident.id" class="card">
       <header class="head">
         <div>
@@ -60,7 +60,7 @@ function print(): void {
         <p class="where">
           {{ resident.accession }}<br />
           <template v-if="resident.lives === 'colony'">{{
-            count ? `about ${count}` : 'not counted'
+            count ? t('about', { count }) : t('notCounted')
           }}</template>
         </p>
       </header>
@@ -71,9 +71,11 @@ function print(): void {
       <ul v-if="card.cautions.length > 0" class="cautions">
         <li v-for="caution in card.cautions" :key="caution">{{ caution }}</li>
       </ul>
-      <p v-if="card.never.length > 0"><strong>Never</strong> {{ card.never.join('; ') }}</p>
+      <p v-if="card.never.length > 0">
+        <strong>{{ t('never') }}</strong> {{ card.never.join('; ') }}
+      </p>
       <section v-if="card.urgent.length > 0" class="urgent">
-        <h3>Nobody waits with these</h3>
+        <h3>{{ t('nobodyWaitsWithThese') }}</h3>
         <dl>
           <template v-for="{ sign, first } in card.urgent" :key="sign">
             <dt>{{ sign }}</dt>
@@ -83,7 +85,7 @@ function print(): void {
       </section>
       <footer>
         <p>{{ care.trusted }}</p>
-        <p>{{ site.placeName(id) }} · as of {{ sayDate(today.day, today.day) }}</p>
+        <p>{{ t('asOf', { place: site.placeName(id), date: sayDate(today.day, today.day) }) }}</p>
       </footer>
     </article>
   </main>

@@ -16,12 +16,14 @@ import { useToday } from '../time/useToday.ts'
 import PlaceVerdicts from '../places/PlaceVerdicts.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
-import { sayDate, spaced } from '../words/numbers.ts'
+import { sayDate } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
 import EnclosureSection from './EnclosureSection.vue'
 import BuildForm from './BuildForm.vue'
 import ReadingList from './ReadingList.vue'
 import FindingList from './FindingList.vue'
 import { useFit } from './useFit.ts'
+import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
@@ -76,53 +78,62 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
     <header>
       <h1>{{ site.placeName(id) }}</h1>
       <p class="quiet">
-        {{ spaced(enclosure.widthMm) }} × {{ spaced(enclosure.depthMm) }} ×
-        {{ spaced(enclosure.heightMm) }} mm, {{ spaced(Math.round(litresOf(enclosure))) }} l
+        {{
+          t('mmL', {
+            widthMm: spaced(enclosure.widthMm),
+            depthMm: spaced(enclosure.depthMm),
+            heightMm: spaced(enclosure.heightMm),
+            litresOf: spaced(Math.round(litresOf(enclosure))),
+          })
+        }}
       </p>
       <Button v-if="mayEdit && !editing" severity="secondary" @click="editing = true">
-        Write down how it stands
+        {{ t('writeDownHowIt') }}
       </Button>
-      <RouterLink v-if="tenants.length > 0" :to="{ name: 'doorCard', params: { id } }">Door card</RouterLink>
+      <RouterLink v-if="tenants.length > 0" :to="{ name: 'doorCard', params: { id } }">{{
+        t('doorCard')
+      }}</RouterLink>
     </header>
     <BuildForm v-if="editing" :enclosure="enclosure" @close="editing = false" />
     <div class="columns">
       <section v-for="{ resident, findings } in fits" :key="resident.id" class="block">
         <h2>
-          For
+          {{ t('for') }}
           <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
         </h2>
         <FindingList :findings="findings" />
-        <RouterLink :to="{ name: 'move', params: { id: resident.id } }"
-          >Move {{ resident.name }} …</RouterLink
-        >
+        <RouterLink :to="{ name: 'move', params: { id: resident.id } }">{{
+          t('move', { name: resident.name })
+        }}</RouterLink>
       </section>
       <PlaceVerdicts :enclosure-id="id" />
-      <p v-if="tenants.length === 0" class="good">It stands empty.</p>
+      <p v-if="tenants.length === 0" class="good">{{ t('itStandsEmpty') }}</p>
       <ReadingList :enclosure-id="id" />
       <section class="block">
-        <h2>As it stands</h2>
+        <h2>{{ t('asItStands') }}</h2>
         <EnclosureSection :box="enclosure" :build="build" :tenant="drawn.tenant" :findings="drawn.findings" />
         <dl class="facts">
-          <dt>Floor</dt>
+          <dt>{{ t('floor') }}</dt>
           <dd>
             {{
-              build.layers.map(({ material, mm }) => `${material} ${mm} mm`).join(', ') || 'not written down'
+              build.layers.map(({ material, mm }) => t('mm', { material, mm })).join(', ') ||
+              t('notWrittenDown')
             }}
-            <template v-if="depth !== null && build.slopeMm">, {{ depth }} mm at the deep end</template>
+            <template v-if="depth !== null && build.slopeMm">{{ t('mmAtTheDeep', { depth }) }}</template>
           </dd>
           <template v-if="build.dampEnd">
-            <dt>Damp end</dt>
+            <dt>{{ t('dampEnd') }}</dt>
             <dd>{{ build.dampEnd }}</dd>
           </template>
-          <dt>In it</dt>
+          <dt>{{ t('inIt') }}</dt>
           <dd>
             {{
               build.furniture
                 .map(
                   ({ what, freeBelowMm }) =>
-                    `${care.furniture[what]}${freeBelowMm ? `, ${freeBelowMm} mm free below` : ''}`,
+                    `${care.furniture[what]}${freeBelowMm ? t('mmFreeBelow', { freeBelowMm }) : ''}`,
                 )
-                .join('; ') || 'nothing written down'
+                .join('; ') || t('nothingWrittenDown')
             }}
           </dd>
           <template v-for="(heater, index) in build.heaters" :key="`h${index}`">
@@ -131,26 +142,26 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
               {{ heater.watts ? `${heater.watts} W, ` : ''
               }}{{
                 heater.thermostat
-                  ? `thermostat, probe at ${heater.probeAt ?? 'no place given'}`
-                  : 'no thermostat'
+                  ? t('thermostatProbeAt', { probeAt: heater.probeAt ?? t('noPlaceGiven') })
+                  : t('noThermostat')
               }}
             </dd>
           </template>
           <template v-for="(lamp, index) in build.lamps" :key="`l${index}`">
             <dt>{{ care.lamp[lamp.what] }}</dt>
             <dd>
-              {{ lamp.lengthMm ? `${lamp.lengthMm} mm long` : '' }}
-              {{ lamp.distanceMm ? `at ${lamp.distanceMm} mm` : '' }}
-              {{ lamp.fittedOn === undefined ? '' : `since ${sayDate(lamp.fittedOn, today.day)}` }}
+              {{ lamp.lengthMm ? t('mmLong', { lengthMm: lamp.lengthMm }) : '' }}
+              {{ lamp.distanceMm ? t('atMm', { distanceMm: lamp.distanceMm }) : '' }}
+              {{ lamp.fittedOn === undefined ? '' : t('since', { date: sayDate(lamp.fittedOn, today.day) }) }}
             </dd>
           </template>
-          <dt>Lock</dt>
+          <dt>{{ t('lock') }}</dt>
           <dd>{{ build.lock ? 'yes' : 'none' }}</dd>
           <template v-if="build.meshMm">
-            <dt>Mesh</dt>
-            <dd>{{ build.meshMm }} mm</dd>
+            <dt>{{ t('mesh') }}</dt>
+            <dd>{{ t('mm2', { meshMm: build.meshMm }) }}</dd>
           </template>
-          <dt>Clean-up crew</dt>
+          <dt>{{ t('cleanUpCrew') }}</dt>
           <dd>{{ build.crew.join(', ') || 'none' }}</dd>
           <template v-for="part in build.parts" :key="part.what">
             <dt>{{ part.what }}</dt>
@@ -165,5 +176,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
       </template>
     </div>
   </main>
-  <main v-else class="reading"><h1>No such enclosure</h1></main>
+  <main v-else class="reading">
+    <h1>{{ t('noSuchEnclosure') }}</h1>
+  </main>
 </template>

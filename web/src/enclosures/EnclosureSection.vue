@@ -6,6 +6,7 @@ import { care } from '../words/care.ts'
 import { sayMm } from '../words/numbers.ts'
 import type { Rect } from './section.ts'
 import { sectionOf } from './section.ts'
+import { t } from './words.ts'
 
 /** An enclosure cut along its longer side, to scale: floor, furniture, light, heat, the height that is free and the
  * animal, with what does not fit in red. */
@@ -41,14 +42,19 @@ const slope = computed(() => {
 })
 const nameOf = (what: (typeof section.value.pieces)[number]['what']) =>
   what === 'heater'
-    ? 'Heat'
+    ? t('heat')
     : what in care.lamp
       ? care.lamp[what as keyof typeof care.lamp]
       : care.furniture[what as keyof typeof care.furniture]
 const says = computed(() => {
   const { length, height, pieces, animal } = section.value
   const in_ = pieces.map(({ what }) => nameOf(what)).join(', ')
-  return `${sayMm(length)} long, ${sayMm(height)} high${in_ ? `; ${in_}` : ''}${animal ? `; the animal ${sayMm(animal.length)}` : ''}`
+  return t('longHigh2', {
+    length: sayMm(length),
+    height: sayMm(height),
+    in_: in_ ? `; ${in_}` : '',
+    animal: animal ? t('theAnimal2', { count: sayMm(animal.length) }) : '',
+  })
 })
 </script>
 
@@ -104,7 +110,7 @@ const says = computed(() => {
         />
       </g>
       <text class="small" :x="x(0)" :y="bottom + 16">
-        {{ sayMm(section.length) }} long, {{ sayMm(section.height) }} high
+        {{ t('longHigh', { count: sayMm(section.length), height: sayMm(section.height) }) }}
       </text>
       <text
         v-if="section.animal"
@@ -113,15 +119,12 @@ const says = computed(() => {
         :x="x(0)"
         :y="bottom + 32"
       >
-        The animal: {{ sayMm(section.animal.length) }}
+        {{ t('theAnimal', { count: sayMm(section.animal.length) }) }}
       </text>
     </svg>
     <figcaption class="quiet">
-      To scale, cut along the longer side; furniture stands where there is room.<template
-        v-if="toMend(findings).length > 0"
-      >
-        What does not fit is red.</template
-      >
+      {{ t('toScaleCutAlong')
+      }}<template v-if="toMend(findings).length > 0"> {{ t('whatDoesNotFit') }}</template>
     </figcaption>
   </figure>
 </template>

@@ -4,6 +4,7 @@ import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
+import { t } from './words.ts'
 
 const { findings } = defineProps<{ findings: readonly Finding[] }>()
 const teller = useTeller()
@@ -21,7 +22,7 @@ const teller = useTeller()
         >
       </p>
     </li>
-    <li v-if="findings.length === 0" class="good">Fits: nothing the plan asks for is missing.</li>
+    <li v-if="findings.length === 0" class="good">{{ t('fitsNothingThePlan') }}</li>
   </ul>
 </template>
 

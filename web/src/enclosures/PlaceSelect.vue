@@ -5,6 +5,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import FindingList from './FindingList.vue'
 import { sayFit } from './useFit.ts'
+import { t } from './words.ts'
 
 /** One of the places that stand empty, and how it is held against whoever would move in. */
 const { label, name, places, placeholder } = defineProps<{
@@ -19,7 +20,7 @@ const left = usePlacesLeft()
 const options = computed(() =>
   places.map(({ id, label: place, findings: found }) => ({
     value: id,
-    label: `${place}: ${sayFit(found)}${left.left.has(id) ? ', to be cleaned first' : ''}`,
+    label: `${place}: ${sayFit(found)}${left.left.has(id) ? t('toBeCleanedFirst') : ''}`,
   })),
 )
 const findings = computed(() => places.find(({ id }) => id === chosen.value)?.findings)
@@ -31,7 +32,7 @@ const findings = computed(() => places.find(({ id }) => id === chosen.value)?.fi
     :label="label"
     :name="name"
     :options="options"
-    :placeholder="placeholder ?? `${places.length} places stand empty`"
+    :placeholder="placeholder ?? t('placesStandEmpty', { count: places.length })"
   />
   <FindingList v-if="findings" :findings="findings" />
 </template>

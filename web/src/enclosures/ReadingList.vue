@@ -8,6 +8,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayDay } from '../words/numbers.ts'
 import { sayPoint, sayValue } from '../words/readings.ts'
+import { t } from './words.ts'
 
 /** What was last read in an enclosure, and what was never. */
 const { enclosureId } = defineProps<{ enclosureId: string }>()
@@ -31,18 +32,18 @@ const lines = computed(() => {
         (one) => one.code === 'reading' && one.harms && one.zone === zone && one.what === what,
       ),
     })),
-    ...never.map((point) => ({ point: sayPoint(point), told: 'not read yet', harms: false })),
+    ...never.map((point) => ({ point: sayPoint(point), told: t('notReadYet'), harms: false })),
   ]
 })
 </script>
 
 <template>
   <section v-if="lines.length > 0" class="block">
-    <h2>Read there</h2>
+    <h2>{{ t('readThere') }}</h2>
     <dl class="facts">
       <template v-for="{ point, told, harms } in lines" :key="point">
         <dt>{{ point }}</dt>
-        <dd :class="{ harms }">{{ told }}{{ harms ? ': it harms' : '' }}</dd>
+        <dd :class="{ harms }">{{ told }}{{ harms ? t('itHarms') : '' }}</dd>
       </template>
     </dl>
   </section>

@@ -2,6 +2,7 @@ import type { Hold, Plan, Quarantine, Sheet } from '@kobrin/core'
 import { isForStage, roomLimits, zonesNow } from '@kobrin/core'
 import { words } from '../words/en.ts'
 import { sayDate } from '../words/numbers.ts'
+import { t } from './words.ts'
 
 /** What a card on the door says of one resident to whoever stands before it. */
 export interface DoorCard {
@@ -26,10 +27,10 @@ interface Told {
 
 function sayLimits(ceiling: number | null, neverBelow: number | null): string | null {
   const said = [
-    ...(neverBelow === null ? [] : [`below ${neverBelow} °C`]),
-    ...(ceiling === null ? [] : [`above ${ceiling} °C`]),
+    ...(neverBelow === null ? [] : [t('belowC', { neverBelow })]),
+    ...(ceiling === null ? [] : [t('aboveC', { ceiling })]),
   ]
-  return said.length === 0 ? null : `Never ${said.join(' or ')}`
+  return said.length === 0 ? null : t('never2', { said: said.join(' or ') })
 }
 
 /** The card of one resident on a day. */
@@ -44,16 +45,12 @@ export function doorCardOf({ plan, sheet, quarantine, holds, today }: Told): Doo
   const { ceiling, neverBelow } = roomLimits(now)
   return {
     stops: [
-      ...(quarantine
-        ? [
-            `Quarantine until ${sayDate(quarantine.until, today)} at least: last on the round, own gloves and tools`,
-          ]
-        : []),
-      ...(sheet.competence ? [`Only for somebody cleared for ${sheet.competence}`] : []),
-      ...(sheet.people === 2 ? ['Never alone: two people'] : []),
-      ...(sheet.people !== 2 && inPairs.length > 0 ? [`Two people: ${inPairs.join('; ')}`] : []),
-      ...holds.map(
-        ({ hold, since }) => `${words.hold[hold]} since ${sayDate(since, today)}: leave it in peace`,
+      ...(quarantine ? [t('quarantineUntilAtLeast', { date: sayDate(quarantine.until, today) })] : []),
+      ...(sheet.competence ? [t('onlyForSomebodyCleared', { competence: sheet.competence })] : []),
+      ...(sheet.people === 2 ? [t('neverAloneTwoPeople')] : []),
+      ...(sheet.people !== 2 && inPairs.length > 0 ? [t('twoPeople', { inPairs: inPairs.join('; ') })] : []),
+      ...holds.map(({ hold, since }) =>
+        t('sinceLeaveItIn', { hold: words.hold[hold], date: sayDate(since, today) }),
       ),
     ],
     limits: sayLimits(ceiling, neverBelow),

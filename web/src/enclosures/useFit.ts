@@ -6,6 +6,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
+import { t } from './words.ts'
 
 /** Holds enclosures against what their residents, or those who might move in, need. */
 export function useFit() {
@@ -58,5 +59,5 @@ export function useFit() {
 export function sayFit(findings: readonly Finding[]): string {
   const { length } = toMend(findings)
   if (length === 0) return 'fits'
-  return length === 1 ? 'one thing to mend' : `${length} things to mend`
+  return length === 1 ? t('oneThingToMend') : t('thingsToMend', { count: length })
 }

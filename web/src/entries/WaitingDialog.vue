@@ -8,6 +8,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { sayEntry } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
 import { useRecord } from './useRecord.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const record = useRecord()
@@ -20,41 +21,42 @@ const confirm = useConfirm()
 function forget(event: Event, uid: string): void {
   confirm.require({
     target: event.currentTarget as HTMLElement,
-    message: 'It is in no record and is gone with this.',
-    acceptProps: { label: 'Gone with it' },
-    rejectProps: { label: 'Leave it here', severity: 'secondary' },
+    message: t('itIsInNo'),
+    acceptProps: { label: t('goneWithIt') },
+    rejectProps: { label: t('leaveItHere'), severity: 'secondary' },
     accept: () => void record.forgetRefused(uid),
   })
 }
 </script>
 
 <template>
-  <AppDialog title="On its way" @close="emit('close')">
+  <AppDialog :title="t('onItsWay')" @close="emit('close')">
     <ConfirmPopup />
     <p v-if="record.waitingCount > 0">
-      {{ record.waitingCount }} entries wait on this device and go out in order as soon as the server answers.
-      You can go on working, close the page, or run out of battery.
+      {{ t('entriesWaitOnThis', { count: record.waitingCount }) }}
     </p>
-    <p v-else>Everything entered here has been kept.</p>
+    <p v-else>{{ t('everythingEnteredHereHas') }}</p>
     <p v-if="record.held !== ''" class="why" role="alert">{{ record.held }}</p>
     <p v-if="record.unstored > 0" class="why" role="alert">
-      This device cannot store what you enter: its storage is full or shut. {{ record.unstored }}
-      {{ record.unstored === 1 ? 'entry is' : 'entries are' }} only in this page. Leave it open until
-      everything is sent.
+      {{
+        t('thisDeviceCannotStore', {
+          unstored: record.unstored,
+          unstored2: record.unstored === 1 ? t('entryIs') : t('entriesAre'),
+        })
+      }}
     </p>
     <p v-if="!record.linked">
-      There is no link to the server just now; what others enter is not shown until it is back. The walk, the
-      plans and what was opened here lately stand as they were then.
+      {{ t('thereIsNoLink') }}
     </p>
     <p v-if="room" class="quiet">{{ room }}</p>
     <section v-if="record.refused.length > 0">
-      <h3>Could not be kept</h3>
+      <h3>{{ t('couldNotBeKept') }}</h3>
       <ul>
         <li v-for="{ entry, why } in record.refused" :key="entry.uid">
           <strong>{{ residents.nameOf(entry.subject) }}</strong>: {{ sayEntry(entry, teller) }}
           <p class="why">{{ why }}</p>
-          <Button severity="secondary" @click="record.retryRefused(entry.uid)">Try again</Button>
-          <Button severity="secondary" @click="forget($event, entry.uid)"> I have dealt with it </Button>
+          <Button severity="secondary" @click="record.retryRefused(entry.uid)">{{ t('tryAgain') }}</Button>
+          <Button severity="secondary" @click="forget($event, entry.uid)"> {{ t('iHaveDealtWith') }} </Button>
         </li>
       </ul>
     </section>

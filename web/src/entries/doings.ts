@@ -2,6 +2,7 @@ import { ROUTES } from '@kobrin/contract'
 import type { Draft, Entry } from '@kobrin/core'
 import { call } from '../wire/call.ts'
 import { createActs } from './acts.ts'
+import { t } from './words.ts'
 
 interface DoingsOptions {
   /** Who is at work here; nobody, and nothing is kept. */
@@ -52,7 +53,10 @@ export function createDoings({ author, moment, whenReady, put }: DoingsOptions) 
     const act = acts.undone()
     if (!act) return
     const together = act.entries.some((entry) => entry.act !== undefined)
-    keep(retractions(act.entries, 'Taken back.'), `Taken back: ${act.says}`, { together, undoes: true })
+    keep(retractions(act.entries, t('takenBack')), t('takenBack2', { says: act.says }), {
+      together,
+      undoes: true,
+    })
   }
 
   /** Takes back one entry of the past, with everything that was done together with it. */

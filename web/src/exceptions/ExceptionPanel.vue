@@ -14,6 +14,7 @@ import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import FormFields from './FormFields.vue'
 import type { useException } from './useException.ts'
+import { t } from './words.ts'
 
 const { saying } = defineProps<{ saying: ReturnType<typeof useException> }>()
 const { open, ask, typed, answers, complaint, question, exceptions } = saying
@@ -51,7 +52,8 @@ function onKey(event: KeyboardEvent): void {
       <li v-for="exception in exceptions" :key="exception.id">
         <Button severity="secondary" class="choice" @click="saying.choose(exception)">
           <span
-            >{{ exception.label }}<small v-if="saying.isBegun(exception)" class="quiet"> · begun</small></span
+            >{{ exception.label
+            }}<small v-if="saying.isBegun(exception)" class="quiet"> {{ t('begun') }}</small></span
           ><kbd>{{ exception.key }}</kbd>
         </Button>
       </li>
@@ -59,7 +61,7 @@ function onKey(event: KeyboardEvent): void {
     <template v-else>
       <div class="head">
         <h3>{{ open.label }}</h3>
-        <Button severity="secondary" @click="saying.reset()">Back</Button>
+        <Button severity="secondary" @click="saying.reset()">{{ t('back') }}</Button>
       </div>
       <ul v-if="ask.type === 'choice'" class="grid">
         <li v-for="one in ask.options" :key="one.key">
@@ -92,25 +94,25 @@ function onKey(event: KeyboardEvent): void {
           @answer="saying.answer"
         />
         <Wrong v-if="complaint?.field === undefined" :says="complaint?.complaint" />
-        <div v-if="question" class="question" role="alertdialog" aria-label="Is this right?">
+        <div v-if="question" class="question" role="alertdialog" :aria-label="t('isThisRight')">
           <p>{{ sayDoubt(question.doubt, today.day) }}</p>
           <template v-if="question.doubt.code === 'restUnfit'">
-            <Button data-first @click="saying.reset()">Leave it awake</Button>
+            <Button data-first @click="saying.reset()">{{ t('leaveItAwake') }}</Button>
             <Button v-if="mayInsist" severity="secondary" @click="saying.insist()">
-              Rest all the same, on my name
+              {{ t('restAllTheSame') }}
             </Button>
-            <p v-else class="quiet">A senior or the vet may decide otherwise.</p>
+            <p v-else class="quiet">{{ t('aSeniorOrThe') }}</p>
           </template>
-          <Button v-else data-first @click="saying.typeAgain()"> Type it again </Button>
+          <Button v-else data-first @click="saying.typeAgain()"> {{ t('typeItAgain') }} </Button>
           <Button
             v-if="question.doubt.code === 'slippedDecimal'"
             severity="secondary"
             @click="saying.takeInstead(question.doubt.instead)"
           >
-            I meant {{ withUnit(question.doubt.instead, question.doubt.unit) }}
+            {{ t('iMeant', { instead: withUnit(question.doubt.instead, question.doubt.unit) }) }}
           </Button>
           <Button v-if="question.doubt.code !== 'restUnfit'" severity="secondary" @click="saying.insist()">
-            Looked again: it is {{ sayDoubted(question.doubt) }}
+            {{ t('lookedAgainItIs', { doubted: sayDoubted(question.doubt) }) }}
           </Button>
         </div>
         <div v-else-if="ask.type === 'graded'" class="grave">
@@ -124,10 +126,10 @@ function onKey(event: KeyboardEvent): void {
             {{ terms.severity[severity] }}
           </Button>
           <p class="quiet">
-            Noisy breathing, prolapse, straining, twitching, a wound or collapse: the vet comes first.
+            {{ t('noisyBreathingProlapseStraining') }}
           </p>
         </div>
-        <Button v-else type="submit">Keep</Button>
+        <Button v-else type="submit">{{ t('keep') }}</Button>
       </Form>
     </template>
   </div>

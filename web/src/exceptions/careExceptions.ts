@@ -2,6 +2,7 @@ import type { BodyPart, Draft, DroppingsKind, DutyKind, ResidentDay, SheetGroup,
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
+import { t } from './words.ts'
 
 const DROPPINGS = Object.keys(terms.droppings) as DroppingsKind[]
 
@@ -25,7 +26,7 @@ function weighing(residentId: string, day: ResidentDay): Ask {
   const duty = taskFor(day, 'weigh')?.duty.id
   return {
     type: 'number',
-    label: 'Weight',
+    label: t('weight'),
     unit: 'g',
     draft: (grams) => ({ subject: residentId, kind: 'weighed', payload: { ...(duty && { duty }), grams } }),
   }
@@ -59,7 +60,7 @@ function cleaning(residentId: string): Ask {
       payload: { scope, ...(scope === 'full' && { duty: 'fullClean' }) },
     }),
   })
-  return choice([clean('Spot-cleaned', 'spot'), clean('Full clean', 'full')])
+  return choice([clean('Spot-cleaned', 'spot'), clean(t('fullClean'), 'full')])
 }
 
 function litresOf(task: Task | undefined): string {
@@ -70,7 +71,7 @@ function watering(residentId: string, day: ResidentDay): Ask {
   const task = taskFor(day, 'water')
   return {
     type: 'form',
-    fields: [{ name: 'litres', label: 'Litres', type: 'number', unit: 'l', value: litresOf(task) }],
+    fields: [{ name: 'litres', label: t('litres'), type: 'number', unit: 'l', value: litresOf(task) }],
     draft: ({ number }) => {
       const litres = number('litres')
       return {
@@ -85,9 +86,9 @@ function watering(residentId: string, day: ResidentDay): Ask {
 type End = NonNullable<Extract<Draft, { kind: 'dampened' }>['payload']['end']>
 
 const ENDS: readonly { value: End; label: string }[] = [
-  { value: 'whole', label: 'all over' },
-  { value: 'dampEnd', label: 'the damp end' },
-  { value: 'dryEnd', label: 'the dry end' },
+  { value: 'whole', label: t('allOver') },
+  { value: 'dampEnd', label: t('theDampEnd') },
+  { value: 'dryEnd', label: t('theDryEnd') },
 ]
 
 function dampening(residentId: string, day: ResidentDay): Ask {
@@ -95,8 +96,8 @@ function dampening(residentId: string, day: ResidentDay): Ask {
   return {
     type: 'form',
     fields: [
-      { name: 'end', label: 'Which end', type: 'select', value: 'whole', options: ENDS },
-      { name: 'litres', label: 'Litres', type: 'number', unit: 'l', value: litresOf(task) },
+      { name: 'end', label: t('whichEnd'), type: 'select', value: 'whole', options: ENDS },
+      { name: 'litres', label: t('litres'), type: 'number', unit: 'l', value: litresOf(task) },
     ],
     draft: ({ text, number }) => {
       const litres = number('litres')
@@ -118,24 +119,24 @@ function dampening(residentId: string, day: ResidentDay): Ask {
 export function careExceptions(residentId: string, group: SheetGroup, day: ResidentDay): Exception[] {
   const look = taskFor(day, 'look')?.duty.id
   return [
-    { id: 'weigh', key: 'w', label: 'Weigh', ask: weighing(residentId, day) },
+    { id: 'weigh', key: 'w', label: t('weigh'), ask: weighing(residentId, day) },
     {
       id: 'unseen',
       key: 'z',
-      label: 'Looked, not seen',
+      label: t('lookedNotSeen'),
       ask: nothing({
         subject: residentId,
         kind: 'looked',
         payload: { ...(look && { duty: look }), seen: false },
       }),
     },
-    { id: 'clean', key: 'c', label: 'Cleaned', ask: cleaning(residentId) },
-    { id: 'dampen', key: 'd', label: 'Dampened', ask: dampening(residentId, day) },
-    { id: 'water', key: 'y', label: 'Fresh water', ask: watering(residentId, day) },
+    { id: 'clean', key: 'c', label: t('cleaned'), ask: cleaning(residentId) },
+    { id: 'dampen', key: 'd', label: t('dampened'), ask: dampening(residentId, day) },
+    { id: 'water', key: 'y', label: t('freshWater'), ask: watering(residentId, day) },
     {
       id: 'droppings',
       key: 'o',
-      label: 'Droppings',
+      label: t('droppings'),
       ask: choice(
         DROPPINGS.map((kind) => ({
           label: terms.droppings[kind],
@@ -143,24 +144,24 @@ export function careExceptions(residentId: string, group: SheetGroup, day: Resid
         })),
       ),
     },
-    { id: 'measure', key: 'm', label: 'Measure', ask: measuring(residentId, group, day) },
+    { id: 'measure', key: 'm', label: t('measure'), ask: measuring(residentId, group, day) },
     {
       id: 'saw',
       key: 'n',
-      label: 'Saw something',
+      label: t('sawSomething'),
       ask: {
         type: 'graded',
-        prompt: 'What did you see?',
+        prompt: t('whatDidYouSee'),
         draft: (text, severity) => ({ subject: residentId, kind: 'observed', payload: { text, severity } }),
       },
     },
     {
       id: 'note',
       key: 't',
-      label: 'Note for the next shift',
+      label: t('noteForTheNext'),
       ask: {
         type: 'text',
-        prompt: 'Note',
+        prompt: t('note'),
         draft: (text) => ({ subject: residentId, kind: 'noted', payload: { text } }),
       },
     },

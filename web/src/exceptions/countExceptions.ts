@@ -2,13 +2,14 @@ import type { Draft, KeptFloor } from '@kobrin/core'
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
+import { t } from './words.ts'
 
 const SCORES = [1, 2, 3, 4, 5] as const
 type Became = 'recount' | 'resident' | 'waiting'
 const BECAME: readonly { value: Became; label: string }[] = [
-  { value: 'recount', label: 'put back and counted with the rest' },
-  { value: 'resident', label: 'a record of their own' },
-  { value: 'waiting', label: 'left in, to look again' },
+  { value: 'recount', label: t('putBackAndCounted') },
+  { value: 'resident', label: t('aRecordOfTheir') },
+  { value: 'waiting', label: t('leftInToLook') },
 ]
 
 function counting(residentId: string): Ask {
@@ -17,7 +18,7 @@ function counting(residentId: string): Ask {
     fields: [
       {
         name: 'count',
-        label: 'Counted',
+        label: t('counted'),
         type: 'number',
         unit: 'animals',
         whole: true,
@@ -27,7 +28,7 @@ function counting(residentId: string): Ask {
       },
       {
         name: 'expected',
-        label: 'Expected',
+        label: t('expected'),
         type: 'number',
         unit: 'animals',
         whole: true,
@@ -53,14 +54,14 @@ function floorFound(residentId: string, floors: readonly KeptFloor[]): Ask {
     fields: [
       {
         name: 'floor',
-        label: 'Which floor',
+        label: t('whichFloor'),
         type: 'select',
         value: floors[0]?.lot ?? '',
         options: floors.map(({ lot, floor }) => ({ value: lot, label: floor.where })),
       },
       {
         name: 'found',
-        label: 'Found',
+        label: t('found'),
         type: 'select',
         value: 'babies',
         options: [
@@ -68,8 +69,8 @@ function floorFound(residentId: string, floors: readonly KeptFloor[]): Ask {
           { value: 'eggs', label: 'eggs' },
         ],
       },
-      { name: 'count', label: 'How many', type: 'number', unit: 'animals', whole: true, value: '' },
-      { name: 'became', label: 'They are', type: 'select', value: 'recount', options: BECAME },
+      { name: 'count', label: t('howMany'), type: 'number', unit: 'animals', whole: true, value: '' },
+      { name: 'became', label: t('theyAre'), type: 'select', value: 'recount', options: BECAME },
     ],
     draft: ({ text, number }) => {
       const count = number('count')
@@ -101,11 +102,11 @@ export function countExceptions(residentId: string, floors: readonly KeptFloor[]
   )
   const found: Exception[] =
     floors.length > 0
-      ? [{ id: 'floor', key: '0', label: 'Alive in the old floor', ask: floorFound(residentId, floors) }]
+      ? [{ id: 'floor', key: '0', label: t('aliveInTheOld'), ask: floorFound(residentId, floors) }]
       : []
   return [
-    { id: 'count', key: 'k', label: 'Counted', ask: counting(residentId) },
-    { id: 'condition', key: 'q', label: 'Body condition', ask: condition },
+    { id: 'count', key: 'k', label: t('counted'), ask: counting(residentId) },
+    { id: 'condition', key: 'q', label: t('bodyCondition'), ask: condition },
     ...found,
   ]
 }

@@ -3,9 +3,10 @@ import { fedDraft } from '@kobrin/core'
 import { words } from '../words/en.ts'
 import type { Answers, Ask, Exception, Field } from './ask.ts'
 import { choice, nothing } from './ask.ts'
+import { t } from './words.ts'
 
 const FEED_ORDER: readonly Task['status'][] = ['late', 'due', 'held', 'open', 'done', 'notYet']
-const WHY_NOT = ['Busy with its skin', 'Still has a full stomach', 'Hidden or asleep', 'Food not ready']
+const WHY_NOT = [t('busyWithItsSkin'), t('stillHasAFull'), t('hiddenOrAsleep'), t('foodNotReady')]
 const OUTCOMES = Object.keys(words.outcome) as FeedOutcome[]
 const SOMETHING_ELSE = '…'
 
@@ -40,33 +41,33 @@ function otherFood(residentId: string, task: Task): Ask {
   const fields: Field[] = [
     {
       name: 'item',
-      label: 'Food',
+      label: t('food'),
       type: 'select',
       value: meal?.item ?? '',
       options: [
         ...foods.map(({ item }) => ({ value: item, label: item })),
-        { value: SOMETHING_ELSE, label: 'Something else' },
+        { value: SOMETHING_ELSE, label: t('somethingElse') },
       ],
     },
-    { name: 'other', label: 'If something else, what', type: 'text', value: '' },
-    { name: 'size', label: 'Size', type: 'text', value: meal?.size ?? '', suggestions: sizes },
-    { name: 'count', label: 'How many', type: 'number', unit: 'pieces', value: String(meal?.count ?? '') },
+    { name: 'other', label: t('ifSomethingElseWhat'), type: 'text', value: '' },
+    { name: 'size', label: t('size'), type: 'text', value: meal?.size ?? '', suggestions: sizes },
+    { name: 'count', label: t('howMany'), type: 'number', unit: 'pieces', value: String(meal?.count ?? '') },
     {
       name: 'grams',
-      label: 'Weight of it all',
+      label: t('weightOfItAll'),
       type: 'number',
       unit: 'g',
       value: String(meal?.count === undefined ? (meal?.grams ?? '') : ''),
     },
     ...dusts.map((name): Field => ({
-      name: `dust ${name}`,
-      label: `With ${name}`,
+      name: t('dust', { name }),
+      label: t('with', { name }),
       type: 'tick',
       value: meal?.supplements?.includes(name) ? 'yes' : '',
     })),
     {
       name: 'outcome',
-      label: 'Outcome',
+      label: t('outcome'),
       type: 'select',
       value: 'taken',
       options: OUTCOMES.map((value) => ({ value, label: words.outcome[value] })),
@@ -85,7 +86,7 @@ function fedAsAnswered(
   const size = text('size')
   const count = number('count')
   const grams = number('grams')
-  const supplements = dusts.filter((name) => ticked(`dust ${name}`))
+  const supplements = dusts.filter((name) => ticked(t('dust', { name })))
   return {
     subject: residentId,
     kind: 'fed',
@@ -109,11 +110,11 @@ function bowl(residentId: string, { duty }: Task): Ask {
     then: nothing({ subject: residentId, kind: 'bowl', payload: { duty: duty.id, ...payload } }),
   })
   return choice([
-    found('Empty, refilled', { found: 'empty', refilled: true }),
-    found('Empty', { found: 'empty' }),
-    found('A little left', { found: 'leftovers', leftFraction: 0.1 }),
-    found('About half left', { found: 'leftovers', leftFraction: 0.5 }),
-    found('Hardly touched', { found: 'full', leftFraction: 0.95 }),
+    found(t('emptyRefilled'), { found: 'empty', refilled: true }),
+    found(t('empty'), { found: 'empty' }),
+    found(t('aLittleLeft'), { found: 'leftovers', leftFraction: 0.1 }),
+    found(t('aboutHalfLeft'), { found: 'leftovers', leftFraction: 0.5 }),
+    found(t('hardlyTouched'), { found: 'full', leftFraction: 0.95 }),
   ])
 }
 
@@ -132,11 +133,11 @@ export function feedingExceptions(residentId: string, day: ResidentDay): Excepti
     then: nothing(offered(residentId, task, 'notOffered', why)),
   }))
   return [
-    simple('p', 'part', 'Part taken'),
-    simple('r', 'refused', 'Refused'),
-    simple('l', 'left', 'Left to find'),
-    { id: 'notOffered', key: 'x', label: 'Not offered', ask: choice(notOffered) },
-    { id: 'bowl', key: 'e', label: 'Bowl found …', ask: bowl(residentId, task) },
-    { id: 'otherFood', key: 'a', label: 'Other food or amount', ask: otherFood(residentId, task) },
+    simple('p', 'part', t('partTaken')),
+    simple('r', 'refused', t('refused')),
+    simple('l', 'left', t('leftToFind')),
+    { id: 'notOffered', key: 'x', label: t('notOffered'), ask: choice(notOffered) },
+    { id: 'bowl', key: 'e', label: t('bowlFound'), ask: bowl(residentId, task) },
+    { id: 'otherFood', key: 'a', label: t('otherFoodOrAmount'), ask: otherFood(residentId, task) },
   ]
 }

@@ -2,6 +2,7 @@ import type { HoldKind, ResidentDay } from '@kobrin/core'
 import { words } from '../words/en.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
+import { t } from './words.ts'
 
 const SET_BY_PEOPLE: readonly HoldKind[] = [
   'gravid',
@@ -18,10 +19,10 @@ function setting(residentId: string, hold: HoldKind, today: number): Ask {
   return {
     type: 'form',
     fields: [
-      { name: 'reason', label: 'Why', type: 'text', value: '', required: true },
+      { name: 'reason', label: t('why'), type: 'text', value: '', required: true },
       {
         name: 'days',
-        label: 'For how many days, if you know',
+        label: t('forHowManyDays'),
         type: 'number',
         unit: 'days',
         whole: true,
@@ -44,7 +45,7 @@ export function holdExceptions(residentId: string, { holds }: ResidentDay, today
   const set: Exception = {
     id: 'hold',
     key: 'h',
-    label: 'Hold …',
+    label: t('hold'),
     ask: choice(
       SET_BY_PEOPLE.map((hold) => ({ label: words.hold[hold], then: setting(residentId, hold, today) })),
     ),
@@ -54,7 +55,7 @@ export function holdExceptions(residentId: string, { holds }: ResidentDay, today
   const lift: Exception = {
     id: 'lift',
     key: 'v',
-    label: 'Lift a hold',
+    label: t('liftAHold'),
     ask: choice(
       liftable.map(({ hold }) => ({
         label: words.hold[hold],

@@ -1,6 +1,7 @@
 import type { Draft, ResidentState } from '@kobrin/core'
 import { leftWithout } from '@kobrin/core'
 import type { Ask, Exception, Field } from './ask.ts'
+import { t } from './words.ts'
 
 interface Leaving {
   residentId: string
@@ -10,11 +11,11 @@ interface Leaving {
   boxLeft: string | null
 }
 
-const WHY: Field = { name: 'why', label: 'What is known', type: 'text', value: '' }
+const WHY: Field = { name: 'why', label: t('whatIsKnown'), type: 'text', value: '' }
 
 function howMany(lives: 'individual' | 'colony'): Field[] {
   if (lives === 'individual') return []
-  const label = 'How many; leave empty for all'
+  const label = t('howManyLeaveEmpty')
   return [{ name: 'count', label, type: 'number', unit: 'animals', whole: true, value: '' }]
 }
 
@@ -44,9 +45,9 @@ function leaving(one: Leaving): Ask {
   return {
     type: 'form',
     fields: [
-      { name: 'to', label: 'To whom', type: 'text', value: '', required: true },
+      { name: 'to', label: t('toWhom'), type: 'text', value: '', required: true },
       ...howMany(one.lives),
-      { name: 'why', label: 'Why', type: 'text', value: '' },
+      { name: 'why', label: t('why'), type: 'text', value: '' },
     ],
     draft: ({ text, number }) => {
       const [count, why] = [number('count'), text('why')]
@@ -63,7 +64,7 @@ function leaving(one: Leaving): Ask {
 /** It died, or it left the house. */
 export function leavingExceptions(one: Leaving): Exception[] {
   return [
-    { id: 'died', key: '9', label: 'Died …', ask: dying(one) },
-    { id: 'left', key: '8', label: 'Left the house …', ask: leaving(one) },
+    { id: 'died', key: '9', label: t('died'), ask: dying(one) },
+    { id: 'left', key: '8', label: t('leftTheHouse'), ask: leaving(one) },
   ]
 }

@@ -1,5 +1,6 @@
 import { plainNumber } from '../fields/readSigned.ts'
 import type { Answers, Field } from './ask.ts'
+import { t } from './words.ts'
 
 /** A number as keepers type it: comma or point, spaces between thousands. */
 export function readNumber(text: string): number | null {
@@ -17,13 +18,13 @@ export function readCount(text: string): number | null {
 }
 
 function wrongWith(field: Field, typed: string): string | null {
-  if (field.type === 'text' && field.required && typed === '') return 'Write a word or two.'
+  if (field.type === 'text' && field.required && typed === '') return t('writeAWordOr')
   if (field.type !== 'number') return null
-  if (typed === '') return field.required ? `How many ${field.unit}?` : null
+  if (typed === '') return field.required ? t('howMany2', { unit: field.unit }) : null
   if (field.orNone && readCount(typed) === 0) return null
   const value = readNumber(typed)
-  if (value === null) return `"${typed}" is not a number of ${field.unit}.`
-  if (field.whole && !Number.isInteger(value)) return `Whole ${field.unit} only.`
+  if (value === null) return t('isNotANumber', { typed, unit: field.unit })
+  if (field.whole && !Number.isInteger(value)) return t('wholeOnly', { unit: field.unit })
   return null
 }
 

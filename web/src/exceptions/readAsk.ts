@@ -3,6 +3,7 @@ import type { Ask } from './ask.ts'
 import { draftsOf } from './ask.ts'
 import type { Complaint } from './readAnswers.ts'
 import { readAnswers, readNumber } from './readAnswers.ts'
+import { t } from './words.ts'
 
 export type Said = readonly [Draft, ...Draft[]]
 
@@ -22,12 +23,12 @@ export function readAsk(
     case 'number': {
       const value = readNumber(typed)
       if (value !== null) return { said: [ask.draft(value)] }
-      return { complaint: `"${typed}" is not a number of ${ask.unit}. Digits only, for example 42.5.` }
+      return { complaint: t('isNotANumberOf', { typed, unit: ask.unit }) }
     }
     case 'text':
     case 'graded': {
       const text = typed.trim()
-      if (text === '') return { complaint: 'Write a word or two first.' }
+      if (text === '') return { complaint: t('writeAWordOrTwo') }
       if (ask.type === 'text') return { said: [ask.draft(text)] }
       return severity ? { said: [ask.draft(text, severity)] } : null
     }

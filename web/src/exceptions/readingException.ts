@@ -2,6 +2,7 @@ import type { Point } from '@kobrin/core'
 import { sayPoint, unitOf } from '../words/readings.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice } from './ask.ts'
+import { t } from './words.ts'
 
 export interface ReadHere {
   residentId: string
@@ -28,5 +29,5 @@ function asking({ residentId: resident, points }: ReadHere, home: string): Ask {
 /** What an instrument shows at a zone of the enclosure. */
 export function readingException(here: ReadHere): Exception[] {
   if (here.home === null || here.points.length === 0) return []
-  return [{ id: 'reading', key: '7', label: 'Reading …', ask: asking(here, here.home) }]
+  return [{ id: 'reading', key: '7', label: t('reading'), ask: asking(here, here.home) }]
 }

@@ -3,6 +3,7 @@ import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
 import { choice, nothing } from './ask.ts'
+import { t } from './words.ts'
 
 type Skin = Extract<Draft, { kind: 'ecdysis' }>['payload']
 
@@ -15,15 +16,15 @@ const SHEDDING: readonly SheetGroup[] = ['snake', 'lizard', 'tortoise', 'frog', 
 function off(stage: 'shed' | 'molted'): { label: string; payload: Skin }[] {
   const name = terms.stage[stage]
   return [
-    { label: `${name}, whole`, payload: { stage, how: 'whole' } },
-    { label: `${name}, in pieces`, payload: { stage, how: 'inPieces' } },
+    { label: t('whole', { name }), payload: { stage, how: 'whole' } },
+    { label: t('inPieces', { name }), payload: { stage, how: 'inPieces' } },
   ]
 }
 
 const STILL_ON: { label: string; payload: Skin }[] = [
-  { label: 'Shed, eye caps still on', payload: { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] } },
+  { label: t('shedEyeCapsStill'), payload: { stage: 'shed', how: 'inPieces', retained: ['eyeCaps'] } },
   {
-    label: 'Shed, toes or tail tip still on',
+    label: t('shedToesOrTail'),
     payload: { stage: 'shed', how: 'inPieces', retained: ['toes', 'tailTip'] },
   },
 ]
@@ -35,9 +36,9 @@ function cleared(residentId: string, retained: readonly SkinLeft[]): { label: st
     nothing({ subject: residentId, kind: 'skinCleared', payload })
   const each = retained.length > 1 ? retained : []
   return [
-    { label: 'Old skin is off', then: off({}) },
+    { label: t('oldSkinIsOff'), then: off({}) },
     ...each.map((part) => ({
-      label: `Old skin is off: ${words.retained[part]}`,
+      label: t('oldSkinIsOff2', { retained: words.retained[part] }),
       then: off({ parts: [part] }),
     })),
   ]
@@ -62,5 +63,5 @@ export function skinException(
     })),
     ...cleared(residentId, retained),
   ])
-  return { id: 'skin', key: 's', label: sheds ? 'Shed sign' : 'Molt sign', ask }
+  return { id: 'skin', key: 's', label: sheds ? t('shedSign') : t('moltSign'), ask }
 }

@@ -3,6 +3,7 @@ import DatePicker from 'primevue/datepicker'
 import { computed, shallowRef } from 'vue'
 import { dateOfDay, dayOfDate } from './days.ts'
 import Labelled from './Labelled.vue'
+import { t } from './words.ts'
 
 defineOptions({ inheritAttrs: false })
 const { label, name } = defineProps<{ label: string; name?: string | undefined }>()
@@ -10,9 +11,7 @@ const { label, name } = defineProps<{ label: string; name?: string | undefined }
 const day = defineModel<number | null | undefined>({ required: true })
 /** What was typed and is no day. */
 const unread = shallowRef('')
-const wrong = computed(() =>
-  unread.value ? `"${unread.value}" is no day. For example 3 Mar 2026.` : undefined,
-)
+const wrong = computed(() => (unread.value ? t('isNoDayFor', { unread: unread.value }) : undefined))
 /** What is no day stays as it was typed, which the calendar bears although its types do not say so. */
 const inField = computed(
   () => (unread.value || (typeof day.value === 'number' ? dateOfDay(day.value) : null)) as Date | null,
@@ -35,7 +34,7 @@ function said(next: unknown): void {
       :aria-labelledby="labelId"
       :invalid="invalid"
       date-format="d M yy"
-      placeholder="3 Mar 2026"
+      :placeholder="t('n3Mar2026')"
       show-icon
       icon-display="input"
       show-button-bar

@@ -5,6 +5,7 @@ import InputText from 'primevue/inputtext'
 import Textarea from 'primevue/textarea'
 import { shallowRef } from 'vue'
 import Labelled from './Labelled.vue'
+import { t } from './words.ts'
 
 defineOptions({ inheritAttrs: false })
 const { label, name, wrong, suggestions, lines } = defineProps<{
@@ -39,7 +40,7 @@ function offer({ query }: AutoCompleteCompleteEvent): void {
       dropdown
       fluid
       complete-on-focus
-      :pt="{ dropdown: { 'aria-label': `${label}: what is often said` } }"
+      :pt="{ dropdown: { 'aria-label': t('whatIsOftenSaid', { label }) } }"
       @complete="offer"
     />
     <Textarea

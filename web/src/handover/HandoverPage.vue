@@ -21,6 +21,7 @@ import { lineOfChange } from './changeLine.ts'
 import { terms } from '../words/terms.ts'
 import { sayDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
+import { t } from './words.ts'
 
 const site = useSite()
 const residents = useResidents()
@@ -49,8 +50,8 @@ const open = computed(() =>
     .sort((a, b) => byGravity(a.verdict, b.verdict)),
 )
 const sections = computed(() => [
-  { title: 'Open', list: open.value },
-  { title: 'To decide', list: verdicts.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
+  { title: t('open'), list: open.value },
+  { title: t('toDecide'), list: verdicts.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
 ])
 const notes = computed(() =>
   everyone.value.flatMap((resident) => {
@@ -93,13 +94,13 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
 <template>
   <main class="reading">
     <header>
-      <h1>Handover</h1>
-      <p class="quiet">What is different today, what to watch, what was said.</p>
+      <h1>{{ t('handover') }}</h1>
+      <p class="quiet">{{ t('whatIsDifferentToday') }}</p>
     </header>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
     <div class="columns">
       <section class="block">
-        <h2>Plans changed</h2>
+        <h2>{{ t('plansChanged') }}</h2>
         <ul>
           <li v-for="line in changed" :key="line.key">
             <RouterLink v-if="line.to" :to="line.to">{{ line.whom }}</RouterLink>
@@ -107,11 +108,11 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
             {{ line.says }}
             <p class="quiet">
               {{ sayDay(line.day, today.day) }} {{ today.clock(line.at) }},
-              {{ line.by === null ? 'shipped library' : site.nameOf(line.by)
+              {{ line.by === null ? t('shippedLibrary') : site.nameOf(line.by)
               }}{{ line.reason ? `: ${line.reason}` : '' }}
             </p>
           </li>
-          <li v-if="answer && changed.length === 0" class="quiet">Nothing since yesterday.</li>
+          <li v-if="answer && changed.length === 0" class="quiet">{{ t('nothingSinceYesterday') }}</li>
         </ul>
       </section>
       <section v-for="{ title, list } in sections" :key="title" class="block">
@@ -129,11 +130,11 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
               {{ terms.severity[verdict.severity] }} · {{ site.placeName(residents.homeOf(resident.id)) }}
             </p>
           </li>
-          <li v-if="list.length === 0" class="quiet">Nothing.</li>
+          <li v-if="list.length === 0" class="quiet">{{ t('nothing') }}</li>
         </ul>
       </section>
       <section v-if="places.open.length > 0" class="block">
-        <h2>Places left</h2>
+        <h2>{{ t('placesLeft') }}</h2>
         <ul>
           <li
             v-for="{ enclosureId, verdict } in places.open"
@@ -150,7 +151,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
         </ul>
       </section>
       <section class="block">
-        <h2>Said for the next shift</h2>
+        <h2>{{ t('saidForTheNext') }}</h2>
         <ul>
           <li v-for="{ resident, note } in notes" :key="resident.id">
             <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
@@ -159,7 +160,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
               {{ sayDay(note.day, today.day) }} {{ today.clock(note.at) }}, {{ site.nameOf(note.by) }}
             </p>
           </li>
-          <li v-if="notes.length === 0" class="quiet">No notes.</li>
+          <li v-if="notes.length === 0" class="quiet">{{ t('noNotes') }}</li>
         </ul>
       </section>
     </div>

@@ -3,6 +3,7 @@ import type { Sheet } from '@kobrin/core'
 import type { RouteLocationRaw } from 'vue-router'
 import type { Resident } from '../site/useSite.ts'
 import { sayOverride } from '../words/changes.ts'
+import { t } from './words.ts'
 
 /** One line of what changed: whom it is about, what it says, and where it leads. */
 export interface ChangeLine {
@@ -40,15 +41,16 @@ function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' 
     case 'override':
       return { ...ofTarget(what.target, names), says: sayOverride(what.change) }
     case 'ended':
-      return { ...ofTarget(what.target, names), says: `No longer: ${sayOverride(what.change)}` }
+      return { ...ofTarget(what.target, names), says: t('noLonger', { override: sayOverride(what.change) }) }
     case 'sheet': {
       const fields = what.fields === null ? '' : `: ${what.fields.join(', ') || 'renewed'}`
-      const says = what.fields === null ? 'New care sheet' : `Care sheet, version ${what.version}${fields}`
+      const says =
+        what.fields === null ? t('newCareSheet') : t('careSheetVersion', { version: what.version, fields })
       return { ...ofTarget(what.sheet, names), says }
     }
     case 'enclosure': {
       const to = { name: 'enclosure', params: { id: what.enclosure } }
-      return { whom: names.placeName(what.enclosure), to, says: 'Written down anew' }
+      return { whom: names.placeName(what.enclosure), to, says: t('writtenDownAnew') }
     }
   }
 }

@@ -1,5 +1,6 @@
 import { onMounted, shallowRef } from 'vue'
-import { spaced } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
+import { t } from './words.ts'
 
 const MB = 1_000_000
 
@@ -14,11 +15,9 @@ export function useRoom() {
       storage.estimate(),
       storage.persisted(),
     ])
-    const told = (bytes: number) => `${spaced(Math.round(bytes / MB))} MB`
-    const stays = isPromised
-      ? 'It stays until it is taken away by hand.'
-      : 'The browser may clear it when it runs short.'
-    says.value = `On this device: ${told(usage)} of ${told(quota)}. ${stays}`
+    const told = (bytes: number) => t('mb', { bytes: spaced(Math.round(bytes / MB)) })
+    const stays = isPromised ? t('itStaysUntilIt') : t('theBrowserMayClear')
+    says.value = t('onThisDeviceOf', { told: told(usage), told2: told(quota), stays })
   })
   return says
 }

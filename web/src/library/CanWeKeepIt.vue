@@ -11,6 +11,7 @@ import { choicesNamed } from '../fields/choicesOf.ts'
 import { care } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
+import { t } from './words.ts'
 
 const { sheet } = defineProps<{ sheet: Sheet }>()
 const site = useSite()
@@ -37,26 +38,29 @@ function says(condition: Condition): string {
   switch (condition.about) {
     case 'room': {
       const { fitting, unread, ceiling, neverBelow } = condition
-      const above = neverBelow === null ? '' : ` above ${neverBelow} °C and`
-      const limit = ceiling === null ? '' : `${above} below ${ceiling} °C all year`
+      const above = neverBelow === null ? '' : t('aboveCAnd', { neverBelow })
+      const limit = ceiling === null ? '' : t('belowCAllYear', { above, ceiling })
       if (fitting.length > 0)
-        return `Heat: ${roomNames(fitting)} stay${fitting.length === 1 ? 's' : ''}${limit}.`
+        return t('heatStay', { roomNames: roomNames(fitting), count: fitting.length === 1 ? 's' : '', limit })
       return unread.length > 0
-        ? `Heat: no room is known to stay${limit}. Not read: ${roomNames(unread)}.`
-        : `Heat: no room stays${limit}.`
+        ? t('heatNoRoomIs', { limit, roomNames: roomNames(unread) })
+        : t('heatNoRoomStays', { limit })
     }
     case 'place':
       return condition.ready.length > 0
-        ? `Space: ${condition.ready.map((id) => site.placeName(id)).join('; ')} stands ready.`
-        : 'Space: no enclosure stands ready.'
+        ? t('spaceStandsReady', { ready: condition.ready.map((id) => site.placeName(id)).join('; ') })
+        : t('spaceNoEnclosureStands')
     case 'competence':
       return condition.people.length > 0
-        ? `Competence in ${condition.competence}: ${condition.people.map((id) => site.nameOf(id)).join(', ')}.`
-        : `Nobody here is cleared for ${condition.competence}.`
+        ? t('competenceIn', {
+            competence: condition.competence,
+            people: condition.people.map((id) => site.nameOf(id)).join(', '),
+          })
+        : t('nobodyHereIsCleared', { competence: condition.competence })
     case 'people':
-      return `Two people at a time: ${condition.has} of ${condition.needs} are cleared.`
+      return t('twoPeopleAtA', { has: condition.has, needs: condition.needs })
     case 'quarantine':
-      return `Quarantine: ${condition.days} days at least, apart, with tools of its own.`
+      return t('quarantineDaysAtLeast', { count: condition.days })
     case 'licence':
       return condition.reminder
   }
@@ -64,21 +68,21 @@ function says(condition: Condition): string {
 
 const answer = computed(() => {
   const gravest = conditions.value[0]?.severity
-  if (gravest === 'act' || gravest === 'urgent') return 'Not yet.'
-  return gravest === 'watch' ? 'Yes, when this is cleared.' : 'Yes.'
+  if (gravest === 'act' || gravest === 'urgent') return t('notYet')
+  return gravest === 'watch' ? t('yesWhenThisIs') : t('yes')
 })
 </script>
 
 <template>
   <section class="block">
-    <h2>Can we keep this?</h2>
+    <h2>{{ t('canWeKeepThis') }}</h2>
     <div class="row">
       <strong role="status">{{ answer }}</strong>
       <ChoiceField
         v-if="sheet.stages.length > 1"
         v-model="stage"
         class="no-print"
-        label="As"
+        :label="t('as')"
         :options="choicesNamed(sheet.stages)"
       />
     </div>

@@ -4,6 +4,7 @@ import { computed, useId } from 'vue'
 import { sayTarget, sayZone } from '../words/care.ts'
 import type { Stretch } from './climateScale.ts'
 import { climateScale } from './climateScale.ts'
+import { t } from './words.ts'
 
 /** The zones of a sheet on one scale of temperature: what is wanted by day above, by night below, and hatched
  * what harms. */
@@ -54,7 +55,7 @@ const says = computed(
         <rect v-if="row.night" class="night" v-bind="bar(row.night)" y="14" height="9" />
       </g>
     </svg>
-    <figcaption class="quiet">°C. Light bars: by day; dark bars: by night; hatched: it is harmed.</figcaption>
+    <figcaption class="quiet">{{ t('cLightBarsBy') }}</figcaption>
   </figure>
 </template>
 

@@ -5,6 +5,7 @@ import '../app/page.css'
 import { useAnswerOf } from '../wire/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import SheetBody from './SheetBody.vue'
+import { t } from './words.ts'
 
 const { a, b } = defineProps<{ a: string; b: string }>()
 const one = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: a } }))
@@ -16,7 +17,7 @@ const sheets = computed(() => [one, other].flatMap(({ answer }) => answer.value?
 <template>
   <main class="reading">
     <header>
-      <h1>Side by side</h1>
+      <h1>{{ t('sideBySide') }}</h1>
       <LibraryTabs />
     </header>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>

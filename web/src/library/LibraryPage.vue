@@ -12,6 +12,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { grouped } from '../residents/grouped.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import { findSheets } from './findSheets.ts'
+import { t } from './words.ts'
 
 const SheetEditor = later(() => import('./SheetEditor.vue'))
 
@@ -61,24 +62,26 @@ function pick(id: string): void {
 <template>
   <main class="reading">
     <header>
-      <h1>Library</h1>
+      <h1>{{ t('library') }}</h1>
       <LibraryTabs />
       <InputText
         v-model="query"
         class="find"
         type="search"
-        aria-label="Name, Latin name or group"
-        placeholder="Name, Latin name or group"
+        :aria-label="t('nameLatinNameOr')"
+        :placeholder="t('nameLatinNameOr')"
       />
-      <p class="quiet" role="status">{{ count }} species</p>
-      <Button v-if="mayEdit && !adding" severity="secondary" @click="adding = true"> Add a sheet </Button>
+      <p class="quiet" role="status">{{ t('species', { count }) }}</p>
+      <Button v-if="mayEdit && !adding" severity="secondary" @click="adding = true">
+        {{ t('addASheet') }}
+      </Button>
       <Button
         v-if="picked.length === 2"
         as="router-link"
         :to="{ name: 'compare', params: { a: picked[0], b: picked[1] } }"
-        >Side by side</Button
+        >{{ t('sideBySide') }}</Button
       >
-      <span v-else-if="picked.length === 1" class="quiet">Tick one more to lay them side by side.</span>
+      <span v-else-if="picked.length === 1" class="quiet">{{ t('tickOneMoreTo') }}</span>
     </header>
     <SheetEditor
       v-if="adding"
@@ -88,8 +91,8 @@ function pick(id: string): void {
       @close="adding = false"
     />
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-    <p v-else-if="!answer" class="quiet" role="status">Reading the library …</p>
-    <p v-else-if="count === 0" class="quiet">No species by that name.</p>
+    <p v-else-if="!answer" class="quiet" role="status">{{ t('readingTheLibrary') }}</p>
+    <p v-else-if="count === 0" class="quiet">{{ t('noSpeciesByThat') }}</p>
     <div class="groups">
       <section v-for="[group, sheets] in groups" :key="group" class="block">
         <h2>{{ care.group[group] }}</h2>
@@ -98,15 +101,17 @@ function pick(id: string): void {
             <Checkbox
               binary
               :model-value="picked.includes(sheet.id)"
-              :aria-label="`Compare ${sheet.common}`"
+              :aria-label="t('compare', { common: sheet.common })"
               @update:model-value="pick(sheet.id)"
             />
             <div>
               <RouterLink :to="{ name: 'sheet', params: { id: sheet.id } }">{{ sheet.common }}</RouterLink>
               <p class="quiet">
                 <i>{{ sheet.latin }}</i>
-                <template v-if="sheet.residents > 0"> · {{ sheet.residents }} here</template>
-                <template v-if="sheet.differs > 0"> · changed here</template>
+                <template v-if="sheet.residents > 0">
+                  {{ t('here', { residents: sheet.residents }) }}</template
+                >
+                <template v-if="sheet.differs > 0"> {{ t('changedHere') }}</template>
               </p>
             </div>
           </li>

@@ -5,18 +5,19 @@ import Tabs from 'primevue/tabs'
 import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import '../app/page.css'
+import { t } from './words.ts'
 
 const PAGES = [
-  { name: 'library', label: 'Species' },
-  { name: 'schools', label: 'Schools' },
-  { name: 'calculators', label: 'Calculators' },
+  { name: 'library', label: t('species2') },
+  { name: 'schools', label: t('schools') },
+  { name: 'calculators', label: t('calculators') },
 ] as const
 const route = useRoute()
 const here = computed(() => String(route.name))
 </script>
 
 <template>
-  <nav class="no-print" aria-label="Library">
+  <nav class="no-print" :aria-label="t('library')">
     <Tabs :value="here" scrollable>
       <TabList>
         <Tab

@@ -19,7 +19,8 @@ import { saySeason } from '../words/numbers.ts'
 import { sayNeeds } from '../words/reasons.ts'
 import { sayRest } from '../words/rest.ts'
 import { words } from '../words/en.ts'
-import { terms } from '../words/terms.ts'
+import { t } from './words.ts'
+import { sayCadence } from '../words/cadence.ts'
 
 const { sheetId, school, chosen, residentId, example } = defineProps<{
   sheetId: string
@@ -45,9 +46,9 @@ const inForce = computed(() => chosen ?? school.default)
 const maySign = computed(() => may(people.role, 'signPlans'))
 const consequences = (option: School['options'][number]) => [
   ...option.duties.map((duty) => {
-    if ('drop' in duty) return `${duty.id}: no longer`
+    if ('drop' in duty) return t('noLonger', { id: duty.id })
     const name = duty.label ?? (duty.does ? words.duty[duty.does] : duty.id)
-    return duty.cadence ? `${name}, ${terms.cadence(duty.cadence)}` : `${name}: changed`
+    return duty.cadence ? `${name}, ${sayCadence(duty.cadence)}` : t('changed', { name })
   }),
   ...option.targets.map((target) => `${sayZone(target)}: ${sayTarget(target)}`),
   ...(option.housing ? ['enclosure'] : []),
@@ -60,10 +61,10 @@ function conditions({ needs, stages, season }: School['options'][number]): strin
   const names = stages?.map((stage) => known?.find(({ id }) => id === stage)?.name ?? stage)
   const parts = [
     ...(needs ? [sayNeeds(needs)] : []),
-    ...(names ? [`at ${names.join(', ')}`] : []),
-    ...(season ? [`from ${saySeason(season)}`] : []),
+    ...(names ? [t('at', { names: names.join(', ') })] : []),
+    ...(season ? [t('from', { season: saySeason(season) })] : []),
   ]
-  return `In force ${parts.join('; ')}.`
+  return t('inForce', { parts: parts.join('; ') })
 }
 
 watch(wanted, () => (preview.value = null))
@@ -103,23 +104,23 @@ async function choose(): Promise<void> {
       <li v-for="option in school.options" :key="option.id" :class="{ on: option.id === inForce }">
         <div class="row">
           <strong>{{ option.name }}</strong>
-          <Tag v-if="option.id === inForce">in force here</Tag>
-          <span v-if="option.id === school.default" class="quiet">shipped default</span>
+          <Tag v-if="option.id === inForce">{{ t('inForceHere') }}</Tag>
+          <span v-if="option.id === school.default" class="quiet">{{ t('shippedDefault') }}</span>
           <Button
             v-if="maySign && option.id !== inForce && wanted !== option.id"
             severity="secondary"
             class="no-print"
-            :aria-label="`Choose ${option.name}: ${school.question}`"
+            :aria-label="t('choose', { name: option.name, question: school.question })"
             @click="wanted = option.id"
           >
-            Choose
+            {{ t('choose2') }}
           </Button>
         </div>
         <p>{{ option.reason }}</p>
         <p v-if="option.needs || option.stages || option.season" class="quiet">{{ conditions(option) }}</p>
         <p v-if="option.rest">{{ sayRest(option.rest) }}</p>
         <p v-if="consequences(option).length > 0" class="quiet">
-          Changes: {{ consequences(option).join('; ') }}
+          {{ t('changes', { consequences: consequences(option).join('; ') }) }}
         </p>
         <SchemaForm
           v-if="wanted === option.id"
@@ -129,21 +130,21 @@ async function choose(): Promise<void> {
           :complaint="complaint"
           @keep="choose"
         >
-          <TextField v-model="reason" name="reason" label="Why here" maxlength="400" />
+          <TextField v-model="reason" name="reason" :label="t('whyHere')" maxlength="400" />
           <template #buttons>
             <div class="row">
-              <Button type="submit" :disabled="busy">Choose {{ option.name }}</Button>
+              <Button type="submit" :disabled="busy">{{ t('choose3', { name: option.name }) }}</Button>
               <Button v-if="residentId || example" severity="secondary" :disabled="busy" @click="look">
-                Before and after{{ example ? ` for ${example.name}` : '' }}
+                {{ t('beforeAndAfter', { example: example ? t('for', { name: example.name }) : '' }) }}
               </Button>
-              <Button severity="secondary" @click="wanted = null">Leave it as it is</Button>
+              <Button severity="secondary" @click="wanted = null">{{ t('leaveItAsIt') }}</Button>
             </div>
           </template>
         </SchemaForm>
         <PreviewTable v-if="preview && wanted === option.id" :preview="preview" />
       </li>
     </ul>
-    <p v-if="school.why" class="quiet">Shipped so because: {{ school.why }}</p>
+    <p v-if="school.why" class="quiet">{{ t('shippedSoBecause', { why: school.why }) }}</p>
   </section>
 </template>
 

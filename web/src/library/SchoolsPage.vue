@@ -7,6 +7,7 @@ import { RouterLink } from 'vue-router'
 import '../app/page.css'
 import { useAnswerOf } from '../wire/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
+import { t } from './words.ts'
 
 const { answer, complaint } = useAnswerOf(ROUTES.schools)
 
@@ -36,12 +37,12 @@ const questions = computed(() => {
 <template>
   <main class="reading">
     <header>
-      <h1>Schools</h1>
+      <h1>{{ t('schools') }}</h1>
       <LibraryTabs />
-      <p class="quiet">Where keepers disagree: every side with its reason, and which one is in force here.</p>
+      <p class="quiet">{{ t('whereKeepersDisagreeEvery') }}</p>
     </header>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-    <p v-else-if="!answer" class="quiet" role="status">Reading every sheet …</p>
+    <p v-else-if="!answer" class="quiet" role="status">{{ t('readingEverySheet') }}</p>
     <div class="columns">
       <section v-for="[question, { reasons, sided }] in questions" :key="question" class="block">
         <h2>{{ question }}</h2>
@@ -53,9 +54,9 @@ const questions = computed(() => {
                 v-for="{ sheet, isOurs } in sided.filter((one) => one.name === name)"
                 :key="sheet.id"
                 :to="{ name: 'sheet', params: { id: sheet.id } }"
-                >{{ sheet.common }}{{ isOurs ? ' (chosen here)' : '' }}</RouterLink
+                >{{ sheet.common }}{{ isOurs ? t('chosenHere') : '' }}</RouterLink
               >
-              <span v-if="!sided.some((one) => one.name === name)" class="quiet">nobody here</span>
+              <span v-if="!sided.some((one) => one.name === name)" class="quiet">{{ t('nobodyHere') }}</span>
             </p>
           </li>
         </ul>

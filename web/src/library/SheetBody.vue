@@ -4,11 +4,23 @@ import { floorRuleOf } from '@kobrin/core'
 import { computed } from 'vue'
 import YearPicture from './YearPicture.vue'
 import ClimatePicture from './ClimatePicture.vue'
-import { care, lightLines, sayHeldFloor, sayHousing, sayTarget, sayZone, span } from '../words/care.ts'
+import {
+  care,
+  housingLines,
+  lightLines,
+  sayHeldFloor,
+  sayHousing,
+  sayTarget,
+  sayZone,
+  span,
+  sheetParts,
+} from '../words/care.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
-import { spaced } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
 import { sayQuantity, sayWaterLimit } from '../words/readings.ts'
+import { t } from './words.ts'
+import { sayCadence } from '../words/cadence.ts'
 
 const { sheet } = defineProps<{ sheet: Sheet }>()
 
@@ -19,15 +31,15 @@ function facts(pairs: readonly [string, string | null | undefined][]): [string, 
 const grown = computed(() => {
   const { adult, growth, ecdysis, together } = sheet
   const skin = Object.entries(ecdysis?.days ?? {}).map(([stage, days]): [string, string | null] => [
-    `${ecdysis?.what === 'shed' ? 'Sheds' : 'Molts'}, ${stage}`,
+    `${ecdysis?.what === 'shed' ? t('sheds') : t('molts')}, ${stage}`,
     span(days, 'days'),
   ])
   return facts([
-    [adult?.part ? `Grown, ${terms.part[adult.part]}` : 'Grown', span(adult?.mm, 'mm')],
-    ['Weight', span(adult?.grams, 'g')],
-    ['Lives', span(adult?.years, 'years')],
-    ['Grown after', span(growth?.adultDays, 'days')],
-    ['Company', together ? care.together[together.rule] : null],
+    [adult?.part ? t('grown', { part: terms.part[adult.part] }) : t('grown2'), span(adult?.mm, 'mm')],
+    [t('weight'), span(adult?.grams, 'g')],
+    [t('lives'), span(adult?.years, 'years')],
+    [t('grownAfter'), span(growth?.adultDays, 'days')],
+    [t('company'), together ? care.together[together.rule] : null],
     ...skin,
   ])
 })
@@ -36,10 +48,10 @@ const breeding = computed(() => {
   const { breeding: how } = sheet
   if (!how) return []
   return facts([
-    [care.bears[how.bears], span(how.clutch, 'at a time')],
-    ['Between clutches', span(how.intervalDays, 'days')],
+    [care.bears[how.bears], span(how.clutch, t('atATime'))],
+    [t('betweenClutches'), span(how.intervalDays, 'days')],
     ...(how.incubation ?? []).map(({ celsius, days }): [string, string | null] => [
-      `Eggs at ${celsius} °C`,
+      t('eggsAtC', { celsius }),
       span(days, 'days'),
     ]),
     ...Object.entries(how.stageDays ?? {}).map(([stage, days]): [string, string | null] => [
@@ -52,18 +64,18 @@ const breeding = computed(() => {
 function saysAmount(amount: AmountRule): string {
   switch (amount.by) {
     case 'count':
-      return span(amount.count, 'a meal') ?? ''
+      return span(amount.count, t('aMeal')) ?? ''
     case 'massShare':
       return (
         span(
           amount.share.map((share) => Math.round(share * 100)),
-          '% of its weight',
+          t('ofItsWeight'),
         ) ?? ''
       )
     case 'width':
-      return `no wider than ${amount.factor} × its ${terms.part[amount.part]}`
+      return t('noWiderThanIts', { factor: amount.factor, part: terms.part[amount.part] })
     case 'portion':
-      return `about ${amount.grams} g, follows what is left`
+      return t('aboutGFollowsWhat', { grams: amount.grams })
   }
 }
 
@@ -74,10 +86,10 @@ function sentence(text: string): string {
 function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
   const name = label ?? words.duty[does]
   const food = foods?.map(
-    ({ item, weeklyCap }) => `${item}${weeklyCap ? ` (at most ${weeklyCap} a week)` : ''}`,
+    ({ item, weeklyCap }) => `${item}${weeklyCap ? t('atMostAWeek', { weeklyCap }) : ''}`,
   )
   const offered = food ? `: ${food.join(', ')}` : ''
-  return `${name}${offered}. ${sentence(terms.cadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
+  return `${name}${offered}. ${sentence(sayCadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
 }
 
 function saysEnd(until: Sheet['stages'][number]['until']): string {
@@ -111,7 +123,7 @@ const water = computed(() => {
 const doubts = computed(() =>
   sheet.unsure.map(({ field, why }) => {
     const [part = '', stage = ''] = field.split('.')
-    const about = part === 'stages' ? stageNames.value.get(stage) : care.sheetPart[part]
+    const about = part === 'stages' ? stageNames.value.get(stage) : sheetParts[part]
     return { field, says: about ? `${about}: ${why}` : why }
   }),
 )
@@ -120,30 +132,29 @@ const doubts = computed(() =>
 <template>
   <div class="pages">
     <section v-if="sheet.cautions.length > 0 || sheet.licence || sheet.quarantineDays" class="block">
-      <h2>Careful</h2>
+      <h2>{{ t('careful') }}</h2>
       <ul>
         <li v-for="caution in sheet.cautions" :key="caution">{{ caution }}</li>
         <li v-if="sheet.licence">{{ sheet.licence }}</li>
-        <li v-if="sheet.competence">Only for somebody cleared for {{ sheet.competence }}.</li>
+        <li v-if="sheet.competence">{{ t('onlyForSomebodyCleared', { competence: sheet.competence }) }}</li>
         <li v-if="sheet.quarantineDays">
-          Newcomers stay in quarantine for {{ sheet.quarantineDays }} days at least, and until they are
-          cleared.
+          {{ t('newcomersStayInQuarantine', { count: sheet.quarantineDays }) }}
         </li>
-        <li v-if="sheet.people === 2">Never alone: two people.</li>
+        <li v-if="sheet.people === 2">{{ t('neverAloneTwoPeople') }}</li>
       </ul>
       <p class="quiet">{{ care.trusted }}</p>
     </section>
     <section class="block">
-      <h2>Climate</h2>
+      <h2>{{ t('climate') }}</h2>
       <table>
         <thead>
           <tr>
-            <th scope="col">Zone</th>
-            <th scope="col">Day °C</th>
-            <th scope="col">Night °C</th>
-            <th scope="col">Humidity %</th>
-            <th scope="col">Never below</th>
-            <th scope="col">Never above</th>
+            <th scope="col">{{ t('zone') }}</th>
+            <th scope="col">{{ t('dayC') }}</th>
+            <th scope="col">{{ t('nightC') }}</th>
+            <th scope="col">{{ t('humidity') }}</th>
+            <th scope="col">{{ t('neverBelow') }}</th>
+            <th scope="col">{{ t('neverAbove') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -169,7 +180,7 @@ const doubts = computed(() =>
           <dd>{{ says }}</dd>
         </template>
       </dl>
-      <p v-if="sheet.coolLoving">Loves the cool: no heater, whatever is wrong.</p>
+      <p v-if="sheet.coolLoving">{{ t('lovesTheCoolNo') }}</p>
       <dl class="facts">
         <template v-for="{ term, says } in lightLines(sheet.light)" :key="term">
           <dt>{{ term }}</dt>
@@ -178,19 +189,22 @@ const doubts = computed(() =>
       </dl>
     </section>
     <section v-if="sheet.housing" class="block">
-      <h2>Enclosure, grown</h2>
+      <h2>{{ t('enclosureGrown') }}</h2>
       <dl class="facts">
         <template v-for="(value, field) in sheet.housing" :key="field">
-          <dt>{{ care.housing[field] }}</dt>
+          <dt>{{ housingLines[field] }}</dt>
           <dd>{{ sayHousing(field, value) }}</dd>
         </template>
       </dl>
       <p v-if="sheet.floor">
-        Floor: {{ sheet.floor.parts.map(({ material, parts }) => `${parts} ${material}`).join(', ') }} by
-        volume.
-        {{ sheet.floor.note }}
+        {{
+          t('floorByVolume', {
+            parts: sheet.floor.parts.map(({ material, parts }) => `${parts} ${material}`).join(', '),
+            note: sheet.floor.note,
+          })
+        }}
       </p>
-      <p v-if="sheet.heldFloor">Old floor: {{ sayHeldFloor(floorRuleOf(sheet)) }}</p>
+      <p v-if="sheet.heldFloor">{{ t('oldFloor', { heldFloor: sayHeldFloor(floorRuleOf(sheet)) }) }}</p>
     </section>
     <section v-for="stage in sheet.stages" :key="stage.id" class="block">
       <h2>{{ stage.name }}</h2>
@@ -205,20 +219,20 @@ const doubts = computed(() =>
       </dl>
       <dl v-if="stage.housing" class="facts">
         <template v-for="(value, field) in stage.housing" :key="field">
-          <dt>{{ care.housing[field] }}</dt>
+          <dt>{{ housingLines[field] }}</dt>
           <dd>{{ sayHousing(field, value) }}</dd>
         </template>
       </dl>
-      <p v-if="stage.until" class="quiet">Until {{ saysEnd(stage.until) }}.</p>
+      <p v-if="stage.until" class="quiet">{{ t('until', { saysEnd: saysEnd(stage.until) }) }}</p>
     </section>
     <section v-if="sheet.never.length > 0" class="block">
-      <h2>Never</h2>
+      <h2>{{ t('never') }}</h2>
       <ul>
         <li v-for="item in sheet.never" :key="item">{{ item }}</li>
       </ul>
     </section>
     <section class="block">
-      <h2>Life</h2>
+      <h2>{{ t('life') }}</h2>
       <dl class="facts">
         <template v-for="[term, says] in grown" :key="term">
           <dt>{{ term }}</dt>
@@ -229,7 +243,7 @@ const doubts = computed(() =>
       <p v-if="sheet.ecdysis?.note" class="quiet">{{ sheet.ecdysis.note }}</p>
     </section>
     <section v-if="sheet.signs.length > 0" class="block">
-      <h2>Health signs</h2>
+      <h2>{{ t('healthSigns') }}</h2>
       <ul>
         <li v-for="sign in sheet.signs" :key="sign.sign" :class="sign.severity">
           <strong>{{ sign.sign }}{{ saysStages(sign.stages) }}</strong>
@@ -239,24 +253,26 @@ const doubts = computed(() =>
           </p>
         </li>
       </ul>
-      <p class="quiet">Signs, not diagnoses: who treats is the vet.</p>
+      <p class="quiet">{{ t('signsNotDiagnosesWho') }}</p>
     </section>
     <section v-if="doubts.length > 0" class="block">
-      <h2>Not sure</h2>
+      <h2>{{ t('notSure') }}</h2>
       <p v-for="{ field, says } in doubts" :key="field" class="ask">{{ says }}</p>
     </section>
     <section v-if="sheet.holds.length > 0" class="block">
-      <h2>Leave in peace</h2>
+      <h2>{{ t('leaveInPeace') }}</h2>
       <ul>
         <li v-for="rule in sheet.holds" :key="rule.hold">
           {{ words.hold[rule.hold] }}{{ saysStages(rule.stages) }}:
-          {{ rule.days === undefined ? 'until it is over' : `usually ${rule.days} days`
-          }}{{ rule.worryAfter === undefined ? '' : `; after ${rule.worryAfter} somebody looks` }}.
+          {{ rule.days === undefined ? t('untilItIsOver') : t('usuallyDays', { count: rule.days })
+          }}{{
+            rule.worryAfter === undefined ? '' : t('afterSomebodyLooks', { worryAfter: rule.worryAfter })
+          }}.
         </li>
       </ul>
     </section>
     <section v-if="breeding.length > 0" class="block">
-      <h2>Young</h2>
+      <h2>{{ t('young') }}</h2>
       <dl class="facts">
         <template v-for="[term, says] in breeding" :key="term">
           <dt>{{ term }}</dt>
@@ -266,15 +282,15 @@ const doubts = computed(() =>
       <p v-if="sheet.breeding?.caution" class="quiet">{{ sheet.breeding.caution }}</p>
     </section>
     <section v-if="sheet.setup" class="block">
-      <h2>Setting up</h2>
+      <h2>{{ t('settingUp') }}</h2>
       <ul>
-        <li v-for="item in sheet.setup.before" :key="item">Before: {{ item }}</li>
-        <li v-for="item in sheet.setup.daily" :key="item">Daily: {{ item }}</li>
-        <li v-for="item in sheet.setup.weekly" :key="item">Weekly: {{ item }}</li>
+        <li v-for="item in sheet.setup.before" :key="item">{{ t('before', { item }) }}</li>
+        <li v-for="item in sheet.setup.daily" :key="item">{{ t('daily', { item }) }}</li>
+        <li v-for="item in sheet.setup.weekly" :key="item">{{ t('weekly', { item }) }}</li>
       </ul>
     </section>
     <section class="block">
-      <h2>Sources</h2>
+      <h2>{{ t('sources') }}</h2>
       <ul>
         <li v-for="source in sheet.sources" :key="source">{{ source }}</li>
       </ul>

@@ -14,6 +14,7 @@ import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
 import { saySheetFault } from '../words/sheetFaults.ts'
 import SheetText from './SheetText.vue'
+import { t } from './words.ts'
 
 const { sheetId, yaml, version } = defineProps<{
   /** Of the sheet in force; a new one says its own in the text. */
@@ -65,55 +66,54 @@ async function take({ files }: FileUploadUploaderEvent): Promise<void> {
 <template>
   <Form class="form no-print" @submit="keep(false)">
     <div class="row">
-      <h2>{{ sheetId ? 'Edit the sheet' : 'A new sheet' }}</h2>
+      <h2>{{ sheetId ? t('editTheSheet') : t('aNewSheet') }}</h2>
       <FileUpload
         mode="basic"
         accept=".yaml,.yml,text/yaml"
-        choose-label="Take a file"
+        :choose-label="t('takeAFile')"
         :choose-button-props="{ severity: 'secondary' }"
         auto
         custom-upload
         @uploader="take"
       />
       <Button severity="secondary" :disabled="!changed" @click="comparing = !comparing">
-        {{ comparing ? 'Show all of it' : 'Show what is changed' }}
+        {{ comparing ? t('showAllOfIt') : t('showWhatIsChanged') }}
       </Button>
-      <Button severity="secondary" @click="emit('close')">Close</Button>
+      <Button severity="secondary" @click="emit('close')">{{ t('close') }}</Button>
     </div>
     <BegunBefore :draft="draft" />
     <SheetText
       ref="writing"
       v-model="form.text"
-      label="Care sheet as YAML"
+      :label="t('careSheetAsYaml')"
       :marks="marks"
       :against="comparing ? yaml : undefined"
     />
     <ul v-if="faults.length > 0" class="wrong" role="alert">
       <li v-for="(fault, index) in faults" :key="index">
         <Button v-if="fault.line !== null" severity="secondary" @click="writing?.goTo(fault.line)">
-          Line {{ fault.line }}
+          {{ t('line', { line: fault.line }) }}
         </Button>
         <strong>{{ fault.field }}</strong> {{ saySheetFault(fault) }}
       </li>
-      <li>Version {{ version }} stays in force.</li>
+      <li>{{ t('versionStaysInForce', { version }) }}</li>
     </ul>
     <div v-if="questions.length > 0" class="ask" role="alert">
       <p v-for="(question, index) in questions" :key="index">
         <Button v-if="question.line !== null" severity="secondary" @click="writing?.goTo(question.line)">
-          Line {{ question.line }}
+          {{ t('line', { line: question.line }) }}
         </Button>
         {{ saySheetFault(question) }}
       </p>
-      <Button severity="secondary" :disabled="busy" @click="keep(true)"> It is meant so: keep it </Button>
+      <Button severity="secondary" :disabled="busy" @click="keep(true)"> {{ t('itIsMeantSo') }} </Button>
     </div>
     <p v-if="overtaken !== null" class="ask" role="alert">
-      Somebody kept version {{ overtaken }} while you wrote. Your text is still here: look at theirs first,
-      then keep yours on top.
+      {{ t('somebodyKeptVersionWhile', { overtaken }) }}
     </p>
     <Wrong :says="complaint" />
-    <TextField v-model="form.why" label="Why" maxlength="400" placeholder="What was read or seen" />
+    <TextField v-model="form.why" :label="t('why')" maxlength="400" :placeholder="t('whatWasReadOr')" />
     <Button type="submit" :disabled="busy || !changed">
-      Keep as version {{ (overtaken ?? version) + 1 }}
+      {{ t('keepAsVersion', { overtaken: (overtaken ?? version) + 1 }) }}
     </Button>
   </Form>
 </template>

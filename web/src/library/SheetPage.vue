@@ -17,6 +17,7 @@ import CanWeKeepIt from './CanWeKeepIt.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import SchoolChoice from './SchoolChoice.vue'
 import SheetBody from './SheetBody.vue'
+import { t } from './words.ts'
 
 const SheetEditor = later(() => import('./SheetEditor.vue'))
 const SheetText = later(() => import('./SheetText.vue'))
@@ -65,25 +66,27 @@ function told(value: unknown): string {
 <template>
   <main class="reading">
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-    <p v-else-if="!answer || !sheet" class="quiet" role="status">Reading the sheet …</p>
+    <p v-else-if="!answer || !sheet" class="quiet" role="status">{{ t('readingTheSheet') }}</p>
     <template v-else>
       <header class="full">
         <h1 class="tape">{{ sheet.common }}</h1>
         <p>
           <i>{{ sheet.latin }}</i>
           <span class="quiet">
-            · {{ care.group[sheet.group] }} · version {{ answer.version }}
-            <template v-if="answer.differences.length > 0"> · changed here</template>
+            {{ t('version', { group: care.group[sheet.group], version: answer.version }) }}
+            <template v-if="answer.differences.length > 0"> {{ t('changedHere') }}</template>
           </span>
         </p>
         <LibraryTabs />
         <div class="row no-print">
           <Button v-if="mayEdit && editing === null" severity="secondary" @click="editing = answer.yaml">{{
-            drafts.isBegun(`sheet ${sheet.id}`) ? 'Go on editing' : 'Edit'
+            drafts.isBegun(`sheet ${sheet.id}`) ? t('goOnEditing') : t('edit')
           }}</Button>
-          <Button severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)"> Save as YAML </Button>
-          <Button severity="secondary" @click="print('sheet')">Print</Button>
-          <Button severity="secondary" @click="print('label')">Print a label</Button>
+          <Button severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)">
+            {{ t('saveAsYaml') }}
+          </Button>
+          <Button severity="secondary" @click="print('sheet')">{{ t('print') }}</Button>
+          <Button severity="secondary" @click="print('label')">{{ t('printALabel') }}</Button>
         </div>
       </header>
       <SheetEditor
@@ -98,11 +101,13 @@ function told(value: unknown): string {
       <aside class="label" aria-hidden="true">
         <strong>{{ sheet.common }}</strong> <i>{{ sheet.latin }}</i>
         <p v-for="zone in sheet.targets" :key="zone.zone">{{ sayZone(zone) }}: {{ sayTarget(zone) }}</p>
-        <p v-if="sheet.never.length > 0">Never: {{ sheet.never.join(', ') }}</p>
+        <p v-if="sheet.never.length > 0">{{ t('never2', { never: sheet.never.join(', ') }) }}</p>
         <p v-for="caution in sheet.cautions" :key="caution">{{ caution }}</p>
-        <p v-if="sheet.competence">Only for somebody cleared for {{ sheet.competence }}.</p>
-        <p v-if="sheet.people === 2">Never alone: two people.</p>
-        <p v-if="sheet.quarantineDays">Quarantine: {{ sheet.quarantineDays }} days at least.</p>
+        <p v-if="sheet.competence">{{ t('onlyForSomebodyCleared', { competence: sheet.competence }) }}</p>
+        <p v-if="sheet.people === 2">{{ t('neverAloneTwoPeople') }}</p>
+        <p v-if="sheet.quarantineDays">
+          {{ t('quarantineDaysAtLeast2', { count: sheet.quarantineDays }) }}
+        </p>
       </aside>
       <SheetBody class="full" :sheet="sheet" />
       <div class="columns full">
@@ -116,15 +121,15 @@ function told(value: unknown): string {
           :example="example"
         />
         <section class="block no-print">
-          <h2>History</h2>
+          <h2>{{ t('history') }}</h2>
           <ul>
             <li v-for="one in answer.history" :key="one.version" class="row">
               <strong>{{ one.version }}</strong>
               {{ sayDate(today.dayOf(one.at), today.day) }},
-              {{ one.by === null ? 'shipped library' : site.nameOf(one.by)
+              {{ one.by === null ? t('shippedLibrary') : site.nameOf(one.by)
               }}{{ one.why ? `: ${one.why}` : '' }}
               <Button severity="secondary" @click="read(one.version)">
-                Read version {{ one.version }}
+                {{ t('readVersion', { version: one.version }) }}
               </Button>
             </li>
           </ul>
@@ -132,17 +137,17 @@ function told(value: unknown): string {
             v-if="older"
             :key="older.version"
             v-model="older.yaml"
-            :label="`Version ${older.version}`"
+            :label="t('version2', { version: older.version })"
             :against="older.before"
             reading
           />
         </section>
         <section v-if="answer.differences.length > 0" class="block no-print">
-          <h2>Against the shipped sheet</h2>
+          <h2>{{ t('againstTheShippedSheet') }}</h2>
           <ul>
             <li v-for="one in answer.differences" :key="one.path">
               <strong>{{ one.path }}</strong>
-              <p class="quiet">shipped {{ told(one.before) }}, here {{ told(one.after) }}</p>
+              <p class="quiet">{{ t('shippedHere', { told: told(one.before), told2: told(one.after) }) }}</p>
             </li>
           </ul>
           <Button
@@ -150,7 +155,7 @@ function told(value: unknown): string {
             severity="secondary"
             @click="editing = answer.shippedYaml"
           >
-            Edit from the shipped text
+            {{ t('editFromTheShipped') }}
           </Button>
         </section>
       </div>

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import type { Sheet } from '@kobrin/core'
 import { computed } from 'vue'
-import { words } from '../words/en.ts'
+import { sayMonth } from '../words/numbers.ts'
 import { sheetYear } from './sheetYear.ts'
+import { t } from './words.ts'
 
 /** The year of a species: how long the day is, when it fasts and rests, and what has its season. */
 const { sheet } = defineProps<{ sheet: Sheet }>()
@@ -12,6 +13,7 @@ const LEFT = 8
 const RIGHT = 392
 const LIGHT = { top: 20, height: 60 }
 const ROW = 26
+const months = Array.from({ length: 12 }, (_, index) => sayMonth(index + 1))
 
 const year = computed(() => sheetYear(sheet))
 const names = computed(() => [...new Set(year.value?.spells.map(({ name }) => name))])
@@ -23,19 +25,14 @@ const y = (hours: number) => LIGHT.top + LIGHT.height * (1 - hours / 16)
 const curve = computed(() =>
   year.value?.light?.map((hours, index) => `${month(index)},${y(hours)}`).join(' '),
 )
-const says = computed(() =>
-  [
-    ...(year.value?.light ? ['The day grows to the summer and shrinks to the winter'] : []),
-    ...names.value,
-  ].join('; '),
-)
+const says = computed(() => [...(year.value?.light ? [t('theDayGrowsTo')] : []), ...names.value].join('; '))
 </script>
 
 <template>
   <figure v-if="year">
     <svg :viewBox="`0 0 ${WIDTH} ${height}`" role="img" :aria-label="says">
       <template v-if="year.light">
-        <text :x="LEFT" y="12">Hours of light</text>
+        <text :x="LEFT" y="12">{{ t('hoursOfLight') }}</text>
         <polyline class="light" :points="curve" />
         <text
           v-for="index in [0, 5]"
@@ -62,7 +59,7 @@ const says = computed(() =>
         />
       </g>
       <text
-        v-for="(label, index) in words.months"
+        v-for="(label, index) in months"
         :key="label"
         class="small"
         :x="month(index)"
@@ -72,7 +69,7 @@ const says = computed(() =>
         {{ label }}
       </text>
     </svg>
-    <figcaption class="quiet">About so in a house in the north; the south is half a year away.</figcaption>
+    <figcaption class="quiet">{{ t('aboutSoInA') }}</figcaption>
   </figure>
 </template>
 

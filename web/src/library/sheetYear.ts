@@ -1,5 +1,6 @@
 import type { Sheet } from '@kobrin/core'
 import { COOLED_ON, isoDay } from '@kobrin/core'
+import { t } from './words.ts'
 
 /** A stretch of the year in days from 1 January, 0–365; what goes over the new year is in two. */
 export interface Spell {
@@ -61,7 +62,7 @@ function restsOf({ schools, holds }: Sheet): Spell[] {
     const fast = { kind: 'fast', name: 'Fast', from: COOLED - rest.fastDays, to: COOLED } as const
     const cooled = {
       kind: 'rest',
-      name: `Winter rest, ${name}`,
+      name: t('winterRest', { name }),
       from: COOLED,
       to: COOLED + days,
     } as const

@@ -31,6 +31,7 @@ import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
 import type { Move, Mover } from './move.ts'
 import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
+import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
@@ -73,9 +74,9 @@ const step = shallowRef(1)
 /** Where each field is filled in. */
 const STEP_OF: Readonly<Record<string, number>> = { expected: 2, found: 2, at: 3 }
 const LEAVES = choicesOf<Move['leaves']>({
-  toClean: 'to clean',
-  toHold: 'keep the old floor: babies and eggs may hide in it',
-  nothing: 'is already seen to',
+  toClean: t('toClean'),
+  toHold: t('keepTheOldFloor'),
+  nothing: t('isAlreadySeenTo'),
 })
 
 /** The hygiene level it lives at now. */
@@ -120,7 +121,7 @@ function turnTo(field: string): void {
 function move(): void {
   record.keep(
     moveDrafts(form, mover.value, newUid),
-    `${residents.nameOf(id)} moved to ${site.placeName(form.to)}`,
+    t('movedTo', { name: residents.nameOf(id), place: site.placeName(form.to) }),
     { together: true },
   )
   draft.drop()
@@ -132,9 +133,9 @@ function move(): void {
   <main v-if="resident && plan" class="reading">
     <header>
       <h1>
-        Move <span class="tape">{{ resident.name }}</span>
+        {{ t('move') }} <span class="tape">{{ resident.name }}</span>
       </h1>
-      <p class="quiet">now in {{ site.placeName(from) }}</p>
+      <p class="quiet">{{ t('nowIn', { place: site.placeName(from) }) }}</p>
     </header>
     <SchemaForm
       class="narrow"
@@ -147,90 +148,99 @@ function move(): void {
     >
       <Stepper v-model:value="step">
         <StepList>
-          <Step :value="1">Where to</Step>
-          <Step :value="2">Count</Step>
-          <Step :value="3">The place it leaves</Step>
+          <Step :value="1">{{ t('whereTo') }}</Step>
+          <Step :value="2">{{ t('count') }}</Step>
+          <Step :value="3">{{ t('thePlaceItLeaves') }}</Step>
         </StepList>
         <StepPanels>
           <StepPanel :value="1" class="form">
             <section v-if="plan.cautions.length > 0" class="ask">
-              <h2>Before you open it</h2>
+              <h2>{{ t('beforeYouOpenIt') }}</h2>
               <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
               <p>
-                Catch cup or box with a lid ready, door of the room shut, hands or gloves as the barrier asks.
+                {{ t('catchCupOrBox') }}
               </p>
               <p class="quiet">{{ care.trusted }}</p>
             </section>
             <p v-if="competence" class="ask">
-              Only for somebody cleared for {{ competence }}: {{ cleared.join(', ') || 'nobody here is' }}.
+              {{
+                t('onlyForSomebodyCleared', { competence, cleared: cleared.join(', ') || t('nobodyHereIs') })
+              }}
             </p>
             <p v-if="quarantine" class="ask">
-              In quarantine since {{ sayDate(quarantine.since, today.day) }}: {{ quarantine.days }} days at
-              least, until {{ sayDate(quarantine.until, today.day) }}. It goes nowhere else before, and then
-              only when tests and the vet have cleared it.
+              {{
+                t('inQuarantineSinceDays', {
+                  date: sayDate(quarantine.since, today.day),
+                  count: quarantine.days,
+                  date2: sayDate(quarantine.until, today.day),
+                })
+              }}
             </p>
             <TextField
               v-model="form.why"
               name="why"
-              label="Why"
+              :label="t('why')"
               maxlength="400"
-              placeholder="Grew out of it"
+              :placeholder="t('grewOutOfIt')"
             />
-            <PlaceSelect v-model="form.to" name="to" label="Where to" :places="places" />
+            <PlaceSelect v-model="form.to" name="to" :label="t('whereTo')" :places="places" />
             <p v-if="chosen && level !== undefined && chosen.barrier !== level" class="ask">
-              This crosses from {{ words.barrier[level].toLowerCase() }} to
-              {{ words.barrier[chosen.barrier].toLowerCase() }}:
               {{
-                chosen.barrier < level
-                  ? 'only when it has been cleared'
-                  : 'it does not come back the same day'
-              }}.
+                t('thisCrossesFromTo', {
+                  barrier: words.barrier[level].toLowerCase(),
+                  barrier2: words.barrier[chosen.barrier].toLowerCase(),
+                  barrier3: chosen.barrier < level ? t('onlyWhenItHas') : t('itDoesNotCome'),
+                })
+              }}
             </p>
             <SeveralOf
               v-model="form.helpers"
               name="helpers"
-              :label="needsTwo ? 'Who helps: two people' : 'Who helps'"
+              :label="needsTwo ? t('whoHelpsTwoPeople') : t('whoHelps')"
               :options="canHelp"
             />
-            <Button severity="secondary" @click="step = 2">On to counting</Button>
+            <Button severity="secondary" @click="step = 2">{{ t('onToCounting') }}</Button>
           </StepPanel>
           <StepPanel :value="2" class="form">
             <div class="pair">
               <NumberField
                 v-model="form.expected"
                 name="expected"
-                :label="`Counted out, ${isColony ? 'animals' : 'animal'} expected`"
+                :label="t('countedOutExpected', { isColony: isColony ? 'animals' : 'animal' })"
                 whole
               />
-              <NumberField v-model="form.found" name="found" label="Counted in, found" whole />
+              <NumberField v-model="form.found" name="found" :label="t('countedInFound')" whole />
             </div>
             <p v-if="missing > 0" class="wrong" role="status">
-              {{ missing }} unaccounted for: this stays on the walk until somebody closes it. Look in the old
-              floor, under bowls, in the lid and on the shelf before you carry anything away.
+              {{ t('unaccountedForThisStays', { missing }) }}
             </p>
-            <Button severity="secondary" @click="step = 3">On to the place it leaves</Button>
+            <Button severity="secondary" @click="step = 3">{{ t('onToThePlace') }}</Button>
           </StepPanel>
           <StepPanel :value="3" class="form">
             <template v-if="others.length === 0">
-              <OneOf v-model="form.leaves" label="The place it leaves" :options="LEAVES" />
+              <OneOf v-model="form.leaves" :label="t('thePlaceItLeaves')" :options="LEAVES" />
               <TextField
                 v-if="form.leaves === 'toHold'"
                 v-model="form.floorAt"
                 name="at"
-                label="Where the floor is kept"
+                :label="t('whereTheFloorIs')"
                 maxlength="120"
-                placeholder="Larder, lowest shelf, lidded tub"
+                :placeholder="t('larderLowestShelfLidded')"
               />
             </template>
-            <p v-else class="quiet">{{ others.map((one) => one.name).join(', ') }} stays in the old place.</p>
+            <p v-else class="quiet">
+              {{ t('staysInTheOld', { others: others.map((one) => one.name).join(', ') }) }}
+            </p>
             <div class="row">
-              <Button type="submit">Moved, keep it</Button>
-              <RouterLink :to="{ name: 'record', params: { id } }">Leave it as it is</RouterLink>
+              <Button type="submit">{{ t('movedKeepIt') }}</Button>
+              <RouterLink :to="{ name: 'record', params: { id } }">{{ t('leaveItAsIt') }}</RouterLink>
             </div>
           </StepPanel>
         </StepPanels>
       </Stepper>
     </SchemaForm>
   </main>
-  <main v-else class="reading"><h1>Nobody by that number</h1></main>
+  <main v-else class="reading">
+    <h1>{{ t('nobodyByThatNumber') }}</h1>
+  </main>
 </template>

@@ -1,4 +1,5 @@
 import type { Draft } from '@kobrin/core'
+import { t } from './words.ts'
 
 /** A move as it stands in the form. */
 export interface Move {
@@ -29,13 +30,12 @@ export function missingIn({ expected, found }: Pick<Move, 'expected' | 'found'>)
 /** What a move lacks that it could be kept without, by field. */
 export function wrongWithMove(move: Move, { needsTwo, othersStay }: Mover): Record<string, string> {
   const wrong: Record<string, string> = {}
-  if (move.to === '') wrong['to'] = 'Choose where to: nothing moves in without a place ready.'
-  if (move.why.trim() === '') wrong['why'] = 'Say why, in a word or two.'
-  if (needsTwo && move.helpers.length === 0) wrong['helpers'] = 'This is work for two: say who helps.'
-  if (move.expected === null) wrong['expected'] = 'Count out: how many are to be moved?'
-  if (move.found === null) wrong['found'] = 'Count in: how many are in the new place?'
-  if (move.leaves === 'toHold' && !othersStay && move.floorAt.trim() === '')
-    wrong['at'] = 'Say where the old floor is kept.'
+  if (move.to === '') wrong['to'] = t('chooseWhereToNothing')
+  if (move.why.trim() === '') wrong['why'] = t('sayWhyInA')
+  if (needsTwo && move.helpers.length === 0) wrong['helpers'] = t('thisIsWorkFor')
+  if (move.expected === null) wrong['expected'] = t('countOutHowMany')
+  if (move.found === null) wrong['found'] = t('countInHowMany')
+  if (move.leaves === 'toHold' && !othersStay && move.floorAt.trim() === '') wrong['at'] = t('sayWhereTheOld')
   return wrong
 }
 

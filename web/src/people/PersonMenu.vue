@@ -9,6 +9,7 @@ import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ leave: [] }>()
 const people = usePeople()
@@ -41,21 +42,26 @@ const signOut = () =>
 <template>
   <Button severity="secondary" class="me" @click="open = true">{{ short }}</Button>
   <AppDialog v-if="open" :title="people.person?.name ?? ''" @close="open = false">
-    <p class="quiet">Signed in as {{ terms.role[people.role] }}.</p>
+    <p class="quiet">{{ t('signedInAs', { role: terms.role[people.role] }) }}</p>
     <Wrong :says="complaint" />
-    <p v-if="enrolled">This tablet is “{{ people.me?.device.name }}”: people switch here by PIN.</p>
+    <p v-if="enrolled">{{ t('thisTabletIsPeople', { name: people.me?.device.name }) }}</p>
     <SchemaForm
       v-else-if="may(people.role, 'enrolDevice')"
       :schema="EnrolDevice"
       :sends="() => ({ name: tablet })"
       @keep="enrol"
     >
-      <p>People can then switch by PIN on this tablet.</p>
-      <TextField v-model="tablet" name="name" label="Name of this tablet" placeholder="Tar Room tablet" />
-      <Button type="submit" severity="secondary">Set up this tablet</Button>
+      <p>{{ t('peopleCanThenSwitch') }}</p>
+      <TextField
+        v-model="tablet"
+        name="name"
+        :label="t('nameOfThisTablet')"
+        :placeholder="t('tarRoomTablet')"
+      />
+      <Button type="submit" severity="secondary">{{ t('setUpThisTablet') }}</Button>
     </SchemaForm>
     <Button @click="signOut">
-      {{ enrolled ? 'Hand over to somebody else' : 'Sign out' }}
+      {{ enrolled ? t('handOverToSomebody') : t('signOut') }}
     </Button>
   </AppDialog>
 </template>

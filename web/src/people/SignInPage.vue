@@ -9,6 +9,7 @@ import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
+import { t } from './words.ts'
 
 /** Whose session ended while they were at work. */
 const { ended } = defineProps<{ ended?: string | undefined }>()
@@ -39,15 +40,14 @@ const switchTo = (person: Person) =>
 
 <template>
   <main class="sign-in">
-    <h1>Kobrin</h1>
-    <p class="quiet">Walks the building with you: what each resident needs now, and why.</p>
+    <h1>{{ t('kobrin') }}</h1>
+    <p class="quiet">{{ t('walksTheBuildingWith') }}</p>
     <p v-if="ended" class="ask" role="status">
-      The session of {{ ended }} has ended. What was entered is kept on this device and goes out once somebody
-      signs in; whoever was here comes back to the same box.
+      {{ t('theSessionOfHas', { ended }) }}
     </p>
     <Wrong :says="complaint" />
     <section v-if="people.team.length > 0" class="team" aria-labelledby="team-title">
-      <h2 id="team-title">Who is here?</h2>
+      <h2 id="team-title">{{ t('whoIsHere') }}</h2>
       <ul>
         <li v-for="person in people.team" :key="person.id">
           <Button severity="secondary" :aria-pressed="chosen?.id === person.id" @click="chosen = person">
@@ -65,20 +65,20 @@ const switchTo = (person: Person) =>
         <TextField
           v-model="pin"
           name="pin"
-          :label="`PIN of ${chosen.name}`"
+          :label="t('pinOf', { name: chosen.name })"
           type="password"
           inputmode="numeric"
           maxlength="8"
         />
-        <Button type="submit" :disabled="busy">Take over this tablet</Button>
+        <Button type="submit" :disabled="busy">{{ t('takeOverThisTablet') }}</Button>
       </SchemaForm>
     </section>
     <SchemaForm :schema="SignIn" :sends="() => ({ login, passphrase })" @keep="signIn">
-      <h2 v-if="people.team.length > 0">Or with a passphrase</h2>
+      <h2 v-if="people.team.length > 0">{{ t('orWithAPassphrase') }}</h2>
       <TextField
         v-model="login"
         name="login"
-        label="Name"
+        :label="t('name')"
         autocomplete="username"
         autocapitalize="none"
         spellcheck="false"
@@ -86,11 +86,11 @@ const switchTo = (person: Person) =>
       <TextField
         v-model="passphrase"
         name="passphrase"
-        label="Passphrase"
+        :label="t('passphrase')"
         type="password"
         autocomplete="current-password"
       />
-      <Button type="submit" :disabled="busy">Sign in</Button>
+      <Button type="submit" :disabled="busy">{{ t('signIn') }}</Button>
     </SchemaForm>
   </main>
 </template>

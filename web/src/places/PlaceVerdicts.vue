@@ -12,6 +12,7 @@ import Because from '../words/Because.vue'
 import { sayVerdict } from '../words/cell.ts'
 import { useTeller } from '../words/useTeller.ts'
 import { usePlacesLeft } from './usePlacesLeft.ts'
+import { t } from './words.ts'
 
 /** What a place waits for since somebody moved out, and what closes it. */
 const { enclosureId } = defineProps<{ enclosureId: string }>()
@@ -28,7 +29,7 @@ const name = computed(() => site.placeName(enclosureId))
 function cleaned(): void {
   record.keep(
     [{ subject: enclosureId, kind: 'readied', payload: { floor: 'cleaned' } }],
-    `${name.value}: cleaned`,
+    t('cleaned', { name: name.value }),
   )
 }
 
@@ -41,7 +42,7 @@ function keepFloor(): void {
       { subject: newUid(), kind: 'floorKept', payload: floor() },
       { subject: enclosureId, kind: 'readied', payload: { floor: 'kept' } },
     ],
-    `${name.value}: old floor kept`,
+    t('oldFloorKept', { name: name.value }),
     { together: true },
   )
 }
@@ -53,9 +54,9 @@ function keepFloor(): void {
     <p v-if="waits" class="quiet">{{ places.leftBy(enclosureId) }}.</p>
     <Because :reasons="verdict.because" :label="sayVerdict(verdict, teller)" />
     <SchemaForm v-if="people.mayWrite" :schema="kept" :sends="floor" @keep="keepFloor">
-      <Button @click="cleaned">It is cleaned</Button>
-      <TextField v-model="at" name="at" label="Old floor kept at" maxlength="120" />
-      <Button type="submit" severity="secondary">Floor is kept</Button>
+      <Button @click="cleaned">{{ t('itIsCleaned') }}</Button>
+      <TextField v-model="at" name="at" :label="t('oldFloorKeptAt')" maxlength="120" />
+      <Button type="submit" severity="secondary">{{ t('floorIsKept') }}</Button>
     </SchemaForm>
   </section>
 </template>

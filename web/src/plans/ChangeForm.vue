@@ -22,6 +22,7 @@ import { changeOf, draftOf, fieldsOf, isUntouched, LIGHTS, MEASURES, wrongWith }
 import PreviewTable from './PreviewTable.vue'
 import type { Preview } from './usePreview.ts'
 import { usePreview } from './usePreview.ts'
+import { t } from './words.ts'
 
 const { resident, plan, duties } = defineProps<{
   resident: Resident
@@ -77,15 +78,18 @@ const kind = computed(() => site.species.get(resident.sheet)?.common.toLowerCase
 const groups = computed(() =>
   [
     {
-      label: 'Duties',
+      label: t('duties'),
       options: duties.map((one) => choice('duty', one.id, one.label ?? words.duty[one.does])),
     },
-    { label: 'Climate', options: climates.value.map((one) => choice('zone', one.zone, one.zone)) },
+    { label: t('climate'), options: climates.value.map((one) => choice('zone', one.zone, one.zone)) },
     {
-      label: 'Enclosure',
+      label: t('enclosure'),
       options: measures.value.map((one) => choice('measure', one.measure, care.housing[one.measure])),
     },
-    { label: 'Light', options: lights.value.map((one) => choice('light', one.light, care.light[one.light])) },
+    {
+      label: t('light'),
+      options: lights.value.map((one) => choice('light', one.light, care.light[one.light])),
+    },
   ].filter(({ options }) => options.length > 0),
 )
 
@@ -132,45 +136,45 @@ async function sign(): Promise<void> {
   >
     <ChoiceField
       :model-value="form.which"
-      label="What to change"
+      :label="t('whatToChange')"
       :groups="groups"
-      placeholder="Choose one"
+      :placeholder="t('chooseOne')"
       @update:model-value="choose"
     />
     <template v-if="form.to">
       <div v-if="duty && !form.to.drop" class="pair">
         <template v-if="duty.cadence.type === 'every'">
-          <SureNumber v-model="form.to.days" :name="fields?.days" label="Every" unit="days" />
+          <SureNumber v-model="form.to.days" :name="fields?.days" :label="t('every')" :unit="t('days')" />
           <SureNumber
             v-model="form.to.tolerance"
             :name="fields?.tolerance"
-            label="Give or take"
-            unit="days"
+            :label="t('giveOrTake')"
+            :unit="t('days')"
           />
         </template>
         <SureNumber
           v-if="duty.amount?.by === 'portion'"
           v-model="form.to.grams"
           :name="fields?.grams"
-          label="Portion"
+          :label="t('portion')"
           unit="g"
         />
       </div>
-      <TickField v-if="duty" v-model="form.to.drop" label="no longer" />
+      <TickField v-if="duty" v-model="form.to.drop" :label="t('noLonger')" />
       <div v-if="zone" class="pair">
-        <SureNumber v-model="form.to.low" label="From" unit="°C" />
-        <SureNumber v-model="form.to.high" :name="fields?.range" label="to" unit="°C" />
+        <SureNumber v-model="form.to.low" :label="t('from')" unit="°C" />
+        <SureNumber v-model="form.to.high" :name="fields?.range" :label="t('to')" unit="°C" />
         <SureNumber
           v-if="zone.ceilingCelsius !== undefined"
           v-model="form.to.ceiling"
           :name="fields?.ceiling"
-          label="Never above"
+          :label="t('neverAbove')"
           unit="°C"
         />
       </div>
       <div v-if="changed && 'light' in changed" class="pair">
-        <SureNumber v-model="form.to.low" label="From" unit="h" />
-        <SureNumber v-model="form.to.high" :name="fields?.range" label="to" unit="h" />
+        <SureNumber v-model="form.to.low" :label="t('from')" unit="h" />
+        <SureNumber v-model="form.to.high" :name="fields?.range" :label="t('to')" unit="h" />
       </div>
       <SureNumber
         v-if="measure"
@@ -179,14 +183,16 @@ async function sign(): Promise<void> {
         :label="care.housing[measure] ?? measure"
         :unit="measure === 'hides' ? '' : measure === 'floorPerAnimalCm2' ? 'cm²' : 'mm'"
       />
-      <DayField v-model="form.to.until" name="until" label="Until, if it ends" />
-      <TextField v-model="form.reason" name="reason" label="Why" maxlength="400" />
-      <TickField v-model="form.forAll" :label="`for every ${kind} here`" />
+      <DayField v-model="form.to.until" name="until" :label="t('untilIfItEnds')" />
+      <TextField v-model="form.reason" name="reason" :label="t('why')" maxlength="400" />
+      <TickField v-model="form.forAll" :label="t('forEveryHere', { kind })" />
     </template>
     <template #buttons>
       <div v-if="form.to" class="row">
-        <Button severity="secondary" :disabled="busy || untouched" @click="look">Before and after</Button>
-        <Button type="submit" :disabled="busy || untouched">Sign the change</Button>
+        <Button severity="secondary" :disabled="busy || untouched" @click="look">{{
+          t('beforeAndAfter')
+        }}</Button>
+        <Button type="submit" :disabled="busy || untouched">{{ t('signTheChange') }}</Button>
       </div>
     </template>
   </SchemaForm>

@@ -16,10 +16,9 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
-import { care, lightLines, sayHousing, sayTarget, sayZone } from '../words/care.ts'
+import { housingLines, lightLines, sayHousing, sayTarget, sayZone } from '../words/care.ts'
 import { sayOverride } from '../words/changes.ts'
 import { words } from '../words/en.ts'
-import { terms } from '../words/terms.ts'
 import { sayDate } from '../words/numbers.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -28,6 +27,8 @@ import PreviewTable from './PreviewTable.vue'
 import StageChange from './StageChange.vue'
 import type { Preview } from './usePreview.ts'
 import { usePreview } from './usePreview.ts'
+import { t } from './words.ts'
+import { sayCadence } from '../words/cadence.ts'
 
 const { id } = defineProps<{ id: string }>()
 const site = useSite()
@@ -37,7 +38,7 @@ const today = useToday()
 const record = useRecord()
 const teller = useTeller()
 const { busy, complaint, told } = useTold((body: Pick<EndOverride, 'target' | 'number'>) =>
-  call(ROUTES.endOverride, { body: { ...body, reason: 'Ended on the plan page' } }),
+  call(ROUTES.endOverride, { body: { ...body, reason: t('endedOnThePlan') } }),
 )
 
 const resident = computed(() => site.residents.get(id))
@@ -68,20 +69,20 @@ function isOver({ until, on }: Override): boolean {
   <main v-if="resident && plan" class="reading">
     <header>
       <h1>
-        Plan of <span class="tape">{{ resident.name }}</span>
+        {{ t('planOf') }} <span class="tape">{{ resident.name }}</span>
       </h1>
       <p class="quiet">
-        <RouterLink :to="{ name: 'record', params: { id } }">Record</RouterLink> ·
-        <RouterLink :to="{ name: 'sheet', params: { id: resident.sheet } }">Care sheet</RouterLink>
+        <RouterLink :to="{ name: 'record', params: { id } }">{{ t('record') }}</RouterLink> ·
+        <RouterLink :to="{ name: 'sheet', params: { id: resident.sheet } }">{{ t('careSheet') }}</RouterLink>
       </p>
     </header>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
     <div class="columns">
       <section class="block">
-        <h2>In force</h2>
+        <h2>{{ t('inForce') }}</h2>
         <ul>
           <li v-for="line in editable" :key="line.id">
-            <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ terms.cadence(line.cadence) }}
+            <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ sayCadence(line.cadence) }}
             <p class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
           <li v-for="line in plan.targets" :key="line.zone">
@@ -90,7 +91,7 @@ function isOver({ until, on }: Override): boolean {
             <p v-if="line.source" class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
           <li v-for="(value, field) in plan.housing" :key="field">
-            <strong>{{ care.housing[field] }}</strong> {{ sayHousing(field, value) }}
+            <strong>{{ housingLines[field] }}</strong> {{ sayHousing(field, value) }}
             <p v-if="plan.sources?.[field]" class="quiet">{{ saySource(plan.sources[field], teller) }}</p>
           </li>
           <li v-for="{ field, term, says } in lightLines(plan.light)" :key="term">
@@ -100,29 +101,31 @@ function isOver({ until, on }: Override): boolean {
         </ul>
       </section>
       <section class="block">
-        <h2>Change it</h2>
+        <h2>{{ t('changeIt') }}</h2>
         <ChangeForm v-if="maySign" :resident="resident" :plan="plan" :duties="editable" />
-        <p v-else class="quiet">A senior keeper signs changes to a plan.</p>
+        <p v-else class="quiet">{{ t('aSeniorKeeperSigns') }}</p>
         <PreviewTable v-if="preview" :preview="preview" />
         <template v-if="signedChanges.length > 0">
-          <h3>Signed</h3>
+          <h3>{{ t('signed') }}</h3>
           <ul>
             <li v-for="{ target, number, change: signed } in signedChanges" :key="`${target} ${number}`">
               <strong>{{ sayOverride(signed) }}</strong>
               <p class="quiet">
-                {{ target === id ? 'for this one' : 'for everyone on the sheet' }},
-                {{ site.nameOf(signed.by) }} {{ sayDate(signed.on, today.day)
-                }}{{ signed.until === undefined ? '' : ` until ${sayDate(signed.until, today.day)}` }}:
+                {{ target === id ? t('forThisOne') : t('forEveryoneOnThe') }}, {{ site.nameOf(signed.by) }}
+                {{ sayDate(signed.on, today.day)
+                }}{{
+                  signed.until === undefined ? '' : t('until', { date: sayDate(signed.until, today.day) })
+                }}:
                 {{ signed.reason }}
               </p>
               <Button
                 v-if="maySign && !isOver(signed)"
                 severity="secondary"
                 :disabled="busy"
-                :aria-label="`End: ${sayOverride(signed)}`"
+                :aria-label="t('end', { override: sayOverride(signed) })"
                 @click="told({ target, number })"
               >
-                End it
+                {{ t('endIt') }}
               </Button>
             </li>
           </ul>
@@ -144,5 +147,7 @@ function isOver({ until, on }: Override): boolean {
       </template>
     </div>
   </main>
-  <main v-else class="reading"><h1>Nobody by that number</h1></main>
+  <main v-else class="reading">
+    <h1>{{ t('nobodyByThatNumber') }}</h1>
+  </main>
 </template>

@@ -5,6 +5,7 @@ import { sayOffering } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { sayDay } from '../words/numbers.ts'
 import type { Preview } from './usePreview.ts'
+import { t } from './words.ts'
 
 /** The next days side by side; what is the same on both sides steps back. */
 const { preview } = defineProps<{ preview: Preview }>()
@@ -28,16 +29,16 @@ function isSame(day: number): boolean {
     <table>
       <thead>
         <tr>
-          <th scope="col">Day</th>
-          <th scope="col">As it stands</th>
-          <th scope="col">With the change</th>
+          <th scope="col">{{ t('day') }}</th>
+          <th scope="col">{{ t('asItStands') }}</th>
+          <th scope="col">{{ t('withTheChange') }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="{ day } in preview.before" :key="day">
           <th scope="row">{{ sayDay(day, today.day) }}</th>
           <td v-if="isSame(day)" colspan="2">
-            {{ tasksOf(preview.before, day).length || 'nothing' }}, as before
+            {{ t('asBefore', { count: tasksOf(preview.before, day).length || 'nothing' }) }}
           </td>
           <td v-for="(days, side) in isSame(day) ? [] : [preview.before, preview.after]" :key="side">
             <p

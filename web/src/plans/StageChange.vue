@@ -8,6 +8,7 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { usePeople } from '../people/usePeople.ts'
 import type { Resident } from '../site/useSite.ts'
+import { t } from './words.ts'
 
 const { resident, sheet } = defineProps<{ resident: Resident; sheet: Sheet }>()
 const emit = defineEmits<{ look: [stage: string] }>()
@@ -36,17 +37,17 @@ function change(): void {
 </script>
 
 <template>
-  <h3>Stage</h3>
+  <h3>{{ t('stage') }}</h3>
   <ul>
     <li v-for="stage in sheet.stages" :key="stage.id" class="row">
       <strong>{{ stage.name }}</strong>
-      <span v-if="stage.id === resident.stage" class="quiet">now</span>
+      <span v-if="stage.id === resident.stage" class="quiet">{{ t('now') }}</span>
       <template v-else>
         <Button severity="secondary" @click="emit('look', stage.id)">
-          Before and after {{ stage.name }}
+          {{ t('beforeAndAfter2', { name: stage.name }) }}
         </Button>
         <Button v-if="mayStage" severity="secondary" @click="wanted = stage.id">
-          It is at {{ stage.name }} …
+          {{ t('itIsAt', { name: stage.name }) }}
         </Button>
       </template>
     </li>
@@ -60,21 +61,24 @@ function change(): void {
     @keydown.esc="wanted = null"
   >
     <p>
-      {{ resident.name }} is at {{ nameOf(resident.stage) }}. Its meals, climate and room would be those of
-      {{ nameOf(wanted) }}<template v-if="isEarlier">, which is an earlier stage</template>.
+      {{ t('isAtItsMeals', { name: resident.name, name2: nameOf(resident.stage), name3: nameOf(wanted) })
+      }}<template v-if="isEarlier">{{ t('whichIsAnEarlier') }}</template
+      >.
     </p>
     <TextField
       :key="wanted"
       v-model="why"
       name="why"
-      label="What shows it"
+      :label="t('whatShowsIt')"
       maxlength="400"
-      placeholder="Weighed 320 g, eats rats"
+      :placeholder="t('weighed320GEats')"
       autofocus
     />
     <div class="row">
-      <Button type="submit">Change it to {{ nameOf(wanted) }}</Button>
-      <Button severity="secondary" @click="wanted = null">Leave it at {{ nameOf(resident.stage) }}</Button>
+      <Button type="submit">{{ t('changeItTo', { name: nameOf(wanted) }) }}</Button>
+      <Button severity="secondary" @click="wanted = null">{{
+        t('leaveItAt', { name: nameOf(resident.stage) })
+      }}</Button>
     </div>
   </SchemaForm>
 </template>

@@ -1,5 +1,6 @@
 import type { SignOverride } from '@kobrin/contract'
 import type { Duty, Housing, Light, PlanTarget } from '@kobrin/core'
+import { t } from './words.ts'
 
 /** Lines of the housing that are one number. */
 export const MEASURES = [
@@ -122,7 +123,7 @@ export function fieldsOf(
 
 /** What cannot be meant, by field, before anybody is asked about it. Nothing when it can stand. */
 export function wrongWith(changed: Changed, draft: ChangeDraft, today: number): Record<string, string> {
-  if (draft.until !== null && draft.until < today) return { until: 'It cannot end before today.' }
+  if (draft.until !== null && draft.until < today) return { until: t('itCannotEndBefore') }
   const fields = fieldsOf(changed)
   if ('measure' in changed) return wrongMeasure(changed.measure, draft.value, fields)
   if ('light' in changed) return wrongHours(draft, fields)
@@ -134,14 +135,13 @@ type Fields = ReturnType<typeof fieldsOf>
 type Wrong = Record<string, string>
 
 function wrongMeasure(measure: Measure, value: number, at: Fields): Wrong {
-  if (measure === 'hides' && !Number.isInteger(value))
-    return { [at.value]: 'How many hides? A whole number.' }
-  return value > 0 ? {} : { [at.value]: 'More than none.' }
+  if (measure === 'hides' && !Number.isInteger(value)) return { [at.value]: t('howManyHidesA') }
+  return value > 0 ? {} : { [at.value]: t('moreThanNone') }
 }
 
 function wrongHours({ low, high }: ChangeDraft, at: Fields): Wrong {
-  if (low > high) return { [at.range]: 'The first number of hours is above the second.' }
-  return low >= 0 && high <= 24 ? {} : { [at.range]: 'A day has from 0 to 24 hours of light.' }
+  if (low > high) return { [at.range]: t('theFirstNumberOf') }
+  return low >= 0 && high <= 24 ? {} : { [at.range]: t('aDayHasFrom') }
 }
 
 function wrongClimate(
@@ -149,18 +149,16 @@ function wrongClimate(
   { low, high, ceiling }: ChangeDraft,
   at: Fields,
 ): Wrong {
-  if (low > high) return { [at.range]: 'The first temperature is above the second.' }
-  if (ceilingCelsius !== undefined && ceiling <= high)
-    return { [at.ceiling]: `The ceiling has to lie above the ${high} °C that are wanted.` }
+  if (low > high) return { [at.range]: t('theFirstTemperatureIs') }
+  if (ceilingCelsius !== undefined && ceiling <= high) return { [at.ceiling]: t('theCeilingHasTo', { high }) }
   if (neverBelowCelsius !== undefined && low <= neverBelowCelsius)
-    return { [at.range]: `${neverBelowCelsius} °C and less harms it: what is wanted has to lie above.` }
+    return { [at.range]: t('cAndLessHarms', { neverBelowCelsius }) }
   return {}
 }
 
 function wrongDuty({ cadence, amount }: Duty, draft: ChangeDraft, at: Fields): Wrong {
-  if (cadence.type === 'every' && draft.days <= 0) return { [at.days]: 'Every how many days? At least one.' }
-  if (cadence.type === 'every' && draft.tolerance < 0)
-    return { [at.tolerance]: 'Give or take how many days? None or more.' }
-  if (amount?.by === 'portion' && draft.grams <= 0) return { [at.grams]: 'How many grams? More than none.' }
+  if (cadence.type === 'every' && draft.days <= 0) return { [at.days]: t('everyHowManyDays') }
+  if (cadence.type === 'every' && draft.tolerance < 0) return { [at.tolerance]: t('giveOrTakeHow') }
+  if (amount?.by === 'portion' && draft.grams <= 0) return { [at.grams]: t('howManyGramsMore') }
   return {}
 }

@@ -5,6 +5,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import type { Resident } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { usePlans } from './usePlans.ts'
+import { t } from './words.ts'
 
 /** The days ahead as they stand, and as they would be. */
 export interface Preview {
@@ -32,7 +33,7 @@ export function usePreview() {
   return function preview(resident: Resident, otherwise: Otherwise): Preview | null {
     const { stage = resident.stage, schools = {}, siteSchools = {}, change } = otherwise
     const unsigned: Override | null = change
-      ? { ...change, by: '', on: today.day, at: '~', reason: 'Not signed yet' }
+      ? { ...change, by: '', on: today.day, at: '~', reason: t('notSignedYet') }
       : null
     const would = { ...resident, stage, schools: { ...resident.schools, ...schools } }
     const after = plans.planWith(would, { siteSchools, ...(unsigned && { change: unsigned }) })

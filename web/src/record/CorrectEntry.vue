@@ -18,6 +18,7 @@ import { sayDoubt } from '../words/doubts.ts'
 import { words } from '../words/en.ts'
 import { sayEntry } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
+import { t } from './words.ts'
 
 const { fact } = defineProps<{ fact: Fact }>()
 const emit = defineEmits<{ close: [] }>()
@@ -89,7 +90,7 @@ function doubted(to: Replacement): string {
       { subject: fact.subject, ...to },
       { day: fact.day, state: record.stateOf(fact.subject), plan: plans.planOf(resident) },
     )
-  return doubt ? `${sayDoubt(doubt, fact.day)} Press again to keep it.` : ''
+  return doubt ? t('pressAgainToKeep', { doubt: sayDoubt(doubt, fact.day) }) : ''
 }
 
 function correct(): void {
@@ -103,7 +104,7 @@ function correct(): void {
     kind: 'corrected',
     payload: { target: fact.uid, to, why: form.why.trim() },
   }
-  record.keep([corrected], `Corrected: ${sayEntry({ ...fact, ...to }, teller)}`)
+  record.keep([corrected], t('corrected', { entry: sayEntry({ ...fact, ...to }, teller) }))
   draft.drop()
   emit('close')
 }
@@ -111,11 +112,11 @@ function correct(): void {
 async function takeBack(): Promise<void> {
   const because = form.why.trim()
   if (because === '') {
-    complaint.value = 'Say why in a word or two: colleagues will read both.'
+    complaint.value = t('sayWhyInA')
     return
   }
   try {
-    await record.takeBackEntry(fact, because, `Taken back: ${sayEntry(fact, teller)}`)
+    await record.takeBackEntry(fact, because, t('takenBack', { entry: sayEntry(fact, teller) }))
     draft.drop()
     emit('close')
   } catch (error) {
@@ -125,24 +126,26 @@ async function takeBack(): Promise<void> {
 </script>
 
 <template>
-  <AppDialog title="Correct an entry" @close="emit('close')">
-    <p><span class="quiet">It says:</span> {{ sayEntry(fact, teller) }}</p>
+  <AppDialog :title="t('correctAnEntry')" @close="emit('close')">
+    <p>
+      <span class="quiet">{{ t('itSays') }}</span> {{ sayEntry(fact, teller) }}
+    </p>
     <p v-if="fact.act" class="quiet">
-      It is part of something done together: taken back, all of it is taken back.
+      {{ t('itIsPartOf') }}
     </p>
     <SchemaForm :schema="Correction" :sends="sends" :complaint="complaint" :draft="draft" @keep="correct">
       <ChoiceField
         v-if="fact.kind === 'fed'"
         v-model="form.outcome"
         name="to.payload.outcome"
-        label="Outcome"
+        :label="t('outcome')"
         :options="OUTCOMES"
       />
       <NumberField
         v-if="numberIn"
         v-model="form.number"
         :name="`to.payload.${numberIn.field}`"
-        label="Should be"
+        :label="t('shouldBe')"
         :unit="numberIn.unit"
         first
         @update:model-value="asked = false"
@@ -151,19 +154,19 @@ async function takeBack(): Promise<void> {
         v-if="hasText"
         v-model="form.text"
         name="to.payload.text"
-        label="Should read"
+        :label="t('shouldRead')"
         :lines="3"
         maxlength="4000"
         autofocus
       />
-      <TextField v-model="form.why" name="why" label="Why" maxlength="400" :autofocus="!editable" />
+      <TextField v-model="form.why" name="why" :label="t('why')" maxlength="400" :autofocus="!editable" />
       <template #buttons>
         <p class="row">
-          <Button v-if="editable" type="submit">Correct it</Button>
-          <Button severity="secondary" @click="takeBack">It did not happen: take it back</Button>
+          <Button v-if="editable" type="submit">{{ t('correctIt') }}</Button>
+          <Button severity="secondary" @click="takeBack">{{ t('itDidNotHappen') }}</Button>
         </p>
       </template>
     </SchemaForm>
-    <p class="quiet">Nothing is erased: the record shows what was said first, who changed it and why.</p>
+    <p class="quiet">{{ t('nothingIsErasedThe') }}</p>
   </AppDialog>
 </template>

@@ -15,6 +15,7 @@ import { useTeller } from '../words/useTeller.ts'
 import { sayDate } from '../words/numbers.ts'
 import type { HistoryLine } from './history.ts'
 import { historyLines } from './history.ts'
+import { t } from './words.ts'
 
 const { entries, opened } = defineProps<{ entries: readonly Entry[]; opened: string | null }>()
 const emit = defineEmits<{ correct: [fact: Fact] }>()
@@ -33,11 +34,11 @@ const inSight = computed(() => (printing.value ? lines.value : lines.value.slice
 type Filter = 'all' | 'meals' | 'weights' | 'skin' | 'words'
 const only = shallowRef<Filter>('all')
 const FILTERS = choicesOf({
-  all: 'Everything',
-  meals: 'Meals',
-  weights: 'Weights and sizes',
-  skin: 'Sheds and molts',
-  words: 'Notes and holds',
+  all: t('everything'),
+  meals: t('meals'),
+  weights: t('weightsAndSizes'),
+  skin: t('shedsAndMolts'),
+  words: t('notesAndHolds'),
 })
 const KINDS: Record<Filter, readonly string[] | null> = {
   all: null,
@@ -71,7 +72,7 @@ watch(
 <template>
   <section aria-labelledby="entries-title">
     <header>
-      <h2 id="entries-title">Entries</h2>
+      <h2 id="entries-title">{{ t('entries') }}</h2>
       <span class="quiet">{{ lines.length }}</span>
       <SelectButton
         v-model="only"
@@ -80,7 +81,7 @@ watch(
         option-label="label"
         option-value="value"
         :allow-empty="false"
-        aria-label="Show"
+        :aria-label="t('show')"
       />
     </header>
     <ol>
@@ -99,7 +100,7 @@ watch(
         <div>
           <p :class="{ struck: line.counts !== line.entry && line.amendments.length > 0 }">
             {{ sayEntry(line.entry, teller) }}
-            <em v-if="record.waiting.has(line.entry.uid)">waiting to send</em>
+            <em v-if="record.waiting.has(line.entry.uid)">{{ t('waitingToSend') }}</em>
           </p>
           <p v-for="amendment in line.amendments" :key="amendment.uid" class="amendment">
             {{ sayEntry(amendment, teller) }}
@@ -115,13 +116,13 @@ watch(
           class="fix no-print"
           @click="emit('correct', line.counts)"
         >
-          Correct
+          {{ t('correct') }}
         </Button>
       </li>
     </ol>
-    <Button v-if="lines.length > shown" class="no-print" severity="secondary" @click="shown += 200"
-      >Show more</Button
-    >
+    <Button v-if="lines.length > shown" class="no-print" severity="secondary" @click="shown += 200">{{
+      t('showMore')
+    }}</Button>
   </section>
 </template>
 

@@ -10,6 +10,7 @@ import { useTheme } from '../app/useTheme.ts'
 import { usePrinting } from '../app/usePrinting.ts'
 import type { Palette } from './lifelineOption.ts'
 import { lifelineOption } from './lifelineOption.ts'
+import { t } from './words.ts'
 
 use([
   ScatterChart,
@@ -43,9 +44,8 @@ let observer: ResizeObserver | null = null
 
 const meals = computed(() => facts.filter(({ kind }) => kind === 'fed').length)
 const weights = computed(() => facts.filter(({ kind }) => kind === 'weighed').length)
-const summary = computed(
-  () =>
-    `Lifeline of ${name}: ${meals.value} meals, ${weights.value} weights. Every mark is also in the list of entries below.`,
+const summary = computed(() =>
+  t('lifelineOfMealsWeights', { name, count: meals.value, weights: weights.value }),
 )
 
 function palette(): Palette {

@@ -4,25 +4,26 @@ import DutyMark from '../walk/DutyMark.vue'
 import Because from '../words/Because.vue'
 import { dutyName, sayOffering } from '../words/cell.ts'
 import { sayTarget, sayZone } from '../words/care.ts'
-import { terms } from '../words/terms.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
 import { sayDay } from '../words/numbers.ts'
 import { useToday } from '../time/useToday.ts'
+import { t } from './words.ts'
+import { sayCadence } from '../words/cadence.ts'
 
 const { plan, day } = defineProps<{ plan: Plan; day: ResidentDay }>()
 const today = useToday()
 const teller = useTeller()
 
 function next(task: Task): string {
-  if (task.status === 'done') return 'Done today.'
-  return task.dueOn === null ? 'When it comes up.' : `Due ${sayDay(task.dueOn, today.day)}.`
+  if (task.status === 'done') return t('doneToday')
+  return task.dueOn === null ? t('whenItComesUp') : t('due', { day: sayDay(task.dueOn, today.day) })
 }
 </script>
 
 <template>
-  <aside class="plan" aria-label="Plan in force">
-    <h2>Plan in force</h2>
+  <aside class="plan" :aria-label="t('planInForce')">
+    <h2>{{ t('planInForce') }}</h2>
     <ul>
       <li v-for="task in day.tasks" :key="task.duty.id">
         <DutyMark
@@ -32,7 +33,7 @@ function next(task: Task): string {
           :name="task.duty.label ?? ''"
         />
         <div>
-          <strong>{{ dutyName(task) }}, {{ terms.cadence(task.duty.cadence) }}</strong>
+          <strong>{{ dutyName(task) }}, {{ sayCadence(task.duty.cadence) }}</strong>
           <p v-if="task.offering">{{ sayOffering(task.offering) }}</p>
           <p class="quiet">{{ saySource(task.duty.source, teller) }} {{ next(task) }}</p>
           <Because :reasons="task.because" :label="dutyName(task)" />
@@ -40,7 +41,7 @@ function next(task: Task): string {
       </li>
     </ul>
     <template v-if="plan.targets.length > 0">
-      <h2>Climate wanted</h2>
+      <h2>{{ t('climateWanted') }}</h2>
       <dl>
         <template v-for="target in plan.targets" :key="target.zone">
           <dt>{{ sayZone(target) }}</dt>
@@ -49,9 +50,9 @@ function next(task: Task): string {
       </dl>
     </template>
     <template v-if="plan.cautions.length > 0">
-      <h2>Careful</h2>
+      <h2>{{ t('careful') }}</h2>
       <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
-      <p class="quiet">Local law, the vet and the poison centre come before anything written here.</p>
+      <p class="quiet">{{ t('localLawTheVet') }}</p>
     </template>
   </aside>
 </template>

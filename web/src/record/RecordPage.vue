@@ -29,6 +29,7 @@ import CorrectEntry from './CorrectEntry.vue'
 import EntryList from './EntryList.vue'
 import PlanInForce from './PlanInForce.vue'
 import { useHistory } from './useHistory.ts'
+import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
 const LifelineChart = fetched(() => import('./LifelineChart.vue'))
@@ -57,8 +58,8 @@ const home = computed(() => residents.homeOf(id))
 const ended = computed(() => record.stateOf(id).stay.ended)
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')
-  if (!enclosure || !resident.value) return 'Enclosure'
-  return `Enclosure: ${sayFit(fitOf(enclosure, resident.value))}`
+  if (!enclosure || !resident.value) return t('enclosure')
+  return t('enclosure2', { fit: sayFit(fitOf(enclosure, resident.value)) })
 })
 const facts = computed(() => effectiveFacts(entries.value))
 const suspects = computed(() => new Set(day.value.weight?.suspects))
@@ -73,14 +74,14 @@ const about = computed(() => {
     species.value?.latin,
     one.lives === 'colony'
       ? count
-        ? `about ${count}`
+        ? t('about', { count })
         : ''
       : one.sex === 'unknown'
-        ? 'sex unknown'
+        ? t('sexUnknown')
         : one.sex,
     one.accession,
     day.value.weight ? sayGrams(day.value.weight.grams) : '',
-    arrived && !ended.value ? `here since ${sayDate(arrived.day, today.day)}` : '',
+    arrived && !ended.value ? t('hereSince', { date: sayDate(arrived.day, today.day) }) : '',
   ]
   return bits.filter(Boolean).join(' · ')
 })
@@ -109,23 +110,23 @@ function showOnWalk(): void {
           <p class="quiet">{{ about }}</p>
           <p class="quiet whereabouts">
             <span>{{ site.placeName(home) }}</span>
-            <Button v-if="!ended" variant="link" class="link no-print" @click="showOnWalk"
-              >Show on the walk</Button
-            >
+            <Button v-if="!ended" variant="link" class="link no-print" @click="showOnWalk">{{
+              t('showOnTheWalk')
+            }}</Button>
             <RouterLink v-if="home" :to="{ name: 'enclosure', params: { id: home } }">{{
               fitSays
             }}</RouterLink>
-            <RouterLink class="no-print" :to="{ name: 'plan', params: { id } }">Plan</RouterLink>
+            <RouterLink class="no-print" :to="{ name: 'plan', params: { id } }">{{ t('plan') }}</RouterLink>
             <RouterLink
               v-if="people.mayWrite && !ended"
               class="no-print"
               :to="{ name: 'move', params: { id } }"
-              >Move …</RouterLink
+              >{{ t('move') }}</RouterLink
             >
           </p>
         </div>
       </header>
-      <ul v-if="verdicts.length + day.holds.length > 0" class="says" aria-label="What the record says">
+      <ul v-if="verdicts.length + day.holds.length > 0" class="says" :aria-label="t('whatTheRecordSays')">
         <li v-for="(verdict, index) in verdicts" :key="`v${index}`" class="verdict" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
           <p class="quiet">{{ terms.severity[verdict.severity] }}</p>
@@ -143,14 +144,13 @@ function showOnWalk(): void {
         <li v-for="hold in day.holds" :key="hold.hold" class="verdict hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>
           <p class="quiet">
-            Leaves undone:
-            {{ sayUndone(hold, plan?.duties ?? []) || 'nothing' }}
+            {{ t('leavesUndone', { undone: sayUndone(hold, plan?.duties ?? []) || 'nothing' }) }}
           </p>
           <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
         </li>
       </ul>
       <p v-if="complaint" role="alert">{{ complaint }}</p>
-      <p v-else-if="loading" class="quiet waiting" role="status">Reading the record …</p>
+      <p v-else-if="loading" class="quiet waiting" role="status">{{ t('readingTheRecord') }}</p>
       <template v-else>
         <div class="lifeline">
           <LifelineChart
@@ -170,8 +170,10 @@ function showOnWalk(): void {
     <CorrectEntry v-if="correcting" :fact="correcting" @close="correcting = null" />
   </div>
   <main v-else class="nobody">
-    <h1>Nobody by that number</h1>
-    <p><RouterLink :to="{ name: 'residents' }">Find somebody else</RouterLink></p>
+    <h1>{{ t('nobodyByThatNumber') }}</h1>
+    <p>
+      <RouterLink :to="{ name: 'residents' }">{{ t('findSomebodyElse') }}</RouterLink>
+    </p>
   </main>
 </template>
 

@@ -1,5 +1,7 @@
 import type { EChartsCoreOption } from 'echarts/core'
 import type { Fact } from '@kobrin/core'
+import { spaced } from '../words/spaced.ts'
+import { t } from './words.ts'
 
 /** Colours of the theme in force, read from the page. */
 export interface Palette {
@@ -25,7 +27,8 @@ export interface LifelineInput {
 /** [when, height in its lane or grams, the entry it stands for] */
 type Point = [number, number | string, string]
 
-type Lane = 'Sheds' | 'Seen' | 'Notes'
+/** What a lane is called, which is also its place on the axis. */
+type Lane = string
 
 const DAY_MS = 86_400_000
 const FUTURE_DAYS = 30
@@ -45,7 +48,7 @@ function pointsOf(facts: readonly Fact[], height: (fact: Fact) => number | strin
 
 function mealPoints(facts: readonly Fact[], outcomes: readonly string[]): Point[] {
   return pointsOf(facts, (fact) =>
-    fact.kind === 'fed' && outcomes.includes(fact.payload.outcome) ? 'Meals' : null,
+    fact.kind === 'fed' && outcomes.includes(fact.payload.outcome) ? t('meals') : null,
   )
 }
 
@@ -100,11 +103,11 @@ function weightAxis(hasWeights: boolean, narrow: boolean, palette: Palette): obj
     type: 'value',
     gridIndex: 1,
     scale: true,
-    name: hasWeights ? 'Weight, g' : 'No weights',
+    name: hasWeights ? t('weightG') : t('noWeights'),
     nameLocation: 'middle',
     nameGap: narrow ? 36 : 54,
     nameTextStyle: labelOf(palette),
-    axisLabel: { color: palette.soft, fontSize: 12 },
+    axisLabel: { color: palette.soft, fontSize: 12, formatter: spaced },
     splitNumber: 4,
     splitLine: { show: false },
   }
@@ -178,13 +181,17 @@ function todayLine(nowMs: number, { focus }: Palette): object {
 
 function mealSeries(facts: readonly Fact[], markLine: object, { ink, held }: Palette): object[] {
   return [
-    marks(0, 'Taken', mealPoints(facts, ['taken']), { symbolSize: 10, itemStyle: { color: ink }, markLine }),
-    marks(0, 'Part', mealPoints(facts, ['part', 'left']), {
+    marks(0, t('taken'), mealPoints(facts, ['taken']), {
+      symbolSize: 10,
+      itemStyle: { color: ink },
+      markLine,
+    }),
+    marks(0, t('part'), mealPoints(facts, ['part', 'left']), {
       symbol: 'triangle',
       symbolSize: 11,
       itemStyle: { color: ink },
     }),
-    marks(0, 'Refused', mealPoints(facts, ['refused', 'notOffered']), {
+    marks(0, t('refused'), mealPoints(facts, ['refused', 'notOffered']), {
       symbolSize: 11,
       itemStyle: { color: 'transparent', borderColor: held, borderWidth: 2, borderType: 'dashed' },
     }),
@@ -198,7 +205,7 @@ function weightPoints(facts: readonly Fact[], are: (uid: string) => boolean): Po
 function weightSeries(weights: Point[], suspect: Point[], markLine: object, palette: Palette): object[] {
   const line = {
     type: 'line',
-    name: 'Weight',
+    name: t('weightG'),
     xAxisIndex: 1,
     yAxisIndex: 1,
     data: weights,
@@ -211,7 +218,7 @@ function weightSeries(weights: Point[], suspect: Point[], markLine: object, pale
     itemStyle: { color: palette.ink },
     markLine,
   }
-  const crosses = marks(1, 'Suspect', suspect, {
+  const crosses = marks(1, t('suspect'), suspect, {
     symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z',
     symbolSize: 13,
     itemStyle: { color: palette.late },
@@ -231,23 +238,23 @@ const NOTES: ReadonlySet<Fact['kind']> = new Set([
 ])
 
 function laneSeries(facts: readonly Fact[], markLine: object, { ink, held, soft }: Palette): object[] {
-  const signs = lanePoints(facts, 'Sheds', (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact))
-  const seen = lanePoints(facts, 'Seen', (fact) => fact.kind === 'looked' && fact.payload.seen)
-  const notes = lanePoints(facts, 'Notes', ({ kind }) => NOTES.has(kind))
+  const signs = lanePoints(facts, t('sheds'), (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact))
+  const seen = lanePoints(facts, t('seen'), (fact) => fact.kind === 'looked' && fact.payload.seen)
+  const notes = lanePoints(facts, t('notes'), ({ kind }) => NOTES.has(kind))
   return [
-    marks(2, 'Skin signs', signs, {
+    marks(2, t('skinSigns'), signs, {
       symbol: 'rect',
       symbolSize: [5, 16],
       itemStyle: { color: 'transparent', borderColor: held, borderWidth: 1.5 },
       markLine,
     }),
-    marks(2, 'Skin off', lanePoints(facts, 'Sheds', isSkinOff), {
+    marks(2, t('skinOff'), lanePoints(facts, t('sheds'), isSkinOff), {
       symbol: 'rect',
       symbolSize: [6, 24],
       itemStyle: { color: held },
     }),
-    marks(2, 'Seen', seen, { symbol: 'rect', symbolSize: [1.5, 13], itemStyle: { color: soft } }),
-    marks(2, 'Notes', notes, { symbol: 'diamond', symbolSize: 13, itemStyle: { color: ink } }),
+    marks(2, t('seen'), seen, { symbol: 'rect', symbolSize: [1.5, 13], itemStyle: { color: soft } }),
+    marks(2, t('notes'), notes, { symbol: 'diamond', symbolSize: 13, itemStyle: { color: ink } }),
   ]
 }
 
@@ -269,9 +276,9 @@ export function lifelineOption(input: LifelineInput): EChartsCoreOption {
     ],
     xAxis: timeAxes(first, nowMs, palette),
     yAxis: [
-      laneAxis(0, ['Meals'], palette),
+      laneAxis(0, [t('meals')], palette),
       weightAxis(weights.length > 0, narrow, palette),
-      laneAxis(2, ['Sheds', 'Seen', 'Notes'], palette),
+      laneAxis(2, [t('sheds'), t('seen'), t('notes')], palette),
     ],
     dataZoom: zooms(opensAt(facts, first), left, palette),
     tooltip: tooltip(say, palette),

@@ -60,7 +60,7 @@ describe('the lifeline', () => {
     expect(lanes()).toMatchObject({
       Taken: at(0),
       Refused: at(1),
-      Weight: at(2),
+      'Weight, g': at(2),
       Suspect: at(3),
       'Skin signs': at(4),
       'Skin off': at(5),

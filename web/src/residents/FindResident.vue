@@ -8,6 +8,7 @@ import { terms } from '../words/terms.ts'
 import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const router = useRouter()
@@ -34,7 +35,7 @@ function openNearest(): void {
 </script>
 
 <template>
-  <AppDialog title="Find a resident" at="top" @close="emit('close')">
+  <AppDialog :title="t('findAResident')" at="top" @close="emit('close')">
     <AutoComplete
       v-model="query"
       :suggestions="found"

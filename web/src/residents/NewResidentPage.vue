@@ -24,6 +24,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useHeldPlaces } from '../moving/useFreePlaces.ts'
+import { t } from './words.ts'
 
 const site = useSite()
 const record = useRecord()
@@ -65,7 +66,7 @@ const form = reactive<Newcomer>({
   hatched: null,
   enclosure: '',
   comes: 'expected',
-  from: parent ? `Old floor of ${parent.name}` : '',
+  from: parent ? t('oldFloorOf', { name: parent.name }) : '',
   why: '',
 })
 const draft = useDraft(`newcomer ${parent?.id ?? ''}`, form)
@@ -109,13 +110,13 @@ const skipsQuarantine = computed(() => {
 })
 
 const SEXES = choicesOf<Newcomer['sex']>({
-  unknown: 'not known',
+  unknown: t('notKnown'),
   female: 'female',
   male: 'male',
 })
 const COMES = choicesOf<Newcomer['comes']>({
-  expected: 'is expected: its place is on the walk until it is ready',
-  arrived: 'is here now',
+  expected: t('isExpectedItsPlace'),
+  arrived: t('isHereNow'),
 })
 
 const schema = z.object({ registered: kindOf('registered').payload, place: kindOf('expected').payload })
@@ -127,14 +128,12 @@ function sends() {
 
 function also(): Record<string, string> {
   const wrong: Record<string, string> = {}
-  if (form.sheet === '') wrong['registered.sheet'] = 'Which species?'
-  if (form.stage === '') wrong['registered.stage'] = 'Which stage?'
-  if (form.enclosure === '') wrong['place.enclosure'] = 'Choose a place: nothing moves in without one ready.'
-  if (skipsQuarantine.value && form.why.trim() === '')
-    wrong['why'] = 'Newcomers stay in quarantine first. Say why this one does not.'
-  if (isColony.value && form.count === null) wrong['registered.count'] = 'About how many are they?'
-  if (form.hatched !== null && form.hatched > today.day)
-    wrong['registered.hatchedOn'] = 'It cannot hatch in the future.'
+  if (form.sheet === '') wrong['registered.sheet'] = t('whichSpecies')
+  if (form.stage === '') wrong['registered.stage'] = t('whichStage')
+  if (form.enclosure === '') wrong['place.enclosure'] = t('chooseAPlaceNothing')
+  if (skipsQuarantine.value && form.why.trim() === '') wrong['why'] = t('newcomersStayInQuarantine')
+  if (isColony.value && form.count === null) wrong['registered.count'] = t('aboutHowManyAre')
+  if (form.hatched !== null && form.hatched > today.day) wrong['registered.hatchedOn'] = t('itCannotHatchIn')
   return wrong
 }
 
@@ -162,11 +161,11 @@ function draftsOf(): Draft[] {
       : { subject: id, kind: 'arrived', payload: { enclosure, ...(from && { source: from }) } }
   const why = form.why.trim()
   if (!skipsQuarantine.value || why === '') return [registered, place]
-  return [registered, place, { subject: id, kind: 'noted', payload: { text: `Not in quarantine: ${why}` } }]
+  return [registered, place, { subject: id, kind: 'noted', payload: { text: t('notInQuarantine', { why }) } }]
 }
 
 function keep(): void {
-  record.keep(draftsOf(), `${form.name.trim()} put on record`, { together: true })
+  record.keep(draftsOf(), t('putOnRecord2', { name: form.name.trim() }), { together: true })
   draft.drop()
   void router.push({ name: 'record', params: { id } })
 }
@@ -175,60 +174,62 @@ function keep(): void {
 <template>
   <main class="reading">
     <header>
-      <h1>Somebody new</h1>
-      <p class="quiet">Look at both sides first: can we keep it, and is a place ready?</p>
+      <h1>{{ t('somebodyNew') }}</h1>
+      <p class="quiet">{{ t('lookAtBothSides') }}</p>
     </header>
     <div class="columns">
       <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" :draft="draft" @keep="keep">
         <ChoiceField
           v-model="form.sheet"
           name="registered.sheet"
-          label="Species"
+          :label="t('species')"
           :options="species"
-          placeholder="Choose a species"
+          :placeholder="t('chooseASpecies')"
         />
-        <TextField v-model="form.name" name="registered.name" label="Name or label" maxlength="80" />
+        <TextField v-model="form.name" name="registered.name" :label="t('nameOrLabel')" maxlength="80" />
         <div class="pair">
           <ChoiceField
             v-model="form.stage"
             name="registered.stage"
-            label="Stage"
+            :label="t('stage')"
             :options="stages"
-            placeholder="Choose a stage"
+            :placeholder="t('chooseAStage')"
           />
           <NumberField
             v-if="isColony"
             v-model="form.count"
             name="registered.count"
-            label="About how many"
+            :label="t('aboutHowMany')"
             whole
           />
-          <ChoiceField v-else v-model="form.sex" name="registered.sex" label="Sex" :options="SEXES" />
+          <ChoiceField v-else v-model="form.sex" name="registered.sex" :label="t('sex')" :options="SEXES" />
           <DayField
             v-if="!isColony"
             v-model="form.hatched"
             name="registered.hatchedOn"
-            label="Hatched or born"
+            :label="t('hatchedOrBorn')"
           />
         </div>
-        <TextField v-model="form.from" name="place.from" label="From whom" maxlength="400" />
+        <TextField v-model="form.from" name="place.from" :label="t('fromWhom')" maxlength="400" />
         <PlaceSelect
           v-model="form.enclosure"
           name="place.enclosure"
-          label="Place"
+          :label="t('place')"
           :places="places"
-          :placeholder="plan ? undefined : 'Species and stage first'"
+          :placeholder="plan ? undefined : t('speciesAndStageFirst')"
         />
         <TextField
           v-if="skipsQuarantine"
           v-model="form.why"
           name="why"
-          label="Why not in quarantine"
+          :label="t('whyNotInQuarantine')"
           maxlength="400"
-          placeholder="Born here, cleared by the vet"
+          :placeholder="t('bornHereClearedBy')"
         />
-        <OneOf v-model="form.comes" label="Is it here?" :options="COMES" />
-        <template #buttons><Button type="submit">Put on record</Button></template>
+        <OneOf v-model="form.comes" :label="t('isItHere')" :options="COMES" />
+        <template #buttons
+          ><Button type="submit">{{ t('putOnRecord') }}</Button></template
+        >
       </SchemaForm>
       <CanWeKeepIt v-if="sheet" :key="sheet.id" :sheet="sheet" />
     </div>

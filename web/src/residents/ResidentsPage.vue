@@ -21,6 +21,7 @@ import type { Mark } from '../walk/marks.ts'
 import { marksOf, sayMarks } from '../walk/marks.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
+import { t } from './words.ts'
 
 const router = useRouter()
 const residents = useResidents()
@@ -39,13 +40,13 @@ const asked = refDebounced(query, PAUSE_MS)
 
 /** What the table can show besides number and name. */
 const COLUMNS = [
-  { value: 'species', label: 'Species' },
-  { value: 'stage', label: 'Stage' },
-  { value: 'sex', label: 'Sex' },
-  { value: 'grams', label: 'Weight, g' },
-  { value: 'place', label: 'Place' },
-  { value: 'marks', label: 'To do' },
-  { value: 'says', label: 'Today' },
+  { value: 'species', label: t('species') },
+  { value: 'stage', label: t('stage') },
+  { value: 'sex', label: t('sex') },
+  { value: 'grams', label: t('weightG') },
+  { value: 'place', label: t('place') },
+  { value: 'marks', label: t('toDo') },
+  { value: 'says', label: t('today') },
 ] as const
 type ColumnName = (typeof COLUMNS)[number]['value']
 const shown = useStorage<ColumnName[]>('kobrin.columns', ['species', 'place', 'marks', 'says'])
@@ -121,7 +122,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         :aria-label="terms.findPlaceholder"
         :placeholder="terms.findPlaceholder"
       />
-      <p class="quiet" role="status">{{ rows.length }} of {{ everyone.length }}</p>
+      <p class="quiet" role="status">{{ t('of', { count: rows.length, count2: everyone.length }) }}</p>
       <MultiSelect
         v-model="shown"
         class="no-print"
@@ -129,13 +130,16 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         option-label="label"
         option-value="value"
         :show-toggle-all="false"
-        aria-label="Columns"
-        selected-items-label="Columns"
+        :aria-label="t('columns')"
+        :selected-items-label="t('columns')"
         :max-selected-labels="0"
       />
-      <Button severity="secondary" class="no-print" @click="table?.exportCSV()">Save as CSV</Button>
-      <RouterLink v-if="mayRecord(people.role, 'registered')" class="no-print" :to="{ name: 'newResident' }"
-        >Somebody new …</RouterLink
+      <Button severity="secondary" class="no-print" @click="table?.exportCSV()">{{ t('saveAsCsv') }}</Button>
+      <RouterLink
+        v-if="mayRecord(people.role, 'registered')"
+        class="no-print"
+        :to="{ name: 'newResident' }"
+        >{{ t('somebodyNew2') }}</RouterLink
       >
     </header>
     <DataTable
@@ -151,8 +155,8 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       v-bind="printing ? {} : IN_SIGHT"
       @row-click="open"
     >
-      <Column field="accession" header="Number" sortable />
-      <Column field="name" header="Name" sortable>
+      <Column field="accession" :header="t('number')" sortable />
+      <Column field="name" :header="t('name')" sortable>
         <template #body="{ data }">
           <RouterLink :to="{ name: 'record', params: { id: data.id } }">{{ data.name }}</RouterLink>
         </template>

@@ -7,6 +7,7 @@ import { computed, shallowRef } from 'vue'
 import { kept } from '../kept/keptStore.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { call } from '../wire/call.ts'
+import { t } from './words.ts'
 
 /** Somebody who lives here: the register's line, the number, and whether it is one animal or a colony. */
 export interface Resident extends Register {
@@ -46,8 +47,13 @@ function sayPlace({ rooms, bays, enclosures }: NamedBuilding, enclosureId: strin
   const enclosure = enclosureId === undefined ? undefined : enclosures.get(enclosureId)
   const bay = enclosure && bays.get(enclosure.bayId)
   const room = bay && rooms.get(bay.roomId)
-  if (!enclosure || !bay || !room) return 'no place'
-  return `${room.name} · ${bay.name} · shelf ${enclosure.row + 1}, place ${enclosure.column + 1}`
+  if (!enclosure || !bay || !room) return t('noPlace')
+  return t('shelfPlace', {
+    name: room.name,
+    name2: bay.name,
+    row: enclosure.row + 1,
+    column: enclosure.column + 1,
+  })
 }
 
 /** The building, its residents and people, and what plans are made of. */

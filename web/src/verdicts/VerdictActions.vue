@@ -14,7 +14,8 @@ import Wrong from '../fields/Wrong.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
-import { terms } from '../words/terms.ts'
+import { t } from './words.ts'
+import { sayCadence } from '../words/cadence.ts'
 
 type Proposal = Extract<Verdict['what'], { code: 'condition' }>
 
@@ -26,7 +27,7 @@ const people = usePeople()
 const { busy, complaint, told } = useTold(async ({ propose, score }: Proposal) => {
   for (const patch of propose)
     await call(ROUTES.signOverride, {
-      body: { resident: residentId, patch, reason: `Body condition ${score}.` },
+      body: { resident: residentId, patch, reason: t('bodyCondition', { score }) },
     })
 })
 const form = reactive<{ found: number | null; lost: number | null; why: string }>({
@@ -48,9 +49,9 @@ function sends() {
 
 function also(): Record<string, string> {
   const { found, lost } = sends()
-  if (found === null) return { found: 'How many were found again? 0 if none.' }
+  if (found === null) return { found: t('howManyWereFound') }
   if ((lost ?? 0) < 0 || found + (lost ?? 0) > missing.value)
-    return { found: `${missing.value} are missing: found again and given up cannot be more.` }
+    return { found: t('areMissingFoundAgain', { missing: missing.value }) }
   return {}
 }
 
@@ -59,26 +60,29 @@ function closeMissing(): void {
   if (found === null || lost === null) return
   record.keep(
     [{ subject: residentId, kind: 'accounted', payload: { found, lost, why } }],
-    `${name.value}: the missing accounted for`,
+    t('theMissingAccountedFor', { name: name.value }),
   )
 }
 
 function dispose(lot: string): void {
-  record.keep([{ subject: lot, kind: 'floorDisposed', payload: {} }], `${name.value}: old floor thrown away`)
+  record.keep(
+    [{ subject: lot, kind: 'floorDisposed', payload: {} }],
+    t('oldFloorThrownAway', { name: name.value }),
+  )
 }
 
 function looked(lot: string, found: 'nothing' | 'babies'): void {
   record.keep(
     [{ subject: lot, kind: 'floorChecked', payload: { found } }],
-    `${name.value}: old floor looked into`,
+    t('oldFloorLookedInto', { name: name.value }),
   )
 }
 
 function confirmStage(stage: string): void {
-  const why = 'The facts reached the end of the stage.'
+  const why = t('theFactsReachedThe')
   record.keep(
     [{ subject: residentId, kind: 'staged', payload: { stage, why } }],
-    `${name.value}: next stage confirmed`,
+    t('nextStageConfirmed', { name: name.value }),
   )
 }
 
@@ -92,8 +96,9 @@ function proposal(): string {
   return what.value.propose
     .map((patch) => {
       if ('drop' in patch) return ''
-      const portion = patch.amount?.by === 'portion' ? `about ${Math.round(patch.amount.grams)} g` : ''
-      return patch.cadence ? terms.cadence(patch.cadence) : portion
+      const portion =
+        patch.amount?.by === 'portion' ? t('aboutG', { grams: Math.round(patch.amount.grams) }) : ''
+      return patch.cadence ? sayCadence(patch.cadence) : portion
     })
     .join('; ')
 }
@@ -108,20 +113,20 @@ function proposal(): string {
       :also="also"
       @keep="closeMissing"
     >
-      <NumberField v-model="form.found" name="found" label="Found again" whole />
-      <NumberField v-model="form.lost" name="lost" label="Given up" placeholder="the rest" whole />
-      <TextField v-model="form.why" name="why" label="What became of them" maxlength="400" />
-      <Button type="submit" severity="secondary">Close the matter</Button>
+      <NumberField v-model="form.found" name="found" :label="t('foundAgain')" whole />
+      <NumberField v-model="form.lost" name="lost" :label="t('givenUp')" :placeholder="t('theRest')" whole />
+      <TextField v-model="form.why" name="why" :label="t('whatBecameOfThem')" maxlength="400" />
+      <Button type="submit" severity="secondary">{{ t('closeTheMatter') }}</Button>
     </SchemaForm>
     <Button v-else-if="what.code === 'floorReady'" severity="secondary" @click="dispose(what.lot)">
-      {{ what.freeze ? 'Looked, frozen for three days, thrown away' : 'Looked once more: thrown away' }}
+      {{ what.freeze ? t('lookedFrozenForThree') : t('lookedOnceMoreThrown') }}
     </Button>
     <template v-else-if="what.code === 'floorWaits'">
-      <Button severity="secondary" @click="looked(what.lot, 'nothing')">Looked: nothing alive</Button>
-      <Button severity="secondary" @click="looked(what.lot, 'babies')">Young found: keep it on</Button>
-      <RouterLink v-if="mayRecord(people.role, 'registered')" :to="{ name: 'newResident' }"
-        >Put the young on record …</RouterLink
-      >
+      <Button severity="secondary" @click="looked(what.lot, 'nothing')">{{ t('lookedNothingAlive') }}</Button>
+      <Button severity="secondary" @click="looked(what.lot, 'babies')">{{ t('youngFoundKeepIt') }}</Button>
+      <RouterLink v-if="mayRecord(people.role, 'registered')" :to="{ name: 'newResident' }">{{
+        t('putTheYoungOn')
+      }}</RouterLink>
     </template>
     <Button
       v-else-if="what.code === 'stageReached' && mayRecord(people.role, 'staged')"
@@ -129,19 +134,19 @@ function proposal(): string {
       :disabled="busy"
       @click="confirmStage(what.stage)"
     >
-      Confirm: {{ what.name }}
+      {{ t('confirm', { name: what.name }) }}
     </Button>
     <template v-else-if="what.code === 'condition'">
-      <p>Proposed: {{ proposal() }}.</p>
+      <p>{{ t('proposed', { proposal: proposal() }) }}</p>
       <Button
         v-if="may(people.role, 'signPlans')"
         severity="secondary"
         :disabled="busy"
         @click="acceptFeeding"
       >
-        Sign it
+        {{ t('signIt') }}
       </Button>
-      <p v-else class="quiet">A senior keeper decides.</p>
+      <p v-else class="quiet">{{ t('aSeniorKeeperDecides') }}</p>
     </template>
     <Wrong :says="complaint" />
   </div>

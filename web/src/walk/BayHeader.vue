@@ -9,6 +9,7 @@ import type { Face } from './stops.ts'
 import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { t } from './words.ts'
 
 const { face } = defineProps<{ face: Face }>()
 const emit = defineEmits<{ all: [does: DutyKind | undefined] }>()
@@ -32,20 +33,20 @@ const sums = useAfterPaint(() => {
 <template>
   <header>
     <h2>{{ face.bay.name }}</h2>
-    <p class="quiet">{{ face.residents.length }} residents · {{ sums.toDo }} to see to</p>
+    <p class="quiet">{{ t('residentsToSeeTo', { count: face.residents.length, toDo: sums.toDo }) }}</p>
     <p v-if="people.mayWrite && sums.due.length > 0" class="all">
-      <span class="quiet">All of:</span>
+      <span class="quiet">{{ t('allOf') }}</span>
       <button
         v-for="[does, count] in sums.due"
         :key="does"
         type="button"
         class="one-duty"
-        :aria-label="`${words.duty[does]} for all ${count} in ${face.bay.name}`"
+        :aria-label="t('forAllIn', { duty: words.duty[does], count, name: face.bay.name })"
         @click="emit('all', does)"
       >
         <DutyMark :does="does" status="due" />{{ count }}
       </button>
-      <HoldButton class="one-duty" label="Everything" @held="emit('all', undefined)" />
+      <HoldButton class="one-duty" :label="t('everything')" @held="emit('all', undefined)" />
     </p>
   </header>
 </template>

@@ -2,6 +2,7 @@
 import type { Barrier } from '@kobrin/core'
 import Button from 'primevue/button'
 import { words } from '../words/en.ts'
+import { t } from './words.ts'
 
 const { barrier, back } = defineProps<{ barrier: Barrier; back: boolean }>()
 const emit = defineEmits<{ crossed: [] }>()
@@ -10,18 +11,18 @@ const emit = defineEmits<{ crossed: [] }>()
 <template>
   <section class="gate" aria-labelledby="gate-title">
     <h2 id="gate-title">
-      {{ back ? 'The walk does not go back' : `Before you cross: ${words.barrier[barrier].toLowerCase()}` }}
+      {{
+        back ? t('theWalkDoesNot') : t('beforeYouCross', { barrier: words.barrier[barrier].toLowerCase() })
+      }}
     </h2>
     <p v-if="back">
-      You have been behind a stricter barrier today. Going back can carry mites, mold or worse to healthy
-      animals. If you must: wash, change clothes and shoes, fresh gloves and tools, and leave what was inside
-      inside.
+      {{ t('youHaveBeenBehind') }}
     </p>
     <p v-else>
-      {{ words.crossing[barrier] }}. Leave the tools of the last room behind, and do not come back today.
+      {{ t('leaveTheToolsOf', { crossing: words.crossing[barrier] }) }}
     </p>
     <Button class="cross" @click="emit('crossed')">
-      {{ back ? 'I washed and changed' : 'Done: cross' }}
+      {{ back ? t('iWashedAndChanged') : t('doneCross') }}
     </Button>
   </section>
 </template>

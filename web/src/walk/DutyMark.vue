@@ -2,6 +2,7 @@
 import type { DutyKind, TaskStatus } from '@kobrin/core'
 import { computed } from 'vue'
 import { words } from '../words/en.ts'
+import { t } from './words.ts'
 
 const {
   does,
@@ -23,7 +24,7 @@ const {
 
 const over = computed(() => (status === 'late' ? Math.floor(daysOver) : 0))
 const says = computed(() => {
-  const late = status === 'late' ? `, ${over.value} over` : ''
+  const late = status === 'late' ? t('over', { over: over.value }) : ''
   return `${name || words.duty[does]}: ${words.status[status]}${late}`
 })
 </script>

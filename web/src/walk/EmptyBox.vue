@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
+import { t } from './words.ts'
 
 const { enclosureId } = defineProps<{ enclosureId: string }>()
 const places = usePlacesLeft()
@@ -15,10 +16,10 @@ const waits = computed(() => places.left.get(enclosureId))
     role="gridcell"
     :to="{ name: 'enclosure', params: { id: enclosureId } }"
   >
-    {{ waits.leaves === 'toClean' ? 'To clean' : 'Old floor to keep' }}
+    {{ waits.leaves === 'toClean' ? t('toClean') : t('oldFloorToKeep') }}
     <span>{{ places.leftBy(enclosureId) }}</span>
   </RouterLink>
-  <div v-else class="empty" role="gridcell">Empty</div>
+  <div v-else class="empty" role="gridcell">{{ t('empty') }}</div>
 </template>
 
 <style scoped>

@@ -9,6 +9,7 @@ import DutyMark from './DutyMark.vue'
 import { marksOf, sayMarks } from './marks.ts'
 import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
+import { t } from './words.ts'
 
 const { residentId } = defineProps<{ residentId: string }>()
 
@@ -49,7 +50,7 @@ const note = computed(() => {
     <span class="tape" data-part="label">{{ resident?.name }}</span>
     <span class="kind">{{ species?.common }} · {{ resident?.accession }}</span>
     <span class="says" :class="`tone-${sentence.tone}`">{{ sentence.text }}</span>
-    <span v-if="note" class="note" :title="note.text">Note: {{ note.text }}</span>
+    <span v-if="note" class="note" :title="note.text">{{ t('note', { text: note.text }) }}</span>
     <span class="marks">
       <DutyMark
         v-for="mark in marks"

@@ -2,8 +2,10 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import UndoStrip from '../app/UndoStrip.vue'
-import { sayRange, spaced } from '../words/numbers.ts'
+import { sayRange } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
 import { usePrep } from './usePrep.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ keys: []; prep: [] }>()
 
@@ -23,15 +25,16 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
   <footer class="foot">
     <UndoStrip />
     <Button severity="secondary" variant="text" class="carry" @click="emit('prep')">
-      <span class="lead">Still to carry:</span>
+      <span class="lead">{{ t('stillToCarry') }}</span>
       <span v-for="{ amount, name } in items" :key="name"
         ><strong>{{ amount }}</strong> {{ name }}</span
       >
-      <span v-if="more > 0">and {{ more }} more</span>
-      <span v-if="items.length === 0">nothing</span>
+      <span v-if="more > 0">{{ t('andMore', { more }) }}</span>
+      <span v-if="items.length === 0">{{ t('nothing') }}</span>
     </Button>
     <Button severity="secondary" variant="text" class="keys" @click="emit('keys')">
-      <kbd>←↑↓→</kbd> move <kbd>f</kbd> shelf <kbd>/</kbd> find <kbd>?</kbd> keys
+      <kbd>←↑↓→</kbd> {{ t('move') }} <kbd>f</kbd> {{ t('shelf') }} <kbd>/</kbd> {{ t('find') }} <kbd>?</kbd>
+      {{ t('keys') }}
     </Button>
   </footer>
 </template>

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import AppDialog from '../app/AppDialog.vue'
 import { KEYS } from './keys.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <AppDialog title="Keys" @close="emit('close')">
+  <AppDialog :title="t('keys2')" @close="emit('close')">
     <dl class="keys">
       <template v-for="[keys, what] in KEYS" :key="keys">
         <dt>
@@ -15,7 +16,7 @@ const emit = defineEmits<{ close: [] }>()
         <dd>{{ what }}</dd>
       </template>
     </dl>
-    <p class="quiet">Touch a box: as planned. Touch its label, hold, or right-click: everything else.</p>
+    <p class="quiet">{{ t('touchABoxAs') }}</p>
   </AppDialog>
 </template>
 

@@ -4,8 +4,10 @@ import DataTable from 'primevue/datatable'
 import { computed } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { useToday } from '../time/useToday.ts'
-import { sayDay, sayMinutes, sayRange, spaced } from '../words/numbers.ts'
+import { sayDay, sayMinutes, sayRange } from '../words/numbers.ts'
+import { spaced } from '../words/spaced.ts'
 import { usePrep } from './usePrep.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const today = useToday()
@@ -23,35 +25,38 @@ function dust({ supplements }: { supplements: Readonly<Record<string, number>> }
 </script>
 
 <template>
-  <AppDialog title="Still to carry" @close="emit('close')">
+  <AppDialog :title="t('stillToCarry2')" @close="emit('close')">
     <div class="prep">
       <p class="quiet">
-        For the rest of today's walk: about {{ sayMinutes(prep.minutes) }},
-        {{ spaced(Math.round(prep.litres * 10) / 10) }} l of water.
+        {{
+          t('forTheRestOf', {
+            minutes: sayMinutes(prep.minutes),
+            litres: spaced(Math.round(prep.litres * 10) / 10),
+          })
+        }}
       </p>
-      <h3>To carry</h3>
+      <h3>{{ t('toCarry') }}</h3>
       <DataTable :value="prep.carry" size="small" removable-sort scrollable scroll-height="380px">
-        <Column field="item" header="Item" sortable>
+        <Column field="item" :header="t('item')" sortable>
           <template #body="{ data: row }">{{ row.item }} {{ row.size }}</template>
         </Column>
-        <Column header="Pieces">
+        <Column :header="t('pieces')">
           <template #body="{ data: row }">{{ row.count[1] > 0 ? sayRange(row.count) : '' }}</template>
         </Column>
-        <Column header="Weight">
+        <Column :header="t('weight')">
           <template #body="{ data: row }">{{ row.grams[1] > 0 ? grams(row.grams) : '' }}</template>
         </Column>
-        <Column field="meals" header="For" sortable />
-        <Column header="Dust">
+        <Column field="meals" :header="t('for')" sortable />
+        <Column :header="t('dust')">
           <template #body="{ data: row }">{{ dust(row) }}</template>
         </Column>
       </DataTable>
       <template v-if="prep.ahead.length > 0">
-        <h3>To begin today for later meals</h3>
+        <h3>{{ t('toBeginTodayFor') }}</h3>
         <ul>
           <li v-for="row in prep.ahead" :key="`${row.do} ${row.item} ${row.size} ${row.forDay}`">
-            {{ row.do === 'thaw' ? 'Thaw' : 'Gut-load' }} <strong>{{ row.count }}</strong> {{ row.item }}
-            {{ row.size }} for
-            {{ sayDay(row.forDay, today.day) }}
+            {{ row.do === 'thaw' ? t('thaw') : 'Gut-load' }} <strong>{{ row.count }}</strong>
+            {{ t('for2', { item: row.item, size: row.size, day: sayDay(row.forDay, today.day) }) }}
           </li>
         </ul>
       </template>

@@ -14,7 +14,6 @@ import { useToday } from '../time/useToday.ts'
 import Because from '../words/Because.vue'
 import { dutyName, sayHold, sayOffering, sayTooLarge, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
-import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -27,6 +26,8 @@ import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { useException } from '../exceptions/useException.ts'
+import { t } from './words.ts'
+import { sayCadence } from '../words/cadence.ts'
 
 const VerdictActions = fetched(() => import('../verdicts/VerdictActions.vue'))
 
@@ -91,7 +92,7 @@ const about = computed(() => {
   if (!one) return ''
   const count = residents.countOf(residentId)
   const head =
-    one.lives === 'colony' ? (count ? `about ${count}` : 'colony') : one.sex === 'unknown' ? '' : one.sex
+    one.lives === 'colony' ? (count ? t('about', { count }) : 'colony') : one.sex === 'unknown' ? '' : one.sex
   const weight = day.value.weight ? sayGrams(day.value.weight.grams) : ''
   return [species.value?.common, head, one.accession, weight].filter(Boolean).join(' · ')
 })
@@ -107,33 +108,35 @@ function says(task: Task): string {
 function under(task: Task): string {
   if (task.done) {
     const outcome = task.done.outcome ? `, ${words.outcome[task.done.outcome]}` : ''
-    return `Done ${today.clock(task.done.at)} by ${site.nameOf(task.done.by)}${outcome}`
+    return t('doneBy', { time: today.clock(task.done.at), name: site.nameOf(task.done.by), outcome })
   }
-  if (task.hold) return `Held: ${words.hold[task.hold].toLowerCase()}`
-  if (task.opensAtMinute !== undefined) return `From ${sayMinuteOfDay(task.opensAtMinute)}`
+  if (task.hold) return t('held', { hold: words.hold[task.hold].toLowerCase() })
+  if (task.opensAtMinute !== undefined) return t('from', { minuteOfDay: sayMinuteOfDay(task.opensAtMinute) })
   if (task.tooLarge) return sayTooLarge(task.tooLarge)
-  if (task.nothingToOffer) return 'Every food is at its cap or too soon after itself'
-  const late = task.status === 'late' ? `${Math.floor(task.daysOver)} days over. ` : ''
-  const two = task.duty.people === 2 ? ' Two people.' : ''
-  const who = task.duty.competence ? ` Needs someone cleared for ${task.duty.competence}.` : ''
-  return `${late}${terms.cadence(task.duty.cadence)}.${two}${who}`
+  if (task.nothingToOffer) return t('everyFoodIsAt')
+  const late = task.status === 'late' ? t('daysOver', { count: Math.floor(task.daysOver) }) : ''
+  const two = task.duty.people === 2 ? t('twoPeople') : ''
+  const who = task.duty.competence ? t('needsSomeoneClearedFor', { competence: task.duty.competence }) : ''
+  return `${late}${sayCadence(task.duty.cadence)}.${two}${who}`
 }
 </script>
 
 <template>
-  <aside class="side" :aria-label="`${resident?.name}: what is due`">
+  <aside class="side" :aria-label="t('whatIsDue', { name: resident?.name })">
     <header>
       <div>
         <h2>{{ resident?.name }}</h2>
         <p class="quiet small">{{ about }}</p>
-        <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }"
-          >Open the record</RouterLink
-        >
-        <RouterLink v-if="people.mayWrite" class="open" :to="{ name: 'move', params: { id: residentId } }"
-          >Move …</RouterLink
-        >
+        <RouterLink class="open" :to="{ name: 'record', params: { id: residentId } }">{{
+          t('openTheRecord')
+        }}</RouterLink>
+        <RouterLink v-if="people.mayWrite" class="open" :to="{ name: 'move', params: { id: residentId } }">{{
+          t('move2')
+        }}</RouterLink>
       </div>
-      <Button severity="secondary" class="close" aria-label="Close" @click="emit('close')"><X /></Button>
+      <Button severity="secondary" class="close" :aria-label="t('close')" @click="emit('close')"
+        ><X
+      /></Button>
     </header>
 
     <ul v-if="verdicts.length > 0" class="verdicts">
@@ -183,26 +186,26 @@ function under(task: Task): string {
           class="again"
           @click="emit('again', task)"
         >
-          {{ task.status === 'done' ? 'Again' : 'Do now' }}
+          {{ task.status === 'done' ? t('again') : t('doNow') }}
         </Button>
       </li>
-      <li v-if="shown.length === 0" class="quiet">Nothing due today.</li>
+      <li v-if="shown.length === 0" class="quiet">{{ t('nothingDueToday') }}</li>
     </ul>
 
     <Button v-if="touchable" class="planned" @click="emit('planned')">
-      {{ words.asPlanned }} <kbd>Enter</kbd>
+      {{ words.asPlanned }} <kbd>{{ t('enter') }}</kbd>
     </Button>
     <ExceptionPanel v-if="people.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 
     <section v-if="plan && (quarantine || plan.cautions.length > 0)" class="careful">
-      <h3>Careful</h3>
+      <h3>{{ t('careful') }}</h3>
       <p v-if="quarantine">
-        In quarantine until {{ sayDate(quarantine.until, today.day) }} at least: own gloves and tools.
+        {{ t('inQuarantineUntilAt', { date: sayDate(quarantine.until, today.day) }) }}
       </p>
       <p v-for="caution in plan.cautions" :key="caution">{{ caution }}</p>
     </section>
     <section v-if="lately.length > 0">
-      <h3>Just now</h3>
+      <h3>{{ t('justNow') }}</h3>
       <ul class="small">
         <li v-for="entry in lately" :key="entry.uid">
           {{ today.clock(entry.occurredAt) }} {{ site.initialsOf(entry.author) }} ·
@@ -211,7 +214,7 @@ function under(task: Task): string {
       </ul>
     </section>
     <section v-if="coming.length > 0">
-      <h3>Coming</h3>
+      <h3>{{ t('coming') }}</h3>
       <ul class="small">
         <li v-for="task in coming" :key="task.duty.id">
           {{ dutyName(task) }} {{ sayDate(task.dueOn ?? 0, today.day) }}

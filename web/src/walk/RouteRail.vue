@@ -6,6 +6,7 @@ import { sayMinutes } from '../words/numbers.ts'
 import type { WalkStop } from './stops.ts'
 import { usePrep } from './usePrep.ts'
 import { useWalk } from './useWalk.ts'
+import { t } from './words.ts'
 
 const emit = defineEmits<{ go: [stop: WalkStop] }>()
 const walk = useWalk()
@@ -44,9 +45,11 @@ watch(
 </script>
 
 <template>
-  <nav ref="rail" class="rail" aria-label="Today's walk">
+  <nav ref="rail" class="rail" :aria-label="t('todaysWalk')">
     <p class="total">
-      {{ overall.done }} of {{ overall.all }} done · about {{ sayMinutes(prep.rest.minutes) }} left
+      {{
+        t('ofDoneAboutLeft', { done: overall.done, all: overall.all, minutes: sayMinutes(prep.rest.minutes) })
+      }}
     </p>
     <ol>
       <template v-for="{ stop, tally, crossing, state } in legs" :key="stop.key">

@@ -4,6 +4,7 @@ import { useAfterPaint } from '../app/useAfterPaint.ts'
 import type { Box } from './stops.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
+import { t } from './words.ts'
 
 const { shelf, name } = defineProps<{ shelf: readonly Box[]; name: string }>()
 const emit = defineEmits<{ planned: [residents: string[]] }>()
@@ -20,10 +21,10 @@ const count = useAfterPaint(() => (people.mayWrite ? residents.value.filter(canT
     <span role="gridcell">
       <button
         type="button"
-        :aria-label="`Whole ${name} as planned: ${count}`"
+        :aria-label="t('wholeAsPlanned', { name, count })"
         @click="emit('planned', residents)"
       >
-        Whole shelf as planned · {{ count }}
+        {{ t('wholeShelfAsPlanned', { count }) }}
       </button>
     </span>
   </div>

@@ -19,6 +19,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
 import { usePress } from './usePress.ts'
+import { t } from './words.ts'
 
 // The board paints first; what lies beside and over it follows.
 const RouteRail = fetched(() => import('./RouteRail.vue'))
@@ -122,7 +123,10 @@ function exceptions(residentId: string): void {
 function again(task: Task): void {
   const draft = walk.focused && asPlanned(walk.focused, task)
   if (draft)
-    record.keep([draft], `${residents.nameOf(walk.focused ?? '')}: ${words.done[task.duty.does]} again`)
+    record.keep(
+      [draft],
+      t('again2', { name: residents.nameOf(walk.focused ?? ''), done: words.done[task.duty.does] }),
+    )
 }
 
 /** Whatever brought the focus to a cell, keys mean that one. */
@@ -181,7 +185,7 @@ const ACTIONS: Readonly<Record<string, () => void>> = {
       void nextTick(() => face.focus(next))
     } else step(1)
   },
-  f: () => void touchAll(shelfOf(walk.focused), 'Shelf'),
+  f: () => void touchAll(shelfOf(walk.focused), t('shelf2')),
   u: () => record.takeBack(),
   i: () => walk.focused && void router.push({ name: 'record', params: { id: walk.focused } }),
   b: () => {
@@ -270,10 +274,10 @@ onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
           :face="one"
           @all="(does) => touchAll(one.residents, one.bay.name, does)"
           @enter="enter(one.residents)"
-          @shelf="(ids) => touchAll(ids, 'Shelf')"
+          @shelf="(ids) => touchAll(ids, t('shelf2'))"
         />
       </template>
-      <p v-else class="quiet">Nobody lives here yet.</p>
+      <p v-else class="quiet">{{ t('nobodyLivesHereYet') }}</p>
     </main>
     <PanelFrame
       v-if="inPanel && !gate"

@@ -1,6 +1,7 @@
 import type { DutyKind, Task, TaskStatus } from '@kobrin/core'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { t } from './words.ts'
 
 /** Duties of one kind in one state that ask the same of the hand: on a box they are one mark with a number. */
 export interface Mark {
@@ -56,6 +57,6 @@ export function sayMarks(marks: readonly Mark[], who: (person: string) => string
     const doers = new Set(those.flatMap((mark) => mark.done.map(({ by }) => by)))
     const by = [...doers].map(who).join(' and ')
     const says = words.status[state]
-    return `${says.charAt(0).toUpperCase()}${says.slice(1)}${by ? ` by ${by}` : ''}: ${names}.`
+    return `${says.charAt(0).toUpperCase()}${says.slice(1)}${by ? t('by', { by }) : ''}: ${names}.`
   }).join(' ')
 }

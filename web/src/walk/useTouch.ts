@@ -5,6 +5,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { t } from './words.ts'
 
 /** What one touch says: everything that is due and needs no number, as planned. */
 export function useTouch() {
@@ -54,7 +55,7 @@ export function useTouch() {
     const can = (task: Task) => canBeForAll(task) && (does === undefined || task.duty.does === does)
     const each = residentIds.map((id) => plannedDrafts(id, can).drafts)
     const some = each.filter((drafts) => drafts.length > 0)
-    if (some.length > 0) record.keep(some.flat(), `${title}: ${some.length} as planned`)
+    if (some.length > 0) record.keep(some.flat(), t('asPlanned2', { title, count: some.length }))
     return some.length
   }
 

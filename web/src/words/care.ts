@@ -1,90 +1,28 @@
 import type { FloorRule, Housing, Light, Measured, SheetGroup, ZoneTarget } from '@kobrin/core'
-import { sayRange } from './numbers.ts'
 import { words } from './en.ts'
+import en from './en/care.ts'
+import { tablesOf } from './i18n.ts'
+import { sayRange } from './numbers.ts'
+import { sayQuantity } from './readings.ts'
 import { terms } from './terms.ts'
+import { t } from './told.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
-export const care = {
-  group: {
-    snake: 'Snakes',
-    lizard: 'Lizards',
-    tortoise: 'Tortoises',
-    frog: 'Frogs and toads',
-    salamander: 'Salamanders',
-    tarantula: 'Tarantulas',
-    scorpion: 'Scorpions',
-    whipSpider: 'Whip spiders',
-    vinegaroon: 'Vinegaroons',
-    millipede: 'Millipedes',
-    mantid: 'Mantids',
-    stickInsect: 'Stick and leaf insects',
-    cockroach: 'Cockroaches',
-    beetle: 'Beetles',
-    butterfly: 'Butterflies',
-    snail: 'Snails',
-    ant: 'Ants',
-    isopod: 'Isopods',
-    springtail: 'Springtails',
-    feeder: 'Feeder animals',
-    fish: 'Fish',
-  } satisfies Record<SheetGroup, string>,
-  measures: {
-    air: 'air',
-    surface: 'surface',
-    floor: 'floor',
-    water: 'water',
-    nest: 'nest',
-  } satisfies Record<Measured, string>,
-  /** Parts of a sheet, by the field of what is unsure. */
-  sheetPart: {
-    adult: 'Grown',
-    breeding: 'Young',
-    ecdysis: 'Sheds and molts',
-    growth: 'Growth',
-    heldFloor: 'Old floor',
-    holds: 'Leave in peace',
-    housing: 'Enclosure',
-    light: 'Light',
-    quarantineDays: 'Quarantine',
-    schools: 'Schools',
-    signs: 'Health signs',
-    targets: 'Climate',
-    together: 'Company',
-    water: 'Water',
-  } as Readonly<Record<string, string>>,
-  together: { alone: 'Alone', pairs: 'In pairs', groups: 'In groups', colony: 'As a colony' },
-  bears: { eggs: 'Lays eggs', young: 'Bears young', splits: 'Is split' },
-  furniture: {
-    hide: 'Hide',
-    dampHide: 'Damp hide',
-    climbing: 'To climb',
-    perch: 'Perch',
-    bowl: 'Water bowl',
-    plant: 'Plant',
-    other: 'Other',
+export const care = tablesOf(
+  'care',
+  en satisfies {
+    group: Record<SheetGroup, string>
+    measures: Record<Measured, string>
+    housing: Record<keyof Housing, string>
+    light: Partial<Record<keyof Light, string>>
   },
-  lamp: { uvb: 'Ultraviolet', day: 'Daylight', basking: 'Basking' },
-  housing: {
-    lengthMm: 'Length',
-    depthMm: 'Depth',
-    heightMm: 'Height',
-    times: 'Grows with it',
-    floorPerAnimalCm2: 'Floor for each',
-    litresPerAnimal: 'Room for each',
-    fall: 'At most above its floor',
-    floorDepthMm: 'Depth of floor',
-    freeBelowPerch: 'Free below the perch',
-    notLarger: 'Not larger than',
-    hides: 'Hides',
-    lock: 'Lock',
-    meshMm: 'Mesh',
-    climbing: 'To climb',
-    bowl: 'Water bowl',
-    crew: 'Clean-up crew',
-  } satisfies Record<keyof Housing, string> as Readonly<Record<string, string>>,
-  light: { hours: 'Light', winterHours: 'Light in winter' } satisfies Partial<Record<keyof Light, string>>,
-  trusted: 'Local law, the vet and the poison centre come before anything written here.',
-} as const
+)
+
+/** Parts of a sheet, by the field of what is unsure. */
+export const sheetParts: Readonly<Record<string, string>> = care.sheetPart
+
+/** Lines of a housing, by their field. */
+export const housingLines: Readonly<Record<string, string>> = care.housing
 
 function range(value: unknown, unit: string): string {
   return Array.isArray(value) ? `${value.join('–')} ${unit}` : `${String(value)} ${unit}`
@@ -99,8 +37,11 @@ export function span(values: readonly number[] | undefined, unit: string): strin
 
 /** What a zone is called, with what is measured there and when it counts, where its name does not say. */
 export function sayZone({ zone, measures, during }: ZoneTarget): string {
-  const measured = measures && !zone.includes(measures) ? ` (${care.measures[measures]})` : ''
-  return `${zone}${measured}${during ? `, during ${words.hold[during].toLowerCase()}` : ''}`
+  const named =
+    measures && !zone.includes(measures)
+      ? t('zoneMeasured', { zone, measured: care.measures[measures] })
+      : zone
+  return during ? t('zoneDuring', { zone: named, hold: words.hold[during].toLowerCase() }) : named
 }
 
 /** The climate of a zone in one line. */
@@ -114,10 +55,10 @@ export function sayTarget({
   const nights = span(nightCelsius, '°C')
   const parts = [
     span(celsius, '°C'),
-    nights && `nights ${nights}`,
+    nights && t('nights', { range: nights }),
     span(humidity, '%'),
-    ceilingCelsius === undefined ? null : `never above ${ceilingCelsius} °C`,
-    neverBelowCelsius === undefined ? null : `never below ${neverBelowCelsius} °C`,
+    ceilingCelsius === undefined ? null : t('neverAboveCelsius', { celsius: ceilingCelsius }),
+    neverBelowCelsius === undefined ? null : t('neverBelowCelsius', { celsius: neverBelowCelsius }),
   ]
   return parts.filter(Boolean).join(', ')
 }
@@ -128,45 +69,50 @@ export function lightLines({ hours, winterHours, uvb }: Partial<Light> = {}) {
   const lines: readonly (readonly [keyof Light, string, string | null])[] = [
     ['hours', care.light.hours, span(hours, 'h')],
     ['winterHours', care.light.winterHours, span(winterHours, 'h')],
-    ['uvb', 'Tube over the length', span(share, '%')],
-    ['uvb', 'Tube to the back', span(uvb?.distanceMm, 'mm')],
-    ['uvb', 'UV index', span(uvb?.index, '')],
+    ['uvb', t('tubeOverTheLength'), span(share, '%')],
+    ['uvb', t('tubeToTheBack'), span(uvb?.distanceMm, 'mm')],
+    ['uvb', sayQuantity('uvIndex'), span(uvb?.index, '')],
   ]
   return lines.flatMap(([field, term, says]) => (says === null ? [] : [{ field, term, says }]))
 }
 
+type Part = keyof typeof terms.part
+
 /** A line of the housing as a keeper reads it. */
 export function sayHousing(field: string, value: unknown): string {
-  if (typeof value === 'boolean') return value ? 'yes' : 'not needed'
+  if (typeof value === 'boolean') return value ? t('yes') : t('notNeeded')
   if (field === 'floorPerAnimalCm2') return range(value, 'cm²')
   if (field === 'hides') return String(value)
   if (field === 'litresPerAnimal') return range(value, 'l')
   if (field === 'fall') {
-    const { mm, part, times } = value as { mm: number; part?: keyof typeof terms.part; times?: number }
-    return part && times !== undefined ? `${mm} mm, or ${times} × its ${terms.part[part]}` : `${mm} mm`
+    const { mm, part, times } = value as { mm: number; part?: Part; times?: number }
+    return part && times !== undefined
+      ? t('fallOrTimes', { mm, times, part: terms.part[part] })
+      : t('onlyMm', { mm })
   }
   if (field === 'times') {
-    const { part, ...sides } = value as { part: keyof typeof terms.part; [side: string]: unknown }
-    const said = Object.entries(sides).map(([side, times]) => `${side} ${String(times)} ×`)
-    return `${said.join(', ')} its ${terms.part[part]}`
+    const { part, ...sides } = value as { part: Part; [side: string]: unknown }
+    const said = Object.entries(sides).map(([side, times]) => t('side', { side, times: String(times) }))
+    return t('sidesOfPart', { sides: said.join(', '), part: terms.part[part] })
   }
   if (field === 'freeBelowPerch') {
     const { part, times, grows } = value as NonNullable<Housing['freeBelowPerch']>
-    const next = grows === undefined ? '' : ' as it will be after the molt'
-    return `${times.join('–')} × its ${terms.part[part]}${next}`
+    const told = { times: times.join('–'), part: terms.part[part] }
+    return grows === undefined ? t('timesPart', told) : t('timesPartAfterMolt', told)
   }
   if (field === 'notLarger') {
     const { litres, untilCount } = value as { litres: number; untilCount?: number }
-    return `${litres} l${untilCount === undefined ? '' : ` until there are ${untilCount}`}`
+    return untilCount === undefined
+      ? t('litres', { litres })
+      : t('litresUntil', { litres, until: untilCount })
   }
   return range(value, 'mm')
 }
 
 export function sayHeldFloor({ days, checkEvery, hides, eggDays, harmlessOutside }: FloorRule): string {
-  const eggs =
-    eggDays === undefined ? '' : ` Eggs take up to ${eggDays} days, and longer where it lies cooler.`
-  const freeze = harmlessOutside
-    ? ''
-    : ' Frozen for three days before it goes: what is in it must not settle outside.'
-  return `Kept ${days} days, looked into every ${checkEvery}: it may hide ${hides}.${eggs}${freeze}`
+  return [
+    t('keptDays', { days, count: checkEvery, hides }),
+    ...(eggDays === undefined ? [] : [t('eggsTakeUpTo', { count: eggDays })]),
+    ...(harmlessOutside ? [] : [t('frozenBeforeItGoes')]),
+  ].join(' ')
 }

@@ -1,10 +1,12 @@
 import type { Duty, Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
 import { isBefore, isStopped } from '@kobrin/core'
 import { words } from './en.ts'
-import { sayDay, sayGrams, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
+import { sayDay, sayGrams, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { spaced } from './spaced.ts'
 import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
 import { sayObstacles } from './rest.ts'
 import type { Teller } from './reasons.ts'
+import { t } from './said.ts'
 
 /** "6 crickets M, calcium" */
 export function sayOffering({ item, size, count, grams, supplements }: Offering): string {
@@ -12,7 +14,7 @@ export function sayOffering({ item, size, count, grams, supplements }: Offering)
   const sized = size === undefined ? item : count && count[1] === 1 ? `${size} ${item}` : `${item} ${size}`
   const about = grams
     ? count
-      ? `, about ${sayRange(grams, (value) => spaced(Math.round(value)))} g`
+      ? t('aboutG', { range: sayRange(grams, (value) => spaced(Math.round(value))) })
       : `, ${sayGrams(grams[1])}`
     : ''
   const with_ = supplements.length > 0 ? `, ${supplements.join(' and ')}` : ''
@@ -20,8 +22,8 @@ export function sayOffering({ item, size, count, grams, supplements }: Offering)
 }
 
 export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): string {
-  if (keptAt !== undefined) return `Old floor, ${keptAt}`
-  if (duty.reads) return `Read ${sayPoint(duty.reads)}`
+  if (keptAt !== undefined) return t('oldFloor', { keptAt })
+  if (duty.reads) return t('read', { point: sayPoint(duty.reads) })
   return duty.label ?? words.duty[duty.does]
 }
 
@@ -35,59 +37,59 @@ export function sayUndone(hold: Hold, duties: readonly Duty[]): string {
 export function sayHold({ hold, since, expectedEnd, overdue, endsBy }: Hold, today: number): string {
   const name = words.hold[hold]
   const days = today - since + 1
-  if (overdue) return `${name} for ${days} days: should be over. Look.`
-  if (expectedEnd === null) return `${name} since ${sayDay(since, today)}`
-  if (expectedEnd <= today) return `${name}, day ${days}. Over about now; look.`
+  if (overdue) return t('forDaysShouldBe', { name, count: days })
+  if (expectedEnd === null) return t('since', { name, day: sayDay(since, today) })
+  if (expectedEnd <= today) return t('dayOverAboutNow', { name, days })
   const end = sayDay(expectedEnd, today)
-  return endsBy === 'time' ? `${name} until ${end}` : `${name}, day ${days}. Over about ${end}.`
+  return endsBy === 'time' ? t('until', { name, end }) : t('dayOverAbout', { name, days, end })
 }
 
 /** The headline of a verdict. */
 export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
   switch (what.code) {
     case 'holdOverdue':
-      return `${words.hold[what.hold]} should be over. Look, then say what you found.`
+      return t('shouldBeOverLook', { hold: words.hold[what.hold] })
     case 'refusing':
       return what.explainedBy
-        ? `Refused ${what.inRow} times; explained: ${words.hold[what.explainedBy].toLowerCase()}`
-        : `Refused ${what.inRow} times, not explained`
+        ? t('refusedTimesExplained', { count: what.inRow, hold: words.hold[what.explainedBy].toLowerCase() })
+        : t('refusedTimesNotExplained', { count: what.inRow })
     case 'fedTwice':
-      return `Fed twice today: ${what.by.map(who).join(' and ')}`
+      return t('fedTwiceToday', { by: what.by.map(who).join(' and ') })
     case 'unseen':
-      return what.days === null ? 'Never seen' : `Not seen for ${what.days} days`
+      return what.days === null ? t('neverSeen') : t('notSeenForDays', { count: what.days })
     case 'suspectWeight':
-      return `${sayGrams(what.grams)} does not fit ${sayGrams(what.level)}: weigh again`
+      return t('doesNotFitWeigh', { grams: sayGrams(what.grams), grams2: sayGrams(what.level) })
     case 'observed':
       return what.text
     case 'unaccounted':
-      return `${what.missing} unaccounted for since ${sayDay(what.day, today)}`
+      return t('unaccountedForSince', { missing: what.missing, day: sayDay(what.day, today) })
     case 'vacated':
-      return what.leaves === 'toClean' ? 'Waits to be cleaned' : 'Its old floor waits to be kept'
+      return what.leaves === 'toClean' ? t('waitsToBeCleaned') : t('itsOldFloorWaits')
     case 'floorReady':
-      return `Old floor, ${what.where}: may go now, after a last look${what.freeze ? ' and three days in the freezer' : ''}`
+      return t('oldFloorMayGo', { where: what.where, freeze: what.freeze ? t('andThreeDaysIn') : '' })
     case 'floorWaits':
-      return `Old floor, ${what.where}: look into it`
+      return t('oldFloorLookInto', { where: what.where })
     case 'gone':
-      return `${what.how === 'died' ? 'Died' : 'Left'} ${sayDay(what.day, today)}`
+      return `${what.how === 'died' ? t('died') : t('left')} ${sayDay(what.day, today)}`
     case 'reading':
       return sayReading(what)
     case 'sign':
       return what.first === null ? what.sign : `${what.sign}. ${what.first}`
     case 'restUnfit':
-      return `Should not rest: ${sayObstacles(what.obstacles, today)}`
+      return t('shouldNotRest', { obstacles: sayObstacles(what.obstacles, today) })
     case 'wake':
       return what.why === 'urine'
-        ? 'Wake it: it passed water in its rest'
-        : `Wake it: ${Math.round((what.share ?? 0) * 100)} % of its weight is gone`
+        ? t('wakeItItPassed')
+        : t('wakeItOfIts', { share: Math.round((what.share ?? 0) * 100) })
     case 'noPlan':
-      return 'No plan: its care sheet cannot answer for it'
+      return t('noPlanItsCare')
     case 'stageReached':
-      return `Has reached the next stage: ${what.name}`
+      return t('hasReachedTheNext', { name: what.name })
     case 'condition':
-      return `Body condition ${what.score}: ${what.score > 3 ? 'feed less' : 'feed more'}?`
+      return t('bodyCondition', { score: what.score, score2: what.score > 3 ? t('feedLess') : t('feedMore') })
     case 'retainedSkin': {
-      const since = what.day === null ? '' : ` since ${sayDay(what.day, today)}`
-      return `Old skin on ${what.parts.map((part) => words.retained[part]).join(', ')}${since}, look again`
+      const since = what.day === null ? '' : t('since2', { day: sayDay(what.day, today) })
+      return t('oldSkinOnLook', { parts: what.parts.map((part) => words.retained[part]).join(', '), since })
     }
   }
 }
@@ -95,23 +97,24 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
 function sayDone(tasks: readonly Task[]): string | null {
   const fed = tasks.find(({ duty, status }) => duty.does === 'feed' && status === 'done')
   if (!fed) return null
-  return `Fed, ${fed.done?.outcome ? words.outcome[fed.done.outcome] : 'bowl looked at'}`
+  return t('fed', { outcome: fed.done?.outcome ? words.outcome[fed.done.outcome] : t('bowlLookedAt') })
 }
 
 function sayTask(task: Task): string {
   if (task.duty.does === 'feed') {
-    if (task.tooLarge) return `Due to eat. ${sayTooLarge(task.tooLarge)}`
-    if (task.nothingToOffer) return 'Due to eat, but every food is at its cap'
-    return task.offering ? `Eats today: ${sayOffering(task.offering)}` : dutyName(task)
+    if (task.tooLarge) return t('dueToEat', { tooLarge: sayTooLarge(task.tooLarge) })
+    if (task.nothingToOffer) return t('dueToEatBut')
+    return task.offering ? t('eatsToday', { offering: sayOffering(task.offering) }) : dutyName(task)
   }
   return dutyName(task)
 }
 
 /** "Nothing is small enough: a pinkie has 2 g, at most 0.8 g. Instead: a part of one, or waiting." */
 export function sayTooLarge({ item, size, unit, has, most, instead }: NonNullable<Task['tooLarge']>): string {
-  const told = (value: number) => (unit === 'g' ? sayGrams(value) : `${Math.round(value * 10) / 10} mm`)
-  const other = instead.length > 0 ? instead.join('; ') : 'a part of one, something smaller, or waiting'
-  return `Nothing is small enough: ${item} ${size} is ${told(has)}, at most ${told(most)} may be given. Instead: ${other}.`
+  const told = (value: number) =>
+    unit === 'g' ? sayGrams(value) : t('mm', { value: Math.round(value * 10) / 10 })
+  const other = instead.length > 0 ? instead.join('; ') : t('aPartOfOne')
+  return t('nothingIsSmallEnough', { item, size, told: told(has), told2: told(most), other })
 }
 
 /** A verdict in the little room of a cell: what to do about it stands in the panel. */
@@ -135,19 +138,25 @@ export function sayCell(resident: ResidentDay, teller: Teller): { text: string; 
   const watch = verdicts.find(({ severity }) => severity === 'watch')
   if (watch) return { text: sayBriefly(watch, teller), tone: 'watch' }
   if (tasks.length > 0 && tasks.every(({ duty }) => isBefore(duty)))
-    return { text: 'Expected. Its place is made ready.', tone: 'plain' }
+    return { text: t('expectedItsPlaceIs'), tone: 'plain' }
   const toDo = tasks.filter(({ status }) => status === 'due' || status === 'late')
   const first =
     toDo.find(({ duty }) => duty.does === 'feed') ?? toDo.find(({ duty }) => duty.does === 'weigh') ?? toDo[0]
   if (first) return { text: sayTask(first), tone: 'plain' }
   const later = tasks.find(({ opensAtMinute }) => opensAtMinute !== undefined)
   if (later)
-    return { text: `${dutyName(later)} after ${sayMinuteOfDay(later.opensAtMinute ?? 0)}`, tone: 'done' }
+    return {
+      text: t('after', { duty: dutyName(later), minuteOfDay: sayMinuteOfDay(later.opensAtMinute ?? 0) }),
+      tone: 'done',
+    }
   const done = sayDone(tasks)
   if (done) return { text: done, tone: 'done' }
   const next = tasks
     .filter(({ duty, dueOn }) => duty.does === 'feed' && dueOn !== null)
     .sort((a, b) => (a.dueOn ?? 0) - (b.dueOn ?? 0))[0]
-  if (next?.dueOn != null) return { text: `Eats ${sayDay(next.dueOn, teller.today)}`, tone: 'done' }
-  return { text: tasks.some(({ status }) => status === 'done') ? 'All done' : 'Nothing due', tone: 'done' }
+  if (next?.dueOn != null) return { text: t('eats', { day: sayDay(next.dueOn, teller.today) }), tone: 'done' }
+  return {
+    text: tasks.some(({ status }) => status === 'done') ? t('allDone') : t('nothingDue'),
+    tone: 'done',
+  }
 }

@@ -1,5 +1,6 @@
 import type { DutyPatch, Override } from '@kobrin/core'
-import { terms } from './terms.ts'
+import { t } from './told.ts'
+import { sayCadence } from './cadence.ts'
 
 /** A field of the plan as a keeper reads it: floorDepthMm is the floor depth. */
 function sayField(field: string): string {
@@ -7,11 +8,13 @@ function sayField(field: string): string {
 }
 
 function sayPatch(patch: DutyPatch): string {
-  if ('drop' in patch) return `${patch.id}: no longer`
+  if ('drop' in patch) return t('noLonger', { id: patch.id })
   const { id, cadence, amount, ...rest } = patch
   const says = [
-    cadence && terms.cadence(cadence),
-    amount?.by === 'portion' ? `about ${Math.round(amount.grams)} g` : amount && 'another amount',
+    cadence && sayCadence(cadence),
+    amount?.by === 'portion'
+      ? t('aboutG', { grams: Math.round(amount.grams) })
+      : amount && t('anotherAmount'),
     ...Object.keys(rest),
   ]
   return `${id}: ${says.filter(Boolean).join(', ')}`
@@ -21,9 +24,9 @@ function sayPatch(patch: DutyPatch): string {
 export function sayOverride({ patch, target, housing, light }: Override): string {
   const parts = [
     patch && sayPatch(patch),
-    target && `climate, ${target.zone}`,
-    housing && `enclosure: ${Object.keys(housing).map(sayField).join(', ')}`,
-    light && `light: ${Object.keys(light).map(sayField).join(', ')}`,
+    target && t('climate', { zone: target.zone }),
+    housing && t('enclosure', { keys: Object.keys(housing).map(sayField).join(', ') }),
+    light && t('light', { keys: Object.keys(light).map(sayField).join(', ') }),
   ]
   return parts.filter(Boolean).join('; ')
 }

@@ -1,7 +1,9 @@
 import type { Doubt } from '@kobrin/core'
-import { sayGrams, spaced } from './numbers.ts'
+import { sayGrams } from './numbers.ts'
+import { spaced } from './spaced.ts'
 import { sayValue } from './readings.ts'
 import { sayObstacles } from './rest.ts'
+import { t } from './told.ts'
 
 type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' | 'offScale' }>
 
@@ -16,28 +18,34 @@ export function sayDoubted(doubt: Exclude<Doubt, { code: 'restUnfit' }>): string
 
 /** A kind question about a value that does not fit. */
 export function sayDoubt(doubt: Doubt, today: number): string {
-  if (doubt.code === 'restUnfit') return `No winter rest: ${sayObstacles(doubt.obstacles, today)}.`
+  if (doubt.code === 'restUnfit')
+    return t('noWinterRest', { obstacles: sayObstacles(doubt.obstacles, today) })
   if (doubt.code === 'offScale') {
     const { what, value: read, low, high } = doubt
-    const fahrenheit = what === 'celsius' ? ' Perhaps it was °F.' : ''
-    return `${sayValue(what, read)}? Readings lie between ${sayValue(what, low)} and ${sayValue(what, high)}.${fahrenheit}`
+    const fahrenheit = what === 'celsius' ? t('perhapsItWasF') : ''
+    return t('readingsLieBetweenAnd', {
+      value: sayValue(what, read),
+      value2: sayValue(what, low),
+      value3: sayValue(what, high),
+      fahrenheit,
+    })
   }
   const value = withUnit(doubt.value, doubt.unit)
   if (doubt.code === 'implausible') {
-    const between = `${withUnit(doubt.low, doubt.unit)} and ${withUnit(doubt.high, doubt.unit)}`
+    const between = t('and', { low: withUnit(doubt.low, doubt.unit), high: withUnit(doubt.high, doubt.unit) })
     return doubt.of === 'sheet'
-      ? `${value}? At its stage one can be between ${between}.`
-      : `${value}? Any animal of its group is between ${between}.`
+      ? t('atItsStageOne', { value, between })
+      : t('anyAnimalOfIts', { value, between })
   }
   const usual = withUnit(doubt.usual, doubt.unit)
   switch (doubt.code) {
     case 'slippedDecimal':
-      return `${value}? It was about ${usual}. Perhaps the decimal slipped.`
+      return t('itWasAboutPerhaps', { value, usual })
     case 'farFromUsual':
-      return `${value}? It was about ${usual}; that is ${doubt.ratio > 1 ? 'far more' : 'far less'}.`
+      return t('itWasAboutThat', { value, usual, ratio: doubt.ratio > 1 ? t('farMore') : t('farLess') })
     case 'hugeAmount':
-      return `${value}? Usually about ${usual}.`
+      return t('usuallyAbout', { value, usual })
     case 'shrunk':
-      return `${value}? It measured ${usual} before, and this part does not shrink.`
+      return t('itMeasuredBeforeAnd', { value, usual })
   }
 }

@@ -38,7 +38,7 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Old floor: 14 babies', of('floorChecked', { found: 'babies', count: 14 })],
   ['Old floor: some eggs', of('floorChecked', { found: 'eggs' })],
   ['Old floor thrown away', of('floorDisposed', {})],
-  ['Checked', of('checked', { duty: 'lock' })],
+  ['Inspected', of('checked', { duty: 'lock' })],
   ['Body condition 4', of('condition', { score: 4 })],
   [
     '5 crickets M with calcium: part taken (In blue)',

@@ -1,9 +1,11 @@
-import type { Draft, Entry, Fact, FactKind, Payload } from '@kobrin/core'
+import type { Draft, Entry, Fact, FactKind, Payload, SkinLeft } from '@kobrin/core'
 import { words } from './en.ts'
 import { terms } from './terms.ts'
 import type { Teller } from './reasons.ts'
 import { sayDate, sayGrams } from './numbers.ts'
 import { sayValue } from './readings.ts'
+import { spaced } from './spaced.ts'
+import { t } from './told.ts'
 
 /** Names as entries need them: days from today, and the stages and schools of the sheet of a resident. */
 export type EntryTeller = Pick<Teller, 'today' | 'stageOf' | 'schoolOf'>
@@ -13,76 +15,106 @@ interface About extends EntryTeller {
   of: string
 }
 
-function because(why: string | undefined): string {
-  return why ? `: ${why}` : ''
+/** What happened, and why where somebody said so. */
+function withWhy(says: string, why: string | undefined): string {
+  return why ? t('saysWhy', { says, why }) : says
+}
+
+function sayGone(one: string, some: (count: number) => string, { count, why }: Payload<'died'>): string {
+  return withWhy(count === undefined ? one : some(count), why)
+}
+
+function saySkins(parts: readonly SkinLeft[]): string {
+  return parts.map((part) => words.retained[part]).join(', ')
+}
+
+function sayShed({ stage, how, retained }: Payload<'ecdysis'>): string {
+  const named = terms.stage[stage]
+  const shed =
+    how === 'inPieces'
+      ? t('inPieces', { shed: named })
+      : how === 'whole'
+        ? t('inOnePiece', { shed: named })
+        : named
+  return retained?.length ? t('oldSkinOn', { shed, parts: saySkins(retained) }) : shed
+}
+
+function sayMeal({ item, size, count, grams, supplements, outcome, why }: Payload<'fed'>): string {
+  const amount = count === undefined ? (grams === undefined ? [] : [sayGrams(grams)]) : [spaced(count)]
+  const food = [...amount, item, ...(size ? [size] : [])].join(' ')
+  const meal = supplements?.length ? t('dustedWith', { food, dust: supplements.join(', ') }) : food
+  const says = t('mealOutcome', { meal, outcome: words.outcome[outcome] })
+  return why ? t('inBrackets', { says, why }) : says
+}
+
+function sayBowl({ found, leftFraction, refilled }: Payload<'bowl'>): string {
+  return [
+    t('bowlFound', { found }),
+    ...(leftFraction === undefined ? [] : [t('percentLeft', { percent: Math.round(leftFraction * 100) })]),
+    ...(refilled ? [t('refilled')] : []),
+  ].join(', ')
 }
 
 const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } = {
-  registered: (payload) => `Put on record: ${payload.name}`,
-  arrived: (payload) => `Arrived${payload.source ? ` from ${payload.source}` : ''}`,
-  died: (payload) =>
-    `${payload.count === undefined ? 'Died' : `${payload.count} died`}${because(payload.why)}`,
+  registered: ({ name }) => t('putOnRecord', { name }),
+  arrived: ({ source }) => (source ? t('arrivedFrom', { source }) : t('arrivedEntry')),
+  died: (payload) => sayGone(t('diedEntry'), (count) => t('someDied', { count }), payload),
   left: (payload) =>
-    `${payload.count === undefined ? 'Left' : `${payload.count} left`}, to ${payload.to}${because(payload.why)}`,
-  staged: ({ stage, why }, { of, stageOf }) => `Stage: ${stageOf(of, stage)}. ${why}`,
-  schooled: ({ school, option, why }, { of, schoolOf }) => `School: ${schoolOf(of, school, option)}. ${why}`,
-  expected: (payload) => `Expected${payload.from ? ` from ${payload.from}` : ''}`,
-  moved(payload) {
-    const count =
-      payload.found === undefined ? '' : `, ${payload.found} of ${payload.expected ?? payload.found} found`
-    return `Moved${count}${because(payload.why)}`
-  },
-  vacated: (payload) =>
-    payload.leaves === 'toClean' ? 'Moved out of; to be cleaned' : 'Moved out of; floor to be kept',
+    sayGone(t('leftTo', { to: payload.to }), (count) => t('someLeftTo', { count, to: payload.to }), payload),
+  staged: ({ stage, why }, { of, stageOf }) => t('stage', { stage: stageOf(of, stage), why }),
+  schooled: ({ school, option, why }, { of, schoolOf }) =>
+    t('school', { school: schoolOf(of, school, option), why }),
+  expected: ({ from }) => (from ? t('expectedFrom', { from }) : t('expected')),
+  moved: ({ found, expected, why }) =>
+    withWhy(
+      found === undefined ? t('movedEntry') : t('movedFound', { found, expected: expected ?? found }),
+      why,
+    ),
+  vacated: ({ leaves }) => (leaves === 'toClean' ? t('movedOutOfTo') : t('movedOutOfFloor')),
   reading: ({ zone, what, value }) => `${zone}: ${sayValue(what, value)}`,
-  readied: (payload) => (payload.floor === 'kept' ? 'Emptied, floor kept' : 'Cleaned'),
-  counted: (payload) =>
-    `Counted ${payload.count}${payload.expected === undefined ? '' : ` of ${payload.expected}`}`,
-  accounted: (payload) => `Missing: ${payload.found} found again, ${payload.lost} given up. ${payload.why}`,
-  gained: (payload) =>
-    `${payload.count} more${payload.lot ? ', found in old floor' : ''}${because(payload.why)}`,
-  floorKept: (payload) => `Old floor put aside: ${payload.at}`,
-  floorChecked: (payload) =>
-    payload.found === 'nothing'
-      ? 'Old floor: nothing alive'
-      : `Old floor: ${payload.count ?? 'some'} ${payload.found}`,
-  floorDisposed: (payload) => `Old floor thrown away${because(payload.why)}`,
-  checked: () => 'Checked',
-  condition: (payload) => `Body condition ${payload.score}`,
-  fed(payload) {
-    const { item, size, count, grams, supplements, outcome, why } = payload
-    const amount = count !== undefined ? `${count} ` : grams !== undefined ? `${sayGrams(grams)} ` : ''
-    const dust = supplements?.length ? ` with ${supplements.join(', ')}` : ''
-    return `${amount}${item}${size ? ` ${size}` : ''}${dust}: ${words.outcome[outcome]}${why ? ` (${why})` : ''}`
+  readied: ({ floor }) => (floor === 'kept' ? t('emptiedFloorKept') : t('cleaned')),
+  counted: ({ count, expected }) =>
+    expected === undefined ? t('counted', { counted: count }) : t('countedOf', { counted: count, expected }),
+  accounted: ({ found, lost, why }) => t('missingFoundAgainGiven', { found, lost, why }),
+  gained: ({ count, lot, why }) =>
+    withWhy(lot ? t('moreFoundInOld', { more: count }) : t('more', { more: count }), why),
+  floorKept: ({ at }) => t('oldFloorPutAside', { at }),
+  floorChecked: ({ found, count }) =>
+    found === 'nothing'
+      ? t('oldFloorNothingAlive')
+      : count === undefined
+        ? t('oldFloorSome', { found })
+        : t('oldFloorSomeCounted', { animals: count, found }),
+  floorDisposed: ({ why }) => withWhy(t('oldFloorThrownAway'), why),
+  checked: () => t('inspected'),
+  condition: ({ score }) => t('bodyConditionEntry', { score }),
+  fed: sayMeal,
+  bowl: sayBowl,
+  watered: ({ litres }) => (litres ? t('freshWaterLitres', { litres }) : t('freshWater')),
+  cleaned: ({ scope }) => (scope === 'full' ? t('fullClean') : t('spotCleaned')),
+  dampened({ end, litres }) {
+    const where = end ? t('dampenedWhere', { where: terms.end[end] }) : t('dampened')
+    return litres ? t('withLitres', { where, litres }) : where
   },
-  bowl(payload) {
-    const left =
-      payload.leftFraction === undefined ? '' : `, ${Math.round(payload.leftFraction * 100)} % left`
-    return `Bowl found ${payload.found}${left}${payload.refilled ? ', refilled' : ''}`
-  },
-  watered: (payload) => `Fresh water${payload.litres ? ` ${payload.litres} l` : ''}`,
-  cleaned: (payload) => (payload.scope === 'full' ? 'Full clean' : 'Spot-cleaned'),
-  dampened: (payload) =>
-    `Dampened${payload.end ? ` ${terms.end[payload.end]}` : ''}${payload.litres ? ` ${payload.litres} l` : ''}`,
-  weighed: (payload) => `Weighed ${sayGrams(payload.grams)}${payload.confirmed ? ', looked at twice' : ''}`,
-  measured: (payload) => `${terms.part[payload.part]} ${payload.mm} mm`,
-  ecdysis(payload) {
-    const how = payload.how === 'inPieces' ? ' in pieces' : payload.how === 'whole' ? ' whole' : ''
-    const kept = payload.retained?.length
-      ? `, old skin on ${payload.retained.map((part) => words.retained[part]).join(', ')}`
-      : ''
-    return `${terms.stage[payload.stage]}${how}${kept}`
-  },
-  skinCleared: (payload) =>
-    `Old skin off${payload.parts ? `: ${payload.parts.map((part) => words.retained[part]).join(', ')}` : ''}`,
-  looked: (payload) => (payload.seen ? 'Seen' : 'Looked, not seen'),
-  droppings: (payload) => `Droppings: ${terms.droppings[payload.kind]}`,
-  observed: (payload) => `${payload.text} (${terms.severity[payload.severity]})`,
-  noted: (payload) => payload.text,
-  held: (payload, { today }) =>
-    `Hold: ${words.hold[payload.hold]}${payload.until === undefined ? '' : ` until ${sayDate(payload.until, today)}`}. ${payload.reason}`,
-  released: (payload) =>
-    `Hold lifted: ${words.hold[payload.hold]}${payload.reason ? `. ${payload.reason}` : ''}`,
+  weighed: ({ grams, confirmed }) =>
+    confirmed
+      ? t('weighedLookedTwice', { grams: sayGrams(grams) })
+      : t('weighed', { grams: sayGrams(grams) }),
+  measured: ({ part, mm }) => t('partMm', { part: terms.part[part], mm }),
+  ecdysis: sayShed,
+  skinCleared: ({ parts }) => (parts ? t('oldSkinOffParts', { parts: saySkins(parts) }) : t('oldSkinOff')),
+  looked: ({ seen }) => (seen ? t('seen') : t('lookedNotSeen')),
+  droppings: ({ kind }) => t('droppings', { droppings: terms.droppings[kind] }),
+  observed: ({ text, severity }) => t('inBrackets', { says: text, why: terms.severity[severity] }),
+  noted: ({ text }) => text,
+  held: ({ hold, until, reason }, { today }) =>
+    until === undefined
+      ? t('hold', { hold: words.hold[hold], reason })
+      : t('holdUntil', { hold: words.hold[hold], until: sayDate(until, today), reason }),
+  released: ({ hold, reason }) =>
+    reason
+      ? t('holdLiftedWhy', { hold: words.hold[hold], reason })
+      : t('holdLifted', { hold: words.hold[hold] }),
 }
 
 function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, about: About): string {
@@ -92,9 +124,9 @@ function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, about: About): string {
 /** What an entry says, or would say, in one line. */
 export function sayDraft(entry: Draft, teller: EntryTeller): string {
   const about = { ...teller, of: entry.subject }
-  if (entry.kind === 'retracted') return `Took back an entry: ${entry.payload.why}`
+  if (entry.kind === 'retracted') return t('tookBackAnEntry', { why: entry.payload.why })
   if (entry.kind === 'corrected')
-    return `Corrected to: ${sayFact(entry.payload.to, about)}. ${entry.payload.why}`
+    return t('correctedTo', { fact: sayFact(entry.payload.to, about), why: entry.payload.why })
   return sayFact(entry, about)
 }
 

@@ -1,9 +1,11 @@
 import type { BodyPart, Finding } from '@kobrin/core'
 import { terms } from './terms.ts'
-import { round, sayMm, spaced } from './numbers.ts'
+import { round, sayMm } from './numbers.ts'
+import { spaced } from './spaced.ts'
+import { t } from './told.ts'
 
 function grown({ part, times }: Finding): string {
-  return part && times !== undefined ? ` (${round(times)} × its ${terms.part[part]})` : ''
+  return part && times !== undefined ? t('its', { times: round(times), part: terms.part[part] }) : ''
 }
 
 function measure(part: BodyPart | undefined): string {
@@ -24,113 +26,113 @@ interface Said {
 
 const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
   short: ({ needs, has, by }) => ({
-    what: `Too short: ${sayMm(has)} of ${sayMm(needs)}${by}`,
-    mend: 'A longer enclosure.',
+    what: t('tooShortOf', { has: sayMm(has), needs: sayMm(needs), by }),
+    mend: t('aLongerEnclosure'),
   }),
   narrow: ({ needs, has, by }) => ({
-    what: `Too narrow: ${sayMm(has)} of ${sayMm(needs)}${by}`,
-    mend: 'A deeper enclosure.',
+    what: t('tooNarrowOf', { has: sayMm(has), needs: sayMm(needs), by }),
+    mend: t('aDeeperEnclosure'),
   }),
   low: ({ needs, has, by }) => ({
-    what: `Too low: ${sayMm(has)} of ${sayMm(needs)}${by}`,
-    mend: 'A taller enclosure.',
+    what: t('tooLowOf', { has: sayMm(has), needs: sayMm(needs), by }),
+    mend: t('aTallerEnclosure'),
   }),
   crowded: ({ needs, has }) => ({
-    what: `Crowded: ${spaced(Math.round(has))} of ${spaced(Math.round(needs))} cm² of floor`,
-    mend: 'Fewer animals, or a larger floor.',
+    what: t('crowdedOfCmOf', { has: spaced(Math.round(has)), needs: spaced(Math.round(needs)) }),
+    mend: t('fewerAnimalsOrA'),
   }),
   fewLitres: ({ needs, has }) => ({
-    what: `Crowded: ${spaced(Math.round(has))} of ${spaced(Math.round(needs))} l for all of them`,
-    mend: 'Fewer animals, or a larger enclosure.',
+    what: t('crowdedOfLFor', { has: spaced(Math.round(has)), needs: spaced(Math.round(needs)) }),
+    mend: t('fewerAnimalsOrALarger'),
   }),
   fallsFar: ({ needs, has, by }) => ({
-    what: `A fall would break it: ${sayMm(has)} above its floor, at most ${sayMm(needs)}${by}`,
-    mend: 'More floor, or a lower enclosure; nothing hard below.',
+    what: t('aFallWouldBreak', { has: sayMm(has), needs: sayMm(needs), by }),
+    mend: t('moreFloorOrA'),
   }),
   tooLarge({ needs, has, until }) {
-    const when = until === undefined ? 'at this stage' : `until there are ${until}`
+    const when = until === undefined ? t('atThisStage') : t('untilThereAre', { until })
     return {
-      what: `Too large: ${spaced(Math.round(has))} l, at most ${needs} l ${when}`,
-      mend: 'A smaller nest or box inside it, or watch that it finds its food.',
+      what: t('tooLargeLAt', { has: spaced(Math.round(has)), needs, when }),
+      mend: t('aSmallerNestOr'),
     }
   },
   cannotStretch: ({ needs, has }) => ({
-    what: `Cannot stretch: ${sayMm(needs)} long in ${sayMm(has)}`,
-    mend: 'Longer, so that it lies straight along the gradient.',
+    what: t('cannotStretchLongIn', { needs: sayMm(needs), has: sayMm(has) }),
+    mend: t('longerSoThatIt'),
   }),
   floorShallow: ({ needs, has }) => ({
-    what: `Floor too shallow: ${sayMm(has)} of ${sayMm(needs)}`,
-    mend: `Add ${sayMm(needs - has)} of floor.`,
+    what: t('floorTooShallowOf', { has: sayMm(has), needs: sayMm(needs) }),
+    mend: t('addOfFloor', { needs: sayMm(needs - has) }),
   }),
   floorUnknown: ({ needs }) => ({
-    what: `Nobody wrote down how deep the floor is; it wants ${sayMm(needs)}`,
-    mend: 'Measure it.',
+    what: t('nobodyWroteDownHow', { needs: sayMm(needs) }),
+    mend: t('measureIt'),
   }),
   hangsTooLow: ({ needs, has, by }) => ({
-    what: `Hangs too low to molt: ${sayMm(has)} free of ${sayMm(needs)}${by}`,
-    mend: 'Move the perch up, or a taller enclosure.',
+    what: t('hangsTooLowTo', { has: sayMm(has), needs: sayMm(needs), by }),
+    mend: t('moveThePerchUp'),
   }),
   noPerch: ({ needs }) => ({
-    what: 'No perch on record to hang from when it molts',
-    mend: `One with ${sayMm(needs)} free below it.`,
+    what: t('noPerchOnRecord'),
+    mend: t('oneWithFreeBelow', { needs: sayMm(needs) }),
   }),
   unmeasured: ({ part }) => ({
-    what: `Its ${measure(part)} was never measured`,
-    mend: 'Measure it, then this can be judged.',
+    what: t('itsWasNeverMeasured', { measure: measure(part) }),
+    mend: t('measureItThenThis'),
   }),
   noUvb: () => ({
-    what: 'No ultraviolet tube',
-    mend: 'Fit one, or choose the school without, with a reason.',
+    what: t('noUltravioletTube'),
+    mend: t('fitOneOrChoose'),
   }),
   uvbShort: ({ needs, has }) => ({
-    what: `Tube too short: ${sayMm(has)} of ${sayMm(needs)}`,
-    mend: 'A longer tube over the warm side.',
+    what: t('tubeTooShortOf', { has: sayMm(has), needs: sayMm(needs) }),
+    mend: t('aLongerTubeOver'),
   }),
   uvbLong: ({ needs, has }) => ({
-    what: `Tube too long: ${sayMm(has)}, at most ${sayMm(needs)}`,
-    mend: 'A shorter one, so that there is shade.',
+    what: t('tubeTooLongAt', { has: sayMm(has), needs: sayMm(needs) }),
+    mend: t('aShorterOneSo'),
   }),
   uvbFar: ({ needs, has }) => ({
-    what: `Tube too far: ${sayMm(has)}, at most ${sayMm(needs)}`,
-    mend: 'Hang it lower or raise the basking place.',
+    what: t('tubeTooFarAt', { has: sayMm(has), needs: sayMm(needs) }),
+    mend: t('hangItLowerOr'),
   }),
   uvbNear: ({ needs, has }) => ({
-    what: `Tube too near: ${sayMm(has)}, at least ${sayMm(needs)}`,
-    mend: 'Hang it higher: it burns eyes and skin.',
+    what: t('tubeTooNearAt', { has: sayMm(has), needs: sayMm(needs) }),
+    mend: t('hangItHigherIt'),
   }),
   uvbOld: ({ has }) => ({
-    what: `Tube ${has} days old`,
-    mend: 'Replace it: it shines on long after it has faded.',
+    what: t('tubeDaysOld', { count: has }),
+    mend: t('replaceItItShines'),
   }),
   fewHides: ({ needs, has }) => ({
-    what: `${has} of ${needs} hides`,
-    mend: 'One at the warm and one at the cool end.',
+    what: t('ofHides', { has, count: needs }),
+    mend: t('oneAtTheWarm'),
   }),
-  noLock: () => ({ what: 'No lock on record', mend: 'A lock, tried from inside and outside.' }),
-  meshWide: ({ needs, has }) => ({ what: `Mesh of ${has} mm, at most ${needs} mm`, mend: 'Finer mesh.' }),
-  noClimbing: () => ({ what: 'Nothing to climb', mend: 'Branches, cork or a backdrop.' }),
-  noBowl: () => ({ what: 'No water bowl', mend: 'A bowl it can leave again.' }),
-  noCrew: () => ({ what: 'No clean-up crew', mend: 'Add springtails or isopods from a clean culture.' }),
+  noLock: () => ({ what: t('noLockOnRecord'), mend: t('aLockTriedFrom') }),
+  meshWide: ({ needs, has }) => ({ what: t('meshOfMmAt', { has, needs }), mend: t('finerMesh') }),
+  noClimbing: () => ({ what: t('nothingToClimb'), mend: t('branchesCorkOrA') }),
+  noBowl: () => ({ what: t('noWaterBowl'), mend: t('aBowlItCan') }),
+  noCrew: () => ({ what: t('noCleanUpCrew'), mend: t('addSpringtailsOrIsopods') }),
   noThermostat: ({ what }) => ({
-    what: `${what ?? 'A heater'} without a thermostat`,
-    mend: 'A thermostat with its probe where the animal lies. Unplug it until then.',
+    what: t('withoutAThermostat', { what: what ?? t('aHeater') }),
+    mend: t('aThermostatWithIts'),
   }),
   noHeat: ({ needs, has }) => ({
-    what: `No heater: ${needs} °C wanted, the room has ${has} °C`,
-    mend: 'A heater on a thermostat.',
+    what: t('noHeaterCWanted', { needs, has }),
+    mend: t('aHeaterOnA'),
   }),
   roomTooCold: ({ needs, has }) => ({
-    what: `The room falls to ${has} °C: below ${needs} °C harms it`,
-    mend: 'A milder room. No heater: it dies of heat sooner than of cold.',
+    what: t('theRoomFallsTo', { has, needs }),
+    mend: t('aMilderRoomNo'),
   }),
   roomTooWarm: ({ needs, has }) => ({
-    what: `The room reaches ${has} °C: ${needs} °C harms it`,
-    mend: 'Another room, or cooling that goes on by itself.',
+    what: t('theRoomReachesC', { has, needs }),
+    mend: t('anotherRoomOrCooling'),
   }),
-  defect: ({ what }) => ({ what: what ?? 'A defect', mend: 'Repair or replace.' }),
+  defect: ({ what }) => ({ what: what ?? t('aDefect'), mend: t('repairOrReplace') }),
   replaceDue: ({ what }) => ({
-    what: `${what ?? 'A part'} is due to be replaced`,
-    mend: 'Replace it and write down the day.',
+    what: t('isDueToBe', { what: what ?? t('aPart') }),
+    mend: t('replaceItAndWrite'),
   }),
 }
 

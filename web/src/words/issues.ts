@@ -1,23 +1,24 @@
 import type { z } from 'zod'
+import { t } from './told.ts'
 
 type Issue = Parameters<z.core.$ZodErrorMap>[0]
 
 function tooSmall({ origin, minimum, inclusive }: Extract<Issue, { code: 'too_small' }>): string {
-  if (origin === 'string') return minimum === 1 ? 'Write a word or two.' : `At least ${minimum} letters.`
-  if (origin === 'array' || origin === 'set') return `At least ${minimum}.`
-  return inclusive === false ? `More than ${minimum}.` : `At least ${minimum}.`
+  if (origin === 'string') return minimum === 1 ? t('writeAWordOr') : t('atLeastLetters', { count: minimum })
+  if (origin === 'array' || origin === 'set') return t('atLeast', { minimum })
+  return inclusive === false ? t('moreThan', { minimum }) : t('atLeast', { minimum })
 }
 
 function tooBig({ origin, maximum, inclusive }: Extract<Issue, { code: 'too_big' }>): string {
-  if (origin === 'string') return `At most ${maximum} letters.`
-  return inclusive === false ? `Less than ${maximum}.` : `At most ${maximum}.`
+  if (origin === 'string') return t('atMostLetters', { count: maximum })
+  return inclusive === false ? t('lessThan', { maximum }) : t('atMost', { maximum })
 }
 
 function wrongType({ expected, input }: Extract<Issue, { code: 'invalid_type' }>): string {
-  if (expected === 'int') return 'A whole number.'
+  if (expected === 'int') return t('aWholeNumber')
   if (expected === 'number')
-    return input === null || input === undefined ? 'A number is needed here.' : 'This is not a number.'
-  return 'This is still missing.'
+    return input === null || input === undefined ? t('aNumberIsNeeded') : t('thisIsNotA')
+  return t('thisIsStillMissing')
 }
 
 /** What a schema finds wrong, as one says it at the field. What a schema words itself is left as it is. */
@@ -30,8 +31,8 @@ export function sayIssue(issue: Issue): string {
     case 'invalid_type':
       return wrongType(issue)
     case 'invalid_value':
-      return 'Choose one of these.'
+      return t('chooseOneOfThese')
     default:
-      return 'This does not fit here.'
+      return t('thisDoesNotFit')
   }
 }

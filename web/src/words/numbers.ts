@@ -1,30 +1,49 @@
 import type { Season } from '@kobrin/core'
 import { weekdayOf } from '@kobrin/core'
-import { words } from './en.ts'
+import { t } from './said.ts'
+import { spaced } from './spaced.ts'
+
+const DAY_MS = 86_400_000
+const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' })
+const MONTH = new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' })
+/** A Monday. */
+const MONDAY_MS = 4 * DAY_MS
+
+/** 1 is Monday. */
+export function sayWeekday(weekday: number): string {
+  return WEEKDAY.format(MONDAY_MS + (weekday - 1) * DAY_MS)
+}
+
+/** Of its number in the year, 1 to 12. */
+export function sayMonth(month: number): string {
+  return MONTH.format(Date.UTC(2000, month - 1, 1))
+}
 
 /** A day as colleagues say it: today, yesterday, Thursday, 2 Nov, 2 Nov 2025. */
 export function sayDay(day: number, today: number): string {
   const away = Math.ceil(day) - today
-  if (away === 0) return 'today'
-  if (away === -1) return 'yesterday'
-  if (away === 1) return 'tomorrow'
-  if (away > 1 && away < 7) return words.weekdays[weekdayOf(Math.ceil(day)) - 1] ?? ''
+  if (away === 0) return t('today')
+  if (away === -1) return t('yesterday')
+  if (away === 1) return t('tomorrow')
+  if (away > 1 && away < 7) return sayWeekday(weekdayOf(Math.ceil(day)))
   return sayDate(day, today)
 }
 
 export function sayDate(day: number, today: number): string {
-  const date = new Date(Math.ceil(day) * 86_400_000)
-  const short = `${date.getUTCDate()} ${words.months[date.getUTCMonth()] ?? ''}`
-  return Math.abs(day - today) < 320 ? short : `${short} ${date.getUTCFullYear()}`
+  const date = new Date(Math.ceil(day) * DAY_MS)
+  const short = t('shortDate', { day: date.getUTCDate(), month: sayMonth(date.getUTCMonth() + 1) })
+  return Math.abs(day - today) < 320
+    ? short
+    : t('longDate', { date: short, year: String(date.getUTCFullYear()) })
 }
 
 /** "15 May to 5 June". */
 export function saySeason({ from, until }: Season): string {
   const told = (date: string) => {
-    const [month, day] = date.split('-').map(Number)
-    return `${day ?? ''} ${words.months[(month ?? 1) - 1] ?? ''}`
+    const [month = 1, day = 1] = date.split('-').map(Number)
+    return t('shortDate', { day, month: sayMonth(month) })
   }
-  return `${told(from)} to ${told(until)}`
+  return t('season', { from: told(from), until: told(until) })
 }
 
 /** Grams as on a balance: 1 612 g, 42.5 g. */
@@ -41,12 +60,6 @@ export function sayMm(value: number): string {
 /** To a hundredth, without idle zeros. */
 export function round(value: number): string {
   return String(Math.round(value * 100) / 100)
-}
-
-export function spaced(value: number): string {
-  const [whole = '', part] = String(value).split('.')
-  const grouped = whole.replace(/\B(?=(\d{3})+(?!\d))/g, '\u202f')
-  return part === undefined ? grouped : `${grouped}.${part}`
 }
 
 export function sayMinutes(minutes: number): string {

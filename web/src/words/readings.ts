@@ -1,10 +1,11 @@
 import type { Quantity, SheetGroup, Verdict, WaterLimit } from '@kobrin/core'
 import { round, sayRange } from './numbers.ts'
+import { t } from './said.ts'
 
 const QUANTITIES: Readonly<Record<Quantity, { name: string; unit: string }>> = {
   celsius: { name: 'temperature', unit: '°C' },
   humidity: { name: 'humidity', unit: '%' },
-  uvIndex: { name: 'UV index', unit: '' },
+  uvIndex: { name: t('uvIndex'), unit: '' },
   ammonia: { name: 'ammonia', unit: 'mg/l' },
   nitrite: { name: 'nitrite', unit: 'mg/l' },
   nitrate: { name: 'nitrate', unit: 'mg/l' },
@@ -37,8 +38,8 @@ export function sayWaterLimit(what: Quantity, { want, harmAbove, harmBelow }: Wa
   const wanted = want[0] === want[1] ? round(want[0]) : sayRange(want, round)
   return [
     `${wanted}${unit}`,
-    ...(harmBelow === undefined ? [] : [`never from ${round(harmBelow)}${unit} down`]),
-    ...(harmAbove === undefined ? [] : [`never from ${round(harmAbove)}${unit} up`]),
+    ...(harmBelow === undefined ? [] : [t('neverFromDown', { harmBelow: round(harmBelow), unit })]),
+    ...(harmAbove === undefined ? [] : [t('neverFromUp', { harmAbove: round(harmAbove), unit })]),
   ].join(', ')
 }
 
@@ -48,20 +49,20 @@ interface First {
 }
 
 const REPTILE: First = {
-  hot: 'Heat off, lid or vents open, a cool hide and water within reach; never into cold water. Limp or gaping: call the vet now',
-  cold: 'Look at heater, thermostat and fuse; warm it slowly, over hours; no food until it is warm',
+  hot: t('heatOffLidOr'),
+  cold: t('lookAtHeaterThermostat'),
 }
 const AMPHIBIAN: First = {
-  hot: 'Move it to the coolest room, damp and dark; cool it slowly, never on ice. Limp: call the vet now',
-  cold: 'Move it where it is milder; no heater: let it warm with the room',
+  hot: t('moveItToThe'),
+  cold: t('moveItWhereIt'),
 }
 const INVERTEBRATE: First = {
-  hot: 'Heat off, out of the sun, a damp cool corner; never into cold water',
-  cold: 'Move it where it is milder and let it warm with the room; no heat mat under it',
+  hot: t('heatOffOutOf'),
+  cold: t('moveItWhereItIs'),
 }
 const AQUATIC: First = {
-  hot: 'Heater and lamp off, aerate; cool by no more than 2 °C an hour. Gasping: call the vet now',
-  cold: 'Look at heater and thermometer; warm by no more than 2 °C an hour',
+  hot: t('heaterAndLampOff'),
+  cold: t('lookAtHeaterAnd'),
 }
 
 const FIRST: Readonly<Record<SheetGroup, First>> = {
@@ -94,31 +95,31 @@ type Read = Extract<Verdict['what'], { code: 'reading' }>
 function sayFirst({ what, high, zone, group }: Read): string {
   switch (what) {
     case 'celsius': {
-      if (!group) return high ? 'Cool it slowly' : 'Warm it slowly'
+      if (!group) return high ? t('coolItSlowly') : t('warmItSlowly')
       const first = zone === 'water' ? AQUATIC : FIRST[group]
       return high ? first.hot : first.cold
     }
     case 'uvIndex':
-      return 'Tube further away, or off; shade. Eyes closed or swollen: call the vet now'
+      return t('tubeFurtherAwayOr')
     case 'humidity':
-      return high ? 'More air, less water' : 'Dampen; a damp hide'
+      return high ? t('moreAirLessWater') : t('dampenADampHide')
     case 'chlorine':
-      return 'Into conditioned water of the same warmth at once; call the vet now'
+      return t('intoConditionedWaterOf')
     case 'ammonia':
     case 'nitrite':
     case 'nitrate':
-      return 'No food; change a third of the water for conditioned water of the same warmth, and test again in an hour. Gasping or limp: call the vet now'
+      return t('noFoodChangeA')
     case 'ph':
-      return 'Change a little water at a time, and test again; never all at once'
+      return t('changeALittleWater')
   }
 }
 
 /** "46 °C at: basking, so high that it harms" */
 export function sayReadingBriefly({ zone, what, value, high, harms }: Read): string {
-  const at = what === 'celsius' || what === 'humidity' ? ` at: ${zone}` : ''
+  const at = what === 'celsius' || what === 'humidity' ? t('at', { zone }) : ''
   const told = `${sayValue(what, value)}${at}`
-  if (!harms) return `${told}, ${high ? 'above' : 'below'} what it wants`
-  return `${told}, ${high ? 'so high' : 'so low'} that it harms`
+  if (!harms) return t('whatItWants', { told, high: high ? 'above' : 'below' })
+  return t('thatItHarms', { told, high: high ? t('soHigh') : t('soLow') })
 }
 
 /** The same, and what to do first. */

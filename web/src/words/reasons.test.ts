@@ -25,7 +25,7 @@ describe('a because', () => {
       '4–6 a meal.',
       'calcium with every meal.',
       'Last 8 May, Lotte.',
-      'The plan: every 3 days, give or take 1.',
+      'The plan: every 3 days, give or take 1 day.',
       'Care sheet: gecko, adult.',
     ])
   })

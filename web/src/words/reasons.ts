@@ -4,7 +4,10 @@ import { words } from './en.ts'
 import { sayValue, unitOf } from './readings.ts'
 import { sayRest } from './rest.ts'
 import { terms } from './terms.ts'
-import { sayDate, sayDay, sayGrams, round, sayMinuteOfDay, sayRange, spaced } from './numbers.ts'
+import { sayDate, sayDay, sayGrams, round, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { spaced } from './spaced.ts'
+import { t } from './told.ts'
+import { sayCadence } from './cadence.ts'
 
 export interface Teller {
   today: number
@@ -23,30 +26,39 @@ export interface Teller {
 
 /** Under which conditions an option of a school can stand. */
 export function sayNeeds({ ultraviolet }: Needs): string {
-  return ultraviolet ? 'only with ultraviolet' : 'only without ultraviolet'
+  return ultraviolet ? t('onlyWithUltraviolet') : t('onlyWithoutUltraviolet')
 }
 
 function saySchool(
   { sheet, school, option, insteadOf }: Extract<Source, { from: 'school' }>,
   name: Teller['school'],
 ): string {
-  const inForce = `School in force here: ${name(sheet, school, option)}`
+  const inForce = t('schoolInForceHere', { name: name(sheet, school, option) })
   if (!insteadOf) return inForce
-  return `${inForce} “${name(sheet, school, insteadOf.option)}” was chosen, which can stand ${sayNeeds(insteadOf.needs)}.`
+  return t('wasChosenWhichCan', {
+    inForce,
+    name: name(sheet, school, insteadOf.option),
+    needs: sayNeeds(insteadOf.needs),
+  })
 }
 
 /** Where a line of a plan comes from. */
 export function saySource(source: Source, { today, who, stage, school }: Teller): string {
   switch (source.from) {
     case 'sheet':
-      return `Care sheet: ${stage(source.sheet, source.stage)}.`
+      return t('careSheet', { stage: stage(source.sheet, source.stage) })
     case 'school':
       return saySchool(source, school)
     case 'site':
-      return `Site rule by ${who(source.by)}, ${sayDate(source.on, today)}: ${source.reason}`
+      return t('siteRuleBy', { who: who(source.by), date: sayDate(source.on, today), reason: source.reason })
     case 'resident': {
-      const until = source.until === undefined ? '' : ` Until ${sayDate(source.until, today)}.`
-      return `Changed for this resident by ${who(source.by)}, ${sayDate(source.on, today)}: ${source.reason}${until}`
+      const until = source.until === undefined ? '' : t('until2', { date: sayDate(source.until, today) })
+      return t('changedForThisResident', {
+        who: who(source.by),
+        date: sayDate(source.on, today),
+        reason: source.reason,
+        until,
+      })
     }
   }
 }
@@ -54,28 +66,36 @@ export function saySource(source: Source, { today, who, stage, school }: Teller)
 function sayAmount(amount: AmountRule): string {
   switch (amount.by) {
     case 'count':
-      return `${sayRange(amount.count)} a meal.`
+      return t('aMeal', { range: sayRange(amount.count) })
     case 'massShare':
-      return `${sayRange([amount.share[0] * 100, amount.share[1] * 100], (v) => String(Math.round(v * 10) / 10))} % of body weight.`
+      return t('ofBodyWeight', {
+        range: sayRange([amount.share[0] * 100, amount.share[1] * 100], (v) =>
+          String(Math.round(v * 10) / 10),
+        ),
+      })
     case 'width':
-      return `No wider than ${amount.factor} × its ${terms.part[amount.part]}, ${sayRange(amount.count)} a meal.`
+      return t('noWiderThanIts', {
+        factor: amount.factor,
+        part: terms.part[amount.part],
+        range: sayRange(amount.count),
+      })
     case 'portion':
-      return `A portion that follows its leftovers, between ${sayGrams(amount.min)} and ${sayGrams(amount.max)}.`
+      return t('aPortionThatFollows', { grams: sayGrams(amount.min), grams2: sayGrams(amount.max) })
   }
 }
 
 function saySupplement({ name, everyMeals, everyDays }: SupplementRule): string {
   if (everyMeals !== undefined)
-    return everyMeals === 1 ? `${name} with every meal.` : `${name} with every ${everyMeals} meals.`
-  return `${name} every ${everyDays ?? 0} days.`
+    return everyMeals === 1 ? t('withEveryMeal', { name }) : t('withEveryMeals', { name, count: everyMeals })
+  return t('everyDays', { name, count: everyDays ?? 0 })
 }
 
 function sayLimits({ what, want, harmAbove, harmBelow }: Extract<Reason, { rule: 'limits' }>): string {
   const unit = unitOf(what) === '' ? '' : ` ${unitOf(what)}`
   return [
-    ...(want ? [`Wanted: ${sayRange(want, round)}${unit}.`] : []),
-    ...(harmAbove === null ? [] : [`Harmed from ${round(harmAbove)}${unit} up.`]),
-    ...(harmBelow === null ? [] : [`Harmed from ${round(harmBelow)}${unit} down.`]),
+    ...(want ? [t('wanted', { range: sayRange(want, round), unit })] : []),
+    ...(harmAbove === null ? [] : [t('harmedFromUp', { harmAbove: round(harmAbove), unit })]),
+    ...(harmBelow === null ? [] : [t('harmedFromDown', { harmBelow: round(harmBelow), unit })]),
   ].join(' ')
 }
 
@@ -83,11 +103,15 @@ function sayShownBy(shownBy: Extract<Reason, { rule: 'shownBy' }>['shownBy']): s
   const percent = (share: number) => `${Math.round(share * 100)} %`
   switch (shownBy.fact) {
     case 'loss':
-      return `${percent(shownBy.share)} below the highest weight of ${shownBy.days} days is a sign.`
+      return t('belowTheHighestWeight', { percent: percent(shownBy.share), count: shownBy.days })
     case 'droppings':
-      return `Droppings ${terms.droppings[shownBy.kind]} are a sign.`
+      return t('droppingsAreASign', { droppings: terms.droppings[shownBy.kind] })
     case 'deaths':
-      return `${shownBy.least} or more dead within ${shownBy.days} days are a sign, where they are counted from ${percent(shownBy.share)} of all.`
+      return t('orMoreDeadWithin', {
+        least: shownBy.least,
+        count: shownBy.days,
+        percent: percent(shownBy.share),
+      })
   }
 }
 
@@ -95,96 +119,141 @@ type RuleReason = Extract<Reason, { rule: string }>
 type FactReason = Extract<Reason, { fact: string }>
 
 const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R }>) => string } = {
-  cadence: (reason) => `The plan: ${terms.cadence(reason.cadence)}.`,
-  offerAgain: (reason) => `After a refusal it is offered again in ${reason.days} days.`,
-  window: (reason) => `Best between ${sayMinuteOfDay(reason.from)} and ${sayMinuteOfDay(reason.until)}.`,
+  cadence: (reason) => t('thePlan', { cadence: sayCadence(reason.cadence) }),
+  offerAgain: (reason) => t('afterARefusalIt', { count: reason.days }),
+  window: (reason) =>
+    t('bestBetweenAnd', {
+      minuteOfDay: sayMinuteOfDay(reason.from),
+      minuteOfDay2: sayMinuteOfDay(reason.until),
+    }),
   amount: (reason) => sayAmount(reason.amount),
   supplement: (reason) => saySupplement(reason.supplement),
-  weeklyCap: (reason) => `${reason.item}: at most ${reason.cap} in 7 days, offered ${reason.offers}.`,
-  minGap: (reason) => `${reason.item}: not again within ${reason.days} days.`,
+  weeklyCap: (reason) => t('atMostIn7', { item: reason.item, cap: reason.cap, offers: reason.offers }),
+  minGap: (reason) => t('notAgainWithinDays', { item: reason.item, count: reason.days }),
   hold(reason) {
-    const usual = reason.days === undefined ? '' : ` usually ${reason.days} days;`
-    const worry = reason.worryAfter === undefined ? '' : ` somebody should look after ${reason.worryAfter}.`
-    return `${words.hold[reason.hold]}:${usual}${worry || ' over when they are.'}`
+    const usual = reason.days === undefined ? '' : t('usuallyDays', { count: reason.days })
+    const worry =
+      reason.worryAfter === undefined ? '' : t('somebodyShouldLookAfter', { worryAfter: reason.worryAfter })
+    return `${words.hold[reason.hold]}:${usual}${worry || t('overWhenTheyAre')}`
   },
-  refusals: (reason) => `${reason.toWorry} refusals in a row are a worry here.`,
-  unseen: (reason) => `Not seen for ${reason.days} days is a worry for this kind.`,
+  refusals: (reason) => t('refusalsInARow', { count: reason.toWorry }),
+  unseen: (reason) => t('notSeenForDays', { count: reason.days }),
   rest: sayRest,
   limits: sayLimits,
   shownBy: ({ shownBy }) => sayShownBy(shownBy),
   retainedSkin: (reason) =>
-    reason.days === 0
-      ? 'Skin that stays on is acted on at once in this kind.'
-      : `Skin still on after ${reason.days} days has to be acted on.`,
-  condition: (reason) =>
-    `3 is right. From 4 up and 2 down the interval or the portion changes by ${reason.step * 100} %; a senior decides.`,
+    reason.days === 0 ? t('skinThatStaysOn') : t('skinStillOnAfter', { count: reason.days }),
+  condition: (reason) => t('n3IsRightFrom', { step: reason.step * 100 }),
   heldFloor: sayHeldFloor,
 }
 
 const FACTS: {
   [F in FactReason['fact']]: (reason: Extract<FactReason, { fact: F }>, teller: Teller) => string
 } = {
-  lastDone: (reason, { today, who }) => `Last ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
+  lastDone: (reason, { today, who }) => t('last', { day: sayDay(reason.day, today), who: who(reason.by) }),
   gone: (reason, { today, who }) =>
-    `${reason.how === 'died' ? 'Died' : 'Left'} ${sayDay(reason.day, today)}, recorded by ${who(reason.by)}.`,
-  neverDone: (reason, { today }) => `Not done yet since ${sayDate(reason.since, today)}.`,
+    t('recordedBy', {
+      how: reason.how === 'died' ? t('died') : t('left'),
+      day: sayDay(reason.day, today),
+      who: who(reason.by),
+    }),
+  neverDone: (reason, { today }) => t('notDoneYetSince', { date: sayDate(reason.since, today) }),
   refused: (reason, { today }) =>
-    `Refused ${sayDay(reason.day, today)}, ${reason.inRow} in a row${reason.why ? `: ${reason.why}` : ''}.`,
+    t('refusedInARow', {
+      day: sayDay(reason.day, today),
+      inRow: reason.inRow,
+      why: reason.why ? `: ${reason.why}` : '',
+    }),
   notOffered: (reason, { today, who }) =>
-    `Not offered ${sayDay(reason.day, today)}, ${who(reason.by)}${reason.why ? `: ${reason.why}` : ''}.`,
-  bowl: (reason, { today }) => `Bowl ${reason.found} ${sayDay(reason.day, today)}.`,
+    t('notOffered', {
+      day: sayDay(reason.day, today),
+      who: who(reason.by),
+      why: reason.why ? `: ${reason.why}` : '',
+    }),
+  bowl: (reason, { today }) => t('bowl', { found: reason.found, day: sayDay(reason.day, today) }),
   event: (reason, { today }) =>
-    `${reason.event === 'meal' ? 'Fed' : reason.event === 'shed' ? 'Shed' : reason.event} ${sayDay(reason.day, today)}.`,
-  noEvent: (reason) => `No ${reason.event} on record.`,
+    `${reason.event === 'meal' ? t('fed') : reason.event === 'shed' ? t('shed') : reason.event} ${sayDay(reason.day, today)}.`,
+  noEvent: (reason) => t('noOnRecord', { event: reason.event }),
   sign: (reason, { today, who }) =>
-    `${terms.stage[reason.stage]} seen ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
-  arrived: (reason, { today }) => `Arrived ${sayDay(reason.day, today)}.`,
-  moved: (reason, { today }) => `Moved ${sayDay(reason.day, today)}.`,
+    t('seen2', { stage: terms.stage[reason.stage], day: sayDay(reason.day, today), who: who(reason.by) }),
+  arrived: (reason, { today }) => t('arrived', { day: sayDay(reason.day, today) }),
+  moved: (reason, { today }) => t('moved', { day: sayDay(reason.day, today) }),
   setBy(reason, { today, who }) {
-    const until = reason.until === null ? '' : ` Until ${sayDate(reason.until, today)}.`
+    const until = reason.until === null ? '' : t('until2', { date: sayDate(reason.until, today) })
     return `${who(reason.by)}, ${sayDay(reason.day, today)}: ${reason.reason}${until}`
   },
   weight(reason, { today }) {
-    const aside = reason.suspects > 0 ? `, ${reason.suspects} set aside as suspect` : ''
-    return `${sayGrams(reason.grams)} on ${sayDate(reason.day, today)}, smoothed over ${reason.readings} weighings${aside}.`
+    const aside = reason.suspects > 0 ? t('setAsideAsSuspect', { suspects: reason.suspects }) : ''
+    return t('onSmoothedOverWeighings', {
+      grams: sayGrams(reason.grams),
+      date: sayDate(reason.day, today),
+      count: reason.readings,
+      aside,
+    })
   },
   reading: (reason, { today, who }) =>
-    `${reason.zone}: ${sayValue(reason.what, reason.value)}, read ${sayDay(reason.day, today)} by ${who(reason.by)}.`,
+    t('readBy', {
+      zone: reason.zone,
+      value: sayValue(reason.what, reason.value),
+      day: sayDay(reason.day, today),
+      who: who(reason.by),
+    }),
   highest: (reason, { today }) =>
-    `${sayGrams(reason.grams)} at its highest of the year, ${sayDate(reason.day, today)}.`,
+    t('atItsHighestOf', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
   weightBefore: (reason, { today }) =>
-    `${sayGrams(reason.grams)} when it began to rest, weighed ${sayDate(reason.day, today)}.`,
+    t('whenItBeganTo', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
   deaths: (reason, { today, who }) =>
-    `${spaced(reason.count)} dead within ${reason.days} days${reason.of === null ? ', of a colony nobody has counted' : `, of ${spaced(reason.of)}`}; the last ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
+    t('deadWithinDaysThe', {
+      count: spaced(reason.count),
+      days: reason.days,
+      of: reason.of === null ? t('ofAColonyNobody') : t('of2', { of: spaced(reason.of) }),
+      day: sayDay(reason.day, today),
+      who: who(reason.by),
+    }),
   droppings: (reason, { today, who }) =>
-    `Droppings ${terms.droppings[reason.kind]}, ${sayDay(reason.day, today)}, ${who(reason.by)}.`,
-  noWeight: () => 'No weight on record yet.',
-  size: (reason, { today }) => `${terms.part[reason.part]} ${reason.mm} mm on ${sayDate(reason.day, today)}.`,
-  noSize: (reason) => `No ${terms.part[reason.part]} on record: the smallest size.`,
+    t('droppings2', {
+      droppings: terms.droppings[reason.kind],
+      day: sayDay(reason.day, today),
+      who: who(reason.by),
+    }),
+  noWeight: () => t('noWeightOnRecord'),
+  size: (reason, { today }) =>
+    t('mmOn', { part: terms.part[reason.part], mm: reason.mm, date: sayDate(reason.day, today) }),
+  noSize: (reason) => t('noOnRecordThe', { part: terms.part[reason.part] }),
   headCount: ({ animals, per }) =>
     animals === null
-      ? `Nobody has counted them: the amount is for ${per}. Count them, and it follows.`
-      : `${spaced(animals)} animals; the amount of the sheet is for ${per}.`,
-  leftovers: (reason) => `${Math.round(reason.fraction * 100)} % was left of ${sayGrams(reason.grams)}.`,
-  cleared: (reason) => `${reason.inRow} portions of ${sayGrams(reason.grams)} in a row were cleared.`,
-  sameItem: (reason, { today }) => `${reason.item} longest ago: ${sayDay(reason.lastDay, today)}.`,
-  itemRefused: (reason) => `${reason.item} refused ${reason.inRow} times in a row.`,
+      ? t('nobodyHasCountedThem', { per })
+      : t('animalsTheAmountOf', { count: spaced(animals), per }),
+  leftovers: (reason) =>
+    t('wasLeftOf', { fraction: Math.round(reason.fraction * 100), grams: sayGrams(reason.grams) }),
+  cleared: (reason) => t('portionsOfInA', { count: reason.inRow, grams: sayGrams(reason.grams) }),
+  sameItem: (reason, { today }) => t('longestAgo', { item: reason.item, day: sayDay(reason.lastDay, today) }),
+  itemRefused: (reason) => t('refusedTimesInA', { item: reason.item, count: reason.inRow }),
   seen: (reason, { today }) =>
     reason.day === null
-      ? 'Never seen on record.'
-      : `Last seen ${sayDay(reason.day, today)}; ${reason.searches} looks since.`,
-  fedBy: (reason, { who, clock }) => `${who(reason.by)} fed at ${clock(reason.at)}.`,
+      ? t('neverSeenOnRecord')
+      : t('lastSeenLooksSince', { day: sayDay(reason.day, today), count: reason.searches }),
+  fedBy: (reason, { who, clock }) => t('fedAt', { who: who(reason.by), time: clock(reason.at) }),
   observed: (reason, { today, who }) => `${who(reason.by)}, ${sayDay(reason.day, today)}.`,
   count: (reason, { today, who }) =>
-    `${who(reason.by)} found ${reason.found} of ${reason.expected} ${sayDay(reason.day, today)}.`,
+    t('foundOf', {
+      who: who(reason.by),
+      found: reason.found,
+      expected: reason.expected,
+      day: sayDay(reason.day, today),
+    }),
   vacated: (reason, { today, who }) =>
-    `Left empty ${sayDay(reason.day, today)}, recorded by ${who(reason.by)}.`,
+    t('leftEmptyRecordedBy', { day: sayDay(reason.day, today), who: who(reason.by) }),
   floorKept: (reason, { today, who }) =>
-    `Put aside ${sayDay(reason.day, today)} by ${who(reason.by)}: ${reason.where}.`,
+    t('putAsideBy', { day: sayDay(reason.day, today), who: who(reason.by), where: reason.where }),
   reached: (reason) =>
-    `${spaced(Math.round(reason.has))} ${terms.trigger[reason.trigger]}; the stage ends at ${spaced(reason.needs)}.`,
+    t('theStageEndsAt', {
+      has: spaced(Math.round(reason.has)),
+      trigger: terms.trigger[reason.trigger],
+      needs: spaced(reason.needs),
+    }),
   condition: (reason, { today, who }) =>
-    `Scored ${reason.score} by ${who(reason.by)} ${sayDay(reason.day, today)}.`,
+    t('scoredBy', { score: reason.score, who: who(reason.by), day: sayDay(reason.day, today) }),
 }
 
 /** One reason as a sentence. */

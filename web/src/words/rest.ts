@@ -1,27 +1,28 @@
 import type { Rest, RestObstacle } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayDate, sayGrams } from './numbers.ts'
+import { t } from './said.ts'
 
 function sayObstacle(obstacle: RestObstacle, today: number): string {
   switch (obstacle.code) {
     case 'noRest':
-      return 'no winter rest is planned for it: too young for one, or the side chosen here is none'
+      return t('noWinterRestIs')
     case 'light':
-      return `it weighs ${sayGrams(obstacle.grams)}, and below ${sayGrams(obstacle.least)} none should rest`
+      return t('itWeighsAndBelow', { grams: sayGrams(obstacle.grams), grams2: sayGrams(obstacle.least) })
     case 'thin':
-      return `body condition ${obstacle.score} on ${sayDate(obstacle.day, today)}: nothing to live on`
+      return t('bodyConditionOnNothing', { score: obstacle.score, date: sayDate(obstacle.day, today) })
     case 'unwell':
-      return `unwell on ${sayDate(obstacle.day, today)}: ${obstacle.text}`
+      return t('unwellOn', { date: sayDate(obstacle.day, today), text: obstacle.text })
     case 'lately':
-      return `it arrived on ${sayDate(obstacle.arrivedOn, today)}, and is not known well enough before ${obstacle.days} days`
+      return t('itArrivedOnAnd', { date: sayDate(obstacle.arrivedOn, today), count: obstacle.days })
     case 'unweighed':
       return obstacle.day === null
-        ? 'it was never weighed'
-        : `last weighed on ${sayDate(obstacle.day, today)}; it has to be within ${obstacle.within} days`
+        ? t('itWasNeverWeighed')
+        : t('lastWeighedOnIt', { date: sayDate(obstacle.day, today), count: obstacle.within })
     case 'ateLately':
-      return `it ate on ${sayDate(obstacle.day, today)}; what is left in the gut rots in the cold, so no food for ${obstacle.days} days before`
+      return t('itAteOnWhat', { date: sayDate(obstacle.day, today), count: obstacle.days })
     case 'otherwise':
-      return `it is held: ${words.hold[obstacle.hold].toLowerCase()}`
+      return t('itIsHeld', { hold: words.hold[obstacle.hold].toLowerCase() })
   }
 }
 
@@ -41,14 +42,12 @@ export function sayRest({
   wake,
 }: Rest): string {
   return [
-    ...(fastDays > 0 ? [`No food for ${fastDays} days before.`] : []),
-    ...(leastGrams === undefined ? [] : [`None below ${sayGrams(leastGrams)}.`]),
-    `None that came less than ${settledDays} days ago.`,
-    ...(stopAtLoss === undefined ? [] : [`Weighed within ${weighedWithin} days, also while it rests.`]),
-    ...(stopAtLoss === undefined
-      ? []
-      : [`Woken when ${Math.round(stopAtLoss * 100)} % of its weight is gone.`]),
-    ...(stopAtUrine ? ['Woken when it passes water.'] : []),
-    `To wake it: ${wake.join('; ')}.`,
+    ...(fastDays > 0 ? [t('noFoodForDays', { count: fastDays })] : []),
+    ...(leastGrams === undefined ? [] : [t('noneBelow', { grams: sayGrams(leastGrams) })]),
+    t('noneThatCameLess', { count: settledDays }),
+    ...(stopAtLoss === undefined ? [] : [t('weighedWithinDaysAlso', { count: weighedWithin })]),
+    ...(stopAtLoss === undefined ? [] : [t('wokenWhenOfIts', { stopAtLoss: Math.round(stopAtLoss * 100) })]),
+    ...(stopAtUrine ? [t('wokenWhenItPasses')] : []),
+    t('toWakeIt', { wake: wake.join('; ') }),
   ].join(' ')
 }

@@ -1,21 +1,22 @@
 import type { SheetFault } from '@kobrin/contract'
+import { t } from './told.ts'
 
 function sayInUse({ stage, names: some, more }: Extract<SheetFault['what'], { code: 'stageInUse' }>): string {
-  const who = more > 0 ? `${some.join(', ')} and ${more} more` : some.join(', ')
-  return `The stage "${stage}" is missing, and ${who} ${some.length + more === 1 ? 'lives' : 'live'} in it.`
+  const who = more > 0 ? t('andMore', { some: some.join(', '), more }) : some.join(', ')
+  return t('theStageIsMissing', { stage, who, count: some.length + more === 1 ? 'lives' : 'live' })
 }
 
 const REST_LACKS = {
-  gate: 'who may rest, the fast before, and how it ends',
-  hold: 'the hold that keeps food and baths away',
-  climate: 'its own temperatures',
-  weighing: 'a weighing every week',
+  gate: t('whoMayRestThe'),
+  hold: t('theHoldThatKeeps'),
+  climate: t('itsOwnTemperatures'),
+  weighing: t('aWeighingEveryWeek'),
 }
 
 const OUTSIDE = {
-  zone: { about: 'is kept at', unit: '°C' },
-  ceiling: { about: 'is harmed only above', unit: '°C' },
-  meal: { about: 'is a meal of', unit: '% of body weight' },
+  zone: { about: t('isKeptAt'), unit: '°C' },
+  ceiling: { about: t('isHarmedOnlyAbove'), unit: '°C' },
+  meal: { about: t('isAMealOf'), unit: t('ofBodyWeight2') },
   grams: { about: 'weighs', unit: 'g' },
   mm: { about: 'measures', unit: 'mm' },
 }
@@ -29,7 +30,7 @@ function sayOutsideGroup({
 }: Extract<SheetFault['what'], { code: 'outsideGroup' }>): string {
   const { about, unit } = OUTSIDE[of]
   const told = (number: number) => Math.round((of === 'meal' ? number * 100 : number) * 1000) / 1000
-  return `"${what}" ${about} ${told(value)} ${unit}; of its group that is plausible between ${told(low)} and ${told(high)}. Is that meant?`
+  return t('ofItsGroupThat', { what, about, told: told(value), unit, told2: told(low), told3: told(high) })
 }
 
 function sayCannotCarryOut({
@@ -42,21 +43,21 @@ function sayCannotCarryOut({
   const at = `${stage}, ${duty}: `
   switch (why) {
     case 'tooWet':
-      return `${at}${asks} l is more than the floor of the smallest enclosure takes up (${most} l). Is that meant?`
+      return t('lIsMoreThan', { at, asks, most })
     case 'bowlTooLarge':
-      return `${at}a bowl of ${asks} l in the smallest enclosure, where ${most} l leave it dry ground? Is that meant?`
+      return t('aBowlOfL', { at, asks, most })
     case 'tankEmptied':
-      return `${at}${asks} l is more than may be changed at once in the smallest tank (${most} l). Is that meant?`
+      return t('lIsMoreThanMay', { at, asks, most })
     case 'noBowl':
-      return `${at}water is to be given, and the housing has no bowl. Say "bowl: true", or what is filled.`
+      return t('waterIsToBe', { at })
     case 'noCrew':
-      return `${at}a clean-up crew is to be looked after, and the housing has none.`
+      return t('aCleanUpCrew', { at })
     case 'livingFloorOut':
-      return `${at}a living floor is taken out whole again and again. Is that meant?`
+      return t('aLivingFloorIs', { at })
     case 'noFloorForOne':
-      return `${stage}: each needs ${asks} cm² of floor, and the smallest enclosure has ${most} cm².`
+      return t('eachNeedsCmOf', { stage, asks, most })
     case 'noVolumeForOne':
-      return `${stage}: each needs ${asks} l, and the smallest enclosure has ${most} l.`
+      return t('eachNeedsLAnd', { stage, asks, most })
   }
 }
 
@@ -64,56 +65,59 @@ type What = SheetFault['what']
 
 const SAYS: { [C in What['code']]: (what: Extract<What, { code: C }>) => string } = {
   unread: (what) => what.message,
-  tangled: () => 'It refers to itself too often to be read.',
-  otherSheet: (what) => `This is the sheet "${what.sheet}", not "${what.asked}".`,
+  tangled: () => t('itRefersToItself'),
+  otherSheet: (what) => t('thisIsTheSheet', { sheet: what.sheet, asked: what.asked }),
   stageInUse: (what) => sayInUse(what),
   optionInUse: (what) =>
-    `${what.by ?? 'This site'} is on the side "${what.option}" of "${what.school}", which this sheet does not have.`,
-  twice: (what) => `There are two ${what.what} called "${what.id}".`,
-  backwards: (what) => `${what.of}: the range begins at ${what.from} and ends below it, at ${what.to}.`,
+    t('isOnTheSide', { by: what.by ?? t('thisSite'), option: what.option, school: what.school }),
+  twice: (what) => t('thereAreTwoCalled', { what: what.what, id: what.id }),
+  backwards: (what) => t('theRangeBeginsAt', { of: what.of, from: what.from, to: what.to }),
   ceilingTooLow: (what) =>
-    `${what.zone}: the ceiling of ${what.ceiling} °C is not above the ${what.wanted} °C that are wanted there.`,
+    t('theCeilingOfC', { zone: what.zone, ceiling: what.ceiling, wanted: what.wanted }),
   neverBelowTooHigh: (what) =>
-    `${what.zone}: ${what.neverBelow} °C, below which it is harmed, is not below the ${what.wanted} °C that are wanted there.`,
-  measuresUnsaid: (what) => `${what.zone}: say what is measured there: air, surface, floor, water or nest.`,
-  ceilingUnsaid: () =>
-    'No zone that surrounds it (air, floor, water, nest) says above what it is harmed. A warm surface can be left, a hot room cannot.',
-  neverBelowUnsaid: () => 'No zone that surrounds it (air, floor, water, nest) says below what it is harmed.',
-  overSaturated: (what) => `${what.zone}: more than 100 % humidity.`,
+    t('cBelowWhichIt', { zone: what.zone, neverBelow: what.neverBelow, wanted: what.wanted }),
+  measuresUnsaid: (what) => t('sayWhatIsMeasured', { zone: what.zone }),
+  ceilingUnsaid: () => t('noZoneThatSurrounds'),
+  neverBelowUnsaid: () => t('noZoneThatSurroundsIt'),
+  overSaturated: (what) => t('moreThan100Humidity', { zone: what.zone }),
   sizesLack: (what) =>
     what.lack === 'grams'
-      ? `${what.duty}: a share of body weight needs the grams of every size.`
-      : `${what.duty}: prey by width needs the width of every size.`,
+      ? t('aShareOfBody', { duty: what.duty })
+      : t('preyByWidthNeeds', { duty: what.duty }),
   portionOutside: (what) =>
-    `${what.duty}: the portion of ${what.grams} g lies outside its bounds, ${what.min} to ${what.max} g.`,
-  noTolerance: (what) =>
-    `${what.duty}: it has no window. Say with "tolerance" how many days early or late it may be done.`,
-  windowShut: (what) => `${what.duty}: its window closes before it opens.`,
-  neverOffered: (what) => `${what.duty}: ${what.item} must never be offered.`,
-  unreachable: (what) => `Nobody can reach ${what.next}: ${what.stage} does not say when it ends.`,
+    t('thePortionOfG', { duty: what.duty, grams: what.grams, min: what.min, max: what.max }),
+  noTolerance: (what) => t('itHasNoWindow', { duty: what.duty }),
+  windowShut: (what) => t('itsWindowClosesBefore', { duty: what.duty }),
+  neverOffered: (what) => t('mustNeverBeOffered', { duty: what.duty, item: what.item }),
+  unreachable: (what) => t('nobodyCanReachDoes', { next: what.next, stage: what.stage }),
   nobodyStays: (what) =>
-    `Nobody stays in ${what.stage}: ${what.earlier} already ends at ${what.earlierEnds}, and this at ${what.ends}.`,
-  defaultUnknown: (what) => `${what.question} The default "${what.option}" is not one of its options.`,
+    t('nobodyStaysInAlready', {
+      stage: what.stage,
+      earlier: what.earlier,
+      earlierEnds: what.earlierEnds,
+      ends: what.ends,
+    }),
+  defaultUnknown: (what) => t('theDefaultIsNot', { question: what.question, option: what.option }),
   noOptionStands: (what) =>
-    `No side of "${what.question}" can stand ${what.ultraviolet ? 'with' : 'without'} ultraviolet.`,
-  restLacks: (what) =>
-    `The winter rest "${what.option}" lacks ${REST_LACKS[what.lack]}: without it nobody should choose it.`,
-  floorTooThin: (what) =>
-    `The floor is mixed ${what.has} mm deep, and the housing asks for ${what.needs} mm. Is that meant?`,
-  stageUnknown: (what) => `There is no stage "${what.stage}".`,
-  vetUnnamed: (what) => `"${what.sign}" is urgent: its first step has to name the vet.`,
+    t('noSideOfCan', { question: what.question, ultraviolet: what.ultraviolet ? 'with' : 'without' }),
+  restLacks: (what) => t('theWinterRestLacks', { option: what.option, rEST_LACKS: REST_LACKS[what.lack] }),
+  floorTooThin: (what) => t('theFloorIsMixed', { has: what.has, needs: what.needs }),
+  stageUnknown: (what) => t('thereIsNoStage', { stage: what.stage }),
+  vetUnnamed: (what) => t('isUrgentItsFirst', { sign: what.sign }),
   fahrenheit: (what) =>
-    `${what.zone}${what.of === 'ceiling' ? ', ceiling' : ''}: ${what.value} °C? If that was °F, it is ${what.celsius} °C.`,
-  share: (what) => `${what.zone}: ${what.value} % humidity? A share of 0.8 is written 80.`,
+    t('cIfThatWas', {
+      zone: what.zone,
+      of: what.of === 'ceiling' ? t('ceiling') : '',
+      what: what.value,
+      celsius: what.celsius,
+    }),
+  share: (what) => t('humidityAShareOf', { zone: what.zone, what: what.value }),
   outsideGroup: (what) => sayOutsideGroup(what),
-  longDay: (what) => `${what.hours} hours of light a day?`,
-  winterLonger: (what) =>
-    `The day is ${what.winter} hours long in winter and ${what.summer} in summer: the wrong way round.`,
-  seasonInRest: (what) => `"${what.option}" falls into the winter rest of the same stage. Is that meant?`,
-  widerThanEyes: (what) =>
-    `${what.duty}: its never-list says no prey wider than the gap between its eyes; measure the prey by that gap.`,
-  adviceForbidden: (what) =>
-    `"${what.says}" advises what the never-list forbids: "${what.line}". Is that meant?`,
+  longDay: (what) => t('hoursOfLightA', { count: what.hours }),
+  winterLonger: (what) => t('theDayIsHours', { count: what.winter, summer: what.summer }),
+  seasonInRest: (what) => t('fallsIntoTheWinter', { option: what.option }),
+  widerThanEyes: (what) => t('itsNeverListSays', { duty: what.duty }),
+  adviceForbidden: (what) => t('advisesWhatTheNever', { says: what.says, line: what.line }),
   cannotCarryOut: (what) => sayCannotCarryOut(what),
 }
 

@@ -1,0 +1,17 @@
+export default {
+  handover: 'Handover',
+  whatIsDifferentToday: 'What is different today, what to watch, what was said.',
+  plansChanged: 'Plans changed',
+  shippedLibrary: 'shipped library',
+  nothingSinceYesterday: 'Nothing since yesterday.',
+  nothing: 'Nothing.',
+  placesLeft: 'Places left',
+  saidForTheNext: 'Said for the next shift',
+  noNotes: 'No notes.',
+  open: 'Open',
+  toDecide: 'To decide',
+  noLonger: 'No longer: {override}',
+  newCareSheet: 'New care sheet',
+  careSheetVersion: 'Care sheet, version {version}{fields}',
+  writtenDownAnew: 'Written down anew',
+} as const

@@ -1,0 +1,21 @@
+export default {
+  signedInAs: 'Signed in as {role}.',
+  thisTabletIsPeople: 'This tablet is “{name}”: people switch here by PIN.',
+  peopleCanThenSwitch: 'People can then switch by PIN on this tablet.',
+  nameOfThisTablet: 'Name of this tablet',
+  tarRoomTablet: 'Tar Room tablet',
+  setUpThisTablet: 'Set up this tablet',
+  handOverToSomebody: 'Hand over to somebody else',
+  signOut: 'Sign out',
+  kobrin: 'Kobrin',
+  walksTheBuildingWith: 'Walks the building with you: what each resident needs now, and why.',
+  theSessionOfHas:
+    'The session of {ended} has ended. What was entered is kept on this device and goes out once somebody signs in; whoever was here comes back to the same box.',
+  whoIsHere: 'Who is here?',
+  pinOf: 'PIN of {name}',
+  takeOverThisTablet: 'Take over this tablet',
+  orWithAPassphrase: 'Or with a passphrase',
+  name: 'Name',
+  passphrase: 'Passphrase',
+  signIn: 'Sign in',
+} as const

@@ -1,0 +1,4 @@
+export default {
+  noPlace: 'no place',
+  shelfPlace: '{name} · {name2} · shelf {row}, place {column}',
+} as const

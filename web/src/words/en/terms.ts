@@ -1,0 +1,70 @@
+export default {
+  part: {
+    length: 'length',
+    girth: 'girth',
+    headWidth: 'head width',
+    whipLength: 'longest whip',
+    eyeGap: 'gap between the eyes',
+    legSpan: 'leg span',
+    carapaceLength: 'carapace',
+    abdomenLength: 'abdomen length',
+    abdomenWidth: 'abdomen width',
+    shellDiameter: 'shell',
+  },
+
+  droppings: {
+    normal: 'normal',
+    loose: 'loose',
+    hard: 'hard',
+    bloody: 'with blood',
+    urates: 'urates only',
+    urine: 'water passed',
+    none: 'none found',
+  },
+
+  end: { whole: 'all over', dampEnd: 'at the damp end', dryEnd: 'at the dry end' },
+
+  condition: { 1: 'starved', 2: 'thin', 3: 'right', 4: 'fat', 5: 'obese' },
+
+  trigger: {
+    ageDays: 'days old',
+    grams: 'g',
+    lengthMm: 'mm long',
+    legSpanMm: 'mm leg span',
+    instar: 'instar',
+    workers: 'animals',
+    perLitre: 'animals to the litre',
+  },
+
+  stage: {
+    dull: 'Dull',
+    inBlue: 'In blue',
+    clear: 'Cleared',
+    premolt: 'Premolt: fat, dull, slow',
+    sealedIn: 'Sealed in',
+    shed: 'Shed',
+    molted: 'Molted',
+    soft: 'Soft',
+    hardened: 'Hardened',
+  },
+
+  findPlaceholder: 'Name, number, species or place',
+  foundNobody: 'Nobody by that name, number, species or place.',
+  because: 'Because',
+
+  severity: {
+    info: 'worth knowing',
+    watch: 'to watch',
+    act: 'do something today',
+    urgent: 'call the vet now',
+  },
+
+  role: {
+    curator: 'curator',
+    seniorKeeper: 'senior keeper',
+    keeper: 'keeper',
+    volunteer: 'volunteer',
+    vet: 'vet',
+    reader: 'reader',
+  },
+} as const
