@@ -88,6 +88,55 @@ export default tseslint.config(
       ],
     },
   },
+  // Every sentence comes from the catalogue: what stands in a template is a sign or a unit.
+  {
+    files: ['web/src/**/*.vue'],
+    rules: {
+      'vue/no-bare-strings-in-template': [
+        'error',
+        {
+          allowlist: [
+            ...[
+              '(',
+              ')',
+              ',',
+              '.',
+              ';',
+              ':',
+              '/',
+              '·',
+              '×',
+              '–',
+              '…',
+              '%',
+              '?',
+              '!',
+              '[',
+              ']',
+              '+',
+              '=',
+              '÷',
+              '−',
+            ],
+            ...['mm', 'h', 'l', 'g', 'kg', 'ml', '°C', 'cm²', '←↑↓→'],
+            ...['Kobrin', 'Enter', 'f'],
+          ],
+          attributes: {
+            '/.+/': [
+              'title',
+              'label',
+              'header',
+              'placeholder',
+              'alt',
+              'aria-label',
+              'aria-placeholder',
+              'choose-label',
+            ],
+          },
+        },
+      ],
+    },
+  },
   // Core is told the time and given its randomness.
   {
     files: ['core/src/**/*.ts'],

@@ -52,7 +52,7 @@ const trouble = computed(() =>
     <span class="hidden-text" role="status">{{ trouble }}</span>
     <Button
       severity="secondary"
-      :aria-label="t('themeSwitchTo', { theme, theme2: theme === 'day' ? 'dim' : 'day' })"
+      :aria-label="theme === 'day' ? t('themeDay') : t('themeDim')"
       @click="set(theme === 'day' ? 'dim' : 'day')"
     >
       <span

@@ -2,6 +2,7 @@ import PrimeVue from 'primevue/config'
 import ConfirmationService from 'primevue/confirmationservice'
 import ToastService from 'primevue/toastservice'
 import type { App } from 'vue'
+import { locale } from './locale.ts'
 import { nonceOf } from './nonce.ts'
 import { preset } from './preset.ts'
 
@@ -15,6 +16,7 @@ export function useParts(app: App): void {
   const nonce = nonceOf()
   app
     .use(PrimeVue, {
+      locale,
       theme: { preset, options: { darkModeSelector: false } },
       ...(nonce && { csp: { nonce } }),
     })

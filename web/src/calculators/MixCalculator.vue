@@ -22,7 +22,7 @@ const bed = reactive({
   deepMm: 120,
   settling: 10,
   otherKg: 20,
-  shelfLimitKg: 120,
+  shelfLimitKg: 200,
 })
 const PACK_LITRES = 20
 const USUAL = [

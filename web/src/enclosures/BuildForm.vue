@@ -41,7 +41,7 @@ type Furniture = Build['furniture'][number]
 type End = NonNullable<Build['dampEnd']>
 
 const ENDS: { value: End | undefined; label: string }[] = [
-  { value: undefined, label: 'none' },
+  { value: undefined, label: t('none') },
   ...choicesFrom(['left', 'right', 'front', 'back'] as const),
 ]
 const furniture = choicesOf(care.furniture)

@@ -156,13 +156,13 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
             </dd>
           </template>
           <dt>{{ t('lock') }}</dt>
-          <dd>{{ build.lock ? 'yes' : 'none' }}</dd>
+          <dd>{{ build.lock ? t('yes') : t('none') }}</dd>
           <template v-if="build.meshMm">
             <dt>{{ t('mesh') }}</dt>
             <dd>{{ t('mm2', { meshMm: build.meshMm }) }}</dd>
           </template>
           <dt>{{ t('cleanUpCrew') }}</dt>
-          <dd>{{ build.crew.join(', ') || 'none' }}</dd>
+          <dd>{{ build.crew.join(', ') || t('none') }}</dd>
           <template v-for="part in build.parts" :key="part.what">
             <dt>{{ part.what }}</dt>
             <dd>{{ part.defect ?? 'whole' }}</dd>

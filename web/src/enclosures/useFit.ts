@@ -58,6 +58,6 @@ export function useFit() {
 /** "fits", or how much has to be mended first. */
 export function sayFit(findings: readonly Finding[]): string {
   const { length } = toMend(findings)
-  if (length === 0) return 'fits'
+  if (length === 0) return t('fits')
   return length === 1 ? t('oneThingToMend') : t('thingsToMend', { count: length })
 }

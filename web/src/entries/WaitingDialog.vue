@@ -38,12 +38,7 @@ function forget(event: Event, uid: string): void {
     <p v-else>{{ t('everythingEnteredHereHas') }}</p>
     <p v-if="record.held !== ''" class="why" role="alert">{{ record.held }}</p>
     <p v-if="record.unstored > 0" class="why" role="alert">
-      {{
-        t('thisDeviceCannotStore', {
-          unstored: record.unstored,
-          unstored2: record.unstored === 1 ? t('entryIs') : t('entriesAre'),
-        })
-      }}
+      {{ t('thisDeviceCannotStore', { count: record.unstored }) }}
     </p>
     <p v-if="!record.linked">
       {{ t('thereIsNoLink') }}

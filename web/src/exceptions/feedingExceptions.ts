@@ -51,7 +51,13 @@ function otherFood(residentId: string, task: Task): Ask {
     },
     { name: 'other', label: t('ifSomethingElseWhat'), type: 'text', value: '' },
     { name: 'size', label: t('size'), type: 'text', value: meal?.size ?? '', suggestions: sizes },
-    { name: 'count', label: t('howMany'), type: 'number', unit: 'pieces', value: String(meal?.count ?? '') },
+    {
+      name: 'count',
+      label: t('howMany'),
+      type: 'number',
+      unit: t('pieces'),
+      value: String(meal?.count ?? ''),
+    },
     {
       name: 'grams',
       label: t('weightOfItAll'),

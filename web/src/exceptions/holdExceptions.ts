@@ -24,7 +24,7 @@ function setting(residentId: string, hold: HoldKind, today: number): Ask {
         name: 'days',
         label: t('forHowManyDays'),
         type: 'number',
-        unit: 'days',
+        unit: t('days'),
         whole: true,
         value: '',
       },

@@ -16,7 +16,7 @@ const WHY: Field = { name: 'why', label: t('whatIsKnown'), type: 'text', value: 
 function howMany(lives: 'individual' | 'colony'): Field[] {
   if (lives === 'individual') return []
   const label = t('howManyLeaveEmpty')
-  return [{ name: 'count', label, type: 'number', unit: 'animals', whole: true, value: '' }]
+  return [{ name: 'count', label, type: 'number', unit: t('animals'), whole: true, value: '' }]
 }
 
 /** With the last one gone its box waits to be cleaned. */

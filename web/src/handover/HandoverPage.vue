@@ -103,8 +103,8 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
         <h2>{{ t('plansChanged') }}</h2>
         <ul>
           <li v-for="line in changed" :key="line.key">
-            <RouterLink v-if="line.to" :to="line.to">{{ line.whom }}</RouterLink>
-            <strong v-else>{{ line.whom }}</strong>
+            <RouterLink v-if="line.to" :to="line.to">{{ line.whom }}:</RouterLink>
+            <strong v-else>{{ line.whom }}:</strong>
             {{ line.says }}
             <p class="quiet">
               {{ sayDay(line.day, today.day) }} {{ today.clock(line.at) }},
@@ -124,8 +124,9 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
             class="verdict"
             :class="verdict.severity"
           >
-            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
-            {{ sayVerdict(verdict, teller) }}
+            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{
+              resident.name
+            }}</RouterLink>: {{ sayVerdict(verdict, teller) }}
             <p class="quiet">
               {{ terms.severity[verdict.severity] }} · {{ site.placeName(residents.homeOf(resident.id)) }}
             </p>
@@ -154,8 +155,9 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
         <h2>{{ t('saidForTheNext') }}</h2>
         <ul>
           <li v-for="{ resident, note } in notes" :key="resident.id">
-            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{ resident.name }}</RouterLink>
-            {{ note.text }}
+            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{
+              resident.name
+            }}</RouterLink>: {{ note.text }}
             <p class="quiet">
               {{ sayDay(note.day, today.day) }} {{ today.clock(note.at) }}, {{ site.nameOf(note.by) }}
             </p>

@@ -30,6 +30,13 @@ function ofTarget(target: string, { residents, species }: Names): Pick<ChangeLin
   return { whom: species.get(target)?.common ?? target, to: { name: 'sheet', params: { id: target } } }
 }
 
+function saySheet({ version, fields }: Extract<Change['what'], { kind: 'sheet' }>): string {
+  if (fields === null) return t('newCareSheet')
+  return fields.length > 0
+    ? t('careSheetVersion', { version, fields: fields.join(', ') })
+    : t('careSheetRenewed', { version })
+}
+
 function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' | 'says'> {
   switch (what.kind) {
     case 'school': {
@@ -42,12 +49,8 @@ function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' 
       return { ...ofTarget(what.target, names), says: sayOverride(what.change) }
     case 'ended':
       return { ...ofTarget(what.target, names), says: t('noLonger', { override: sayOverride(what.change) }) }
-    case 'sheet': {
-      const fields = what.fields === null ? '' : `: ${what.fields.join(', ') || 'renewed'}`
-      const says =
-        what.fields === null ? t('newCareSheet') : t('careSheetVersion', { version: what.version, fields })
-      return { ...ofTarget(what.sheet, names), says }
-    }
+    case 'sheet':
+      return { ...ofTarget(what.sheet, names), says: saySheet(what) }
     case 'enclosure': {
       const to = { name: 'enclosure', params: { id: what.enclosure } }
       return { whom: names.placeName(what.enclosure), to, says: t('writtenDownAnew') }

@@ -41,7 +41,7 @@ function says(condition: Condition): string {
       const above = neverBelow === null ? '' : t('aboveCAnd', { neverBelow })
       const limit = ceiling === null ? '' : t('belowCAllYear', { above, ceiling })
       if (fitting.length > 0)
-        return t('heatStay', { roomNames: roomNames(fitting), count: fitting.length === 1 ? 's' : '', limit })
+        return t('heatStays', { roomNames: roomNames(fitting), count: fitting.length, limit })
       return unread.length > 0
         ? t('heatNoRoomIs', { limit, roomNames: roomNames(unread) })
         : t('heatNoRoomStays', { limit })

@@ -135,7 +135,7 @@ async function choose(): Promise<void> {
             <div class="row">
               <Button type="submit" :disabled="busy">{{ t('choose3', { name: option.name }) }}</Button>
               <Button v-if="residentId || example" severity="secondary" :disabled="busy" @click="look">
-                {{ t('beforeAndAfter', { example: example ? t('for', { name: example.name }) : '' }) }}
+                {{ example ? t('beforeAndAfterFor', { name: example.name }) : t('beforeAndAfter') }}
               </Button>
               <Button severity="secondary" @click="wanted = null">{{ t('leaveItAsIt') }}</Button>
             </div>

@@ -54,7 +54,7 @@ const questions = computed(() => {
                 v-for="{ sheet, isOurs } in sided.filter((one) => one.name === name)"
                 :key="sheet.id"
                 :to="{ name: 'sheet', params: { id: sheet.id } }"
-                >{{ sheet.common }}{{ isOurs ? t('chosenHere') : '' }}</RouterLink
+                >{{ isOurs ? t('chosenHere', { name: sheet.common }) : sheet.common }}</RouterLink
               >
               <span v-if="!sided.some((one) => one.name === name)" class="quiet">{{ t('nobodyHere') }}</span>
             </p>

@@ -83,11 +83,14 @@ function sentence(text: string): string {
   return `${text.charAt(0).toUpperCase()}${text.slice(1)}`
 }
 
+function saysHold({ days, worryAfter }: Sheet['holds'][number]): string {
+  const says = days === undefined ? t('untilItIsOver') : t('usuallyDays', { count: days })
+  return worryAfter === undefined ? says : t('afterSomebodyLooks', { says, count: worryAfter })
+}
+
 function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
   const name = label ?? words.duty[does]
-  const food = foods?.map(
-    ({ item, weeklyCap }) => `${item}${weeklyCap ? t('atMostAWeek', { weeklyCap }) : ''}`,
-  )
+  const food = foods?.map(({ item, weeklyCap }) => (weeklyCap ? t('atMostAWeek', { item, weeklyCap }) : item))
   const offered = food ? `: ${food.join(', ')}` : ''
   return `${name}${offered}. ${sentence(sayCadence(cadence))}${amount ? `, ${saysAmount(amount)}` : ''}.`
 }
@@ -263,11 +266,7 @@ const doubts = computed(() =>
       <h2>{{ t('leaveInPeace') }}</h2>
       <ul>
         <li v-for="rule in sheet.holds" :key="rule.hold">
-          {{ words.hold[rule.hold] }}{{ saysStages(rule.stages) }}:
-          {{ rule.days === undefined ? t('untilItIsOver') : t('usuallyDays', { count: rule.days })
-          }}{{
-            rule.worryAfter === undefined ? '' : t('afterSomebodyLooks', { worryAfter: rule.worryAfter })
-          }}.
+          {{ words.hold[rule.hold] }}{{ saysStages(rule.stages) }}: {{ saysHold(rule) }}.
         </li>
       </ul>
     </section>

@@ -98,7 +98,7 @@ describe('what does not fit', () => {
       part: 'legSpan',
       times: 3,
     } as const
-    expect(sayFinding(finding).what).toBe('Too short: 300 mm of 390 mm (3 × its leg span)')
+    expect(sayFinding(finding).what).toBe('Too short: 300 mm, needs 390 mm (3 × its leg span)')
   })
 
   it('reads the lines of a housing', () => {

@@ -59,7 +59,7 @@ function restsOf({ schools, holds }: Sheet): Spell[] {
   const options = schools.flatMap(({ options: sides }) => sides)
   return options.flatMap(({ rest, name }) => {
     if (!rest || days === undefined) return []
-    const fast = { kind: 'fast', name: 'Fast', from: COOLED - rest.fastDays, to: COOLED } as const
+    const fast = { kind: 'fast', name: t('fast'), from: COOLED - rest.fastDays, to: COOLED } as const
     const cooled = {
       kind: 'rest',
       name: t('winterRest', { name }),

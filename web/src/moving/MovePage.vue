@@ -206,7 +206,7 @@ function move(): void {
               <NumberField
                 v-model="form.expected"
                 name="expected"
-                :label="t('countedOutExpected', { isColony: isColony ? 'animals' : 'animal' })"
+                :label="isColony ? t('countedOutAnimals') : t('countedOutAnimal')"
                 whole
               />
               <NumberField v-model="form.found" name="found" :label="t('countedInFound')" whole />

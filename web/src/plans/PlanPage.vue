@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import type { EndOverride } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
-import type { Override } from '@kobrin/core'
 import { isBefore, own } from '@kobrin/core'
 import Button from 'primevue/button'
+import Tag from 'primevue/tag'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
@@ -12,6 +12,8 @@ import SchoolChoice from '../library/SchoolChoice.vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from './usePlans.ts'
+import type { Signed } from './inForce.ts'
+import { inForce, isOver } from './inForce.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
@@ -60,9 +62,25 @@ function lookAtStage(stage: string): void {
   preview.value = resident.value ? previewOf(resident.value, { stage }) : null
 }
 
-function isOver({ until, on }: Override): boolean {
-  return (until !== undefined && until < today.day) || on > today.day
+function saysSigned({ target, change: { by, on, until, reason } }: Signed): string {
+  const told = {
+    whom: target === id ? t('forThisOne') : t('forEveryoneOnThe'),
+    who: site.nameOf(by),
+    date: sayDate(on, today.day),
+    reason,
+  }
+  return until === undefined
+    ? t('signedBy', told)
+    : t('signedByUntil', { ...told, until: sayDate(until, today.day) })
 }
+
+/** Why a change says nothing now. */
+function saysNoForce({ change: { on, until } }: Signed): string {
+  if (on > today.day) return t('notYetInForce')
+  return until !== undefined && until < today.day ? t('isOver') : t('anotherInForce')
+}
+
+const force = computed(() => inForce(signedChanges.value, id, today.day))
 </script>
 
 <template>
@@ -108,22 +126,17 @@ function isOver({ until, on }: Override): boolean {
         <template v-if="signedChanges.length > 0">
           <h3>{{ t('signed') }}</h3>
           <ul>
-            <li v-for="{ target, number, change: signed } in signedChanges" :key="`${target} ${number}`">
-              <strong>{{ sayOverride(signed) }}</strong>
-              <p class="quiet">
-                {{ target === id ? t('forThisOne') : t('forEveryoneOnThe') }}, {{ site.nameOf(signed.by) }}
-                {{ sayDate(signed.on, today.day)
-                }}{{
-                  signed.until === undefined ? '' : t('until', { date: sayDate(signed.until, today.day) })
-                }}:
-                {{ signed.reason }}
-              </p>
+            <li v-for="one in signedChanges" :key="`${one.target} ${one.number}`">
+              <strong>{{ sayOverride(one.change) }}</strong>
+              {{ ' ' }}<Tag v-if="force.has(one)" :value="t('inForceNow')" />
+              <p class="quiet">{{ saysSigned(one) }}</p>
+              <p v-if="!force.has(one)" class="quiet">{{ saysNoForce(one) }}</p>
               <Button
-                v-if="maySign && !isOver(signed)"
+                v-if="maySign && !isOver(one.change, today.day)"
                 severity="secondary"
                 :disabled="busy"
-                :aria-label="t('end', { override: sayOverride(signed) })"
-                @click="told({ target, number })"
+                :aria-label="t('end', { override: sayOverride(one.change) })"
+                @click="told({ target: one.target, number: one.number })"
               >
                 {{ t('endIt') }}
               </Button>

@@ -16,6 +16,11 @@ const emit = defineEmits<{ look: [stage: string] }>()
 const people = usePeople()
 const record = useRecord()
 const wanted = shallowRef<string | null>(null)
+const named = computed(() => ({
+  name: resident.name,
+  name2: nameOf(resident.stage),
+  name3: nameOf(wanted.value),
+}))
 const why = shallowRef('')
 const schema = kindOf('staged').payload
 
@@ -61,9 +66,7 @@ function change(): void {
     @keydown.esc="wanted = null"
   >
     <p>
-      {{ t('isAtItsMeals', { name: resident.name, name2: nameOf(resident.stage), name3: nameOf(wanted) })
-      }}<template v-if="isEarlier">{{ t('whichIsAnEarlier') }}</template
-      >.
+      {{ isEarlier ? t('isAtItsMealsEarlier', named) : t('isAtItsMeals', named) }}
     </p>
     <TextField
       :key="wanted"

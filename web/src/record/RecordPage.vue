@@ -72,15 +72,9 @@ const about = computed(() => {
   const bits = [
     species.value?.common,
     species.value?.latin,
-    one.lives === 'colony'
-      ? count
-        ? t('about', { count })
-        : ''
-      : one.sex === 'unknown'
-        ? t('sexUnknown')
-        : one.sex,
+    one.lives === 'colony' ? (count ? t('about', { count }) : '') : terms.sex[one.sex],
     one.accession,
-    day.value.weight ? sayGrams(day.value.weight.grams) : '',
+    day.value.weight ? t('aboutGrams', { grams: sayGrams(day.value.weight.grams) }) : '',
     arrived && !ended.value ? t('hereSince', { date: sayDate(arrived.day, today.day) }) : '',
   ]
   return bits.filter(Boolean).join(' · ')

@@ -71,7 +71,7 @@ const rows = computed<Row[]>(() =>
     name: resident.name,
     species,
     stage: teller.stageOf(resident.id, resident.stage),
-    sex: resident.lives === 'colony' ? '' : resident.sex,
+    sex: resident.lives === 'colony' ? '' : terms.sex[resident.sex],
     place,
     // Worked out where they are shown or sorted by, and not for thousands that are not.
     get grams() {

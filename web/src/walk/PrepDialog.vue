@@ -55,7 +55,7 @@ function dust({ supplements }: { supplements: Readonly<Record<string, number>> }
         <h3>{{ t('toBeginTodayFor') }}</h3>
         <ul>
           <li v-for="row in prep.ahead" :key="`${row.do} ${row.item} ${row.size} ${row.forDay}`">
-            {{ row.do === 'thaw' ? t('thaw') : 'Gut-load' }} <strong>{{ row.count }}</strong>
+            {{ row.do === 'thaw' ? t('thaw') : t('gutLoad') }} <strong>{{ row.count }}</strong>
             {{ t('for2', { item: row.item, size: row.size, day: sayDay(row.forDay, today.day) }) }}
           </li>
         </ul>

@@ -12,8 +12,9 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import Because from '../words/Because.vue'
-import { dutyName, sayHold, sayOffering, sayTooLarge, sayVerdict } from '../words/cell.ts'
+import { dutyName, sayHold, sayMealOf, sayTooLarge, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayDate, sayGrams, sayMinuteOfDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -92,32 +93,38 @@ const about = computed(() => {
   if (!one) return ''
   const count = residents.countOf(residentId)
   const head =
-    one.lives === 'colony' ? (count ? t('about', { count }) : 'colony') : one.sex === 'unknown' ? '' : one.sex
-  const weight = day.value.weight ? sayGrams(day.value.weight.grams) : ''
+    one.lives === 'colony'
+      ? count
+        ? t('about', { count })
+        : t('colony')
+      : one.sex === 'unknown'
+        ? ''
+        : terms.sex[one.sex]
+  const weight = day.value.weight ? t('aboutGrams', { grams: sayGrams(day.value.weight.grams) }) : ''
   return [species.value?.common, head, one.accession, weight].filter(Boolean).join(' · ')
 })
 
 function says(task: Task): string {
-  if (task.duty.does === 'feed' && task.offering) {
-    const meal = sayOffering(task.offering)
-    return task.duty.label ? `${task.duty.label}: ${meal}` : meal
-  }
+  if (task.duty.does === 'feed' && task.offering) return sayMealOf(task.duty.label, task.offering)
   return dutyName(task)
 }
 
 function under(task: Task): string {
   if (task.done) {
-    const outcome = task.done.outcome ? `, ${words.outcome[task.done.outcome]}` : ''
-    return t('doneBy', { time: today.clock(task.done.at), name: site.nameOf(task.done.by), outcome })
+    const { at, by, outcome } = task.done
+    const told = { time: today.clock(at), name: site.nameOf(by) }
+    return outcome ? t('doneByOutcome', { ...told, outcome: words.outcome[outcome] }) : t('doneBy', told)
   }
   if (task.hold) return t('held', { hold: words.hold[task.hold].toLowerCase() })
   if (task.opensAtMinute !== undefined) return t('from', { minuteOfDay: sayMinuteOfDay(task.opensAtMinute) })
   if (task.tooLarge) return sayTooLarge(task.tooLarge)
   if (task.nothingToOffer) return t('everyFoodIsAt')
-  const late = task.status === 'late' ? t('daysOver', { count: Math.floor(task.daysOver) }) : ''
-  const two = task.duty.people === 2 ? t('twoPeople') : ''
-  const who = task.duty.competence ? t('needsSomeoneClearedFor', { competence: task.duty.competence }) : ''
-  return `${late}${sayCadence(task.duty.cadence)}.${two}${who}`
+  return [
+    ...(task.status === 'late' ? [t('daysOver', { count: Math.floor(task.daysOver) })] : []),
+    t('cadence', { cadence: sayCadence(task.duty.cadence) }),
+    ...(task.duty.people === 2 ? [t('twoPeople')] : []),
+    ...(task.duty.competence ? [t('needsSomeoneClearedFor', { competence: task.duty.competence })] : []),
+  ].join(' ')
 }
 </script>
 

@@ -57,6 +57,7 @@ export function sayMarks(marks: readonly Mark[], who: (person: string) => string
     const doers = new Set(those.flatMap((mark) => mark.done.map(({ by }) => by)))
     const by = [...doers].map(who).join(' and ')
     const says = words.status[state]
-    return `${says.charAt(0).toUpperCase()}${says.slice(1)}${by ? t('by', { by }) : ''}: ${names}.`
+    const told = { state: `${says.charAt(0).toUpperCase()}${says.slice(1)}`, names }
+    return by ? t('marksDoneBy', { ...told, by }) : t('marksIn', told)
   }).join(' ')
 }

@@ -40,15 +40,15 @@ export const queries = new QueryClient({
 const HISTORY = '/api/subjects/'
 
 // What was answered about any plan, sheet or box may be another answer now.
-answersChanged.on(() =>
-  queries.invalidateQueries({ predicate: ({ queryKey: [key] }) => !String(key).startsWith(HISTORY) }),
-)
+answersChanged.on(() => {
+  void queries.invalidateQueries({ predicate: ({ queryKey: [key] }) => !String(key).startsWith(HISTORY) })
+})
 
 // Histories, and what changed of late.
 historiesChanged.on((subjects) => {
   const histories = new Set(subjects.map((subject) => keyOf(ROUTES.record, { params: { subject } })[0]))
   const changes = ROUTES.changes.url
-  return queries.invalidateQueries({
+  void queries.invalidateQueries({
     predicate: ({ queryKey: [key] }) => histories.has(String(key)) || String(key).startsWith(changes),
   })
 })

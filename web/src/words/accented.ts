@@ -23,8 +23,7 @@ function accent(text: string): string {
 export function accented(messages: object): object {
   return Object.fromEntries(
     Object.entries(messages).map(([key, one]: [string, unknown]) => {
-      if (Array.isArray(one))
-        return [key, one.map((item) => (typeof item === 'object' ? accented(item as object) : item))]
+      if (Array.isArray(one)) return [key, one.map((piece: object) => accented(piece))]
       if (typeof one === 'object' && one !== null) return [key, accented(one)]
       return [key, typeof one === 'string' && !isName(messages, key) ? accent(one) : one]
     }),

@@ -1,12 +1,7 @@
 import type { Cadence } from '@kobrin/core'
 import { sayWeekday } from './numbers.ts'
+import { sayAll } from './sayAll.ts'
 import { t } from './told.ts'
-
-/** "Monday, Wednesday and Friday" */
-export function sayAll(some: readonly string[]): string {
-  const last = some.at(-1) ?? ''
-  return some.length < 2 ? last : t('someAndLast', { some: some.slice(0, -1).join(', '), last })
-}
 
 /** How often something is done. */
 export function sayCadence(cadence: Cadence): string {

@@ -20,7 +20,7 @@ describe('the one sentence of a cell', () => {
 
   it('says a hold with its day and when it should be over', () => {
     const said = cell([arrived, entryOn(TODAY - 3, { kind: 'ecdysis', payload: { stage: 'inBlue' } })])
-    expect(said).toEqual({ text: 'In blue, day 4. Over about Sunday.', tone: 'held' })
+    expect(said).toEqual({ text: 'In blue, day 4. Should be over by Sunday.', tone: 'held' })
   })
 
   it('says of somebody who is gone only that', () => {

@@ -4,21 +4,43 @@ import { words } from './en.ts'
 import { sayDay, sayGrams, sayMinuteOfDay, sayRange } from './numbers.ts'
 import { spaced } from './spaced.ts'
 import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
+import { sayAll } from './sayAll.ts'
 import { sayObstacles } from './rest.ts'
 import type { Teller } from './reasons.ts'
 import { t } from './said.ts'
 
-/** "6 crickets M, calcium" */
+/** Grams of a meal: nobody weighs out tenths of what is more than a spoonful. */
+function sayPortion(grams: number): string {
+  return sayGrams(grams < 10 ? grams : Math.round(grams))
+}
+
+/** Sizes that are letters stand behind what they are of. */
+const LETTERS = 2
+
+/** "6 crickets M, calcium", "1 weaned rat". A single piece of what is named in the plural is "1 × crickets M": what a
+ * food is called is not ours to change. */
 export function sayOffering({ item, size, count, grams, supplements }: Offering): string {
-  const pieces = count ? `${sayRange(count)} ` : ''
-  const sized = size === undefined ? item : count && count[1] === 1 ? `${size} ${item}` : `${item} ${size}`
-  const about = grams
-    ? count
+  const isOne = count?.[1] === 1
+  const isWord = size !== undefined && size.length > LETTERS
+  const food = size === undefined ? item : isOne && isWord ? `${size} ${item}` : `${item} ${size}`
+  const one = isWord ? t('pieces', { range: '1', food }) : t('one', { food })
+  const pieces = count && (isOne ? one : t('pieces', { range: sayRange(count), food }))
+  const weight =
+    grams &&
+    (count
       ? t('aboutG', { range: sayRange(grams, (value) => spaced(Math.round(value))) })
-      : `, ${sayGrams(grams[1])}`
-    : ''
-  const with_ = supplements.length > 0 ? `, ${supplements.join(' and ')}` : ''
-  return `${pieces}${sized}${about}${with_}`
+      : sayPortion(grams[1]))
+  const dust = supplements.length > 0 ? [sayAll(supplements)] : []
+  return [pieces ?? food, ...(weight ? [weight] : []), ...dust].join(', ')
+}
+
+/** The meal of a duty that has a name of its own: what the name says is not said again. */
+export function sayMealOf(label: string | undefined, offering: Offering): string {
+  if (label === undefined) return sayOffering(offering)
+  const { count, ...uncounted } = offering
+  const isOne = count?.[1] === 1 && offering.size === undefined
+  const meal = sayOffering(isOne ? uncounted : offering)
+  return meal.toLowerCase() === label.toLowerCase() ? label : t('labelMeal', { label, meal })
 }
 
 export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): string {
@@ -54,7 +76,7 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
         ? t('refusedTimesExplained', { count: what.inRow, hold: words.hold[what.explainedBy].toLowerCase() })
         : t('refusedTimesNotExplained', { count: what.inRow })
     case 'fedTwice':
-      return t('fedTwiceToday', { by: what.by.map(who).join(' and ') })
+      return t('fedTwiceToday', { by: sayAll(what.by.map(who)) })
     case 'unseen':
       return what.days === null ? t('neverSeen') : t('notSeenForDays', { count: what.days })
     case 'suspectWeight':
@@ -66,7 +88,9 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'vacated':
       return what.leaves === 'toClean' ? t('waitsToBeCleaned') : t('itsOldFloorWaits')
     case 'floorReady':
-      return t('oldFloorMayGo', { where: what.where, freeze: what.freeze ? t('andThreeDaysIn') : '' })
+      return what.freeze
+        ? t('oldFloorMayGoFrozen', { where: what.where })
+        : t('oldFloorMayGo', { where: what.where })
     case 'floorWaits':
       return t('oldFloorLookInto', { where: what.where })
     case 'gone':
@@ -88,8 +112,10 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'condition':
       return t('bodyCondition', { score: what.score, score2: what.score > 3 ? t('feedLess') : t('feedMore') })
     case 'retainedSkin': {
-      const since = what.day === null ? '' : t('since2', { day: sayDay(what.day, today) })
-      return t('oldSkinOnLook', { parts: what.parts.map((part) => words.retained[part]).join(', '), since })
+      const parts = what.parts.map((part) => words.retained[part]).join(', ')
+      return what.day === null
+        ? t('oldSkinOnLook', { parts })
+        : t('oldSkinOnSince', { parts, day: sayDay(what.day, today) })
     }
   }
 }
@@ -104,7 +130,9 @@ function sayTask(task: Task): string {
   if (task.duty.does === 'feed') {
     if (task.tooLarge) return t('dueToEat', { tooLarge: sayTooLarge(task.tooLarge) })
     if (task.nothingToOffer) return t('dueToEatBut')
-    return task.offering ? t('eatsToday', { offering: sayOffering(task.offering) }) : dutyName(task)
+    return task.offering
+      ? t('eatsToday', { offering: sayMealOf(task.duty.label, task.offering) })
+      : dutyName(task)
   }
   return dutyName(task)
 }

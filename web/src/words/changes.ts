@@ -1,4 +1,5 @@
 import type { DutyPatch, Override } from '@kobrin/core'
+import { words } from './en.ts'
 import { t } from './told.ts'
 import { sayCadence } from './cadence.ts'
 
@@ -7,17 +8,25 @@ function sayField(field: string): string {
   return field.replace(/(Mm|Cm2)$/, '').replaceAll(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 }
 
+/** A duty as a change names it: by its kind where it is called so, else in words. */
+function sayDutyId(id: string): string {
+  const kinds: Readonly<Record<string, string>> = words.duty
+  const [only, number] = id.split(':')
+  const named = sayField(only ?? id)
+  return kinds[id] ?? `${named.charAt(0).toUpperCase()}${named.slice(1)}${number ? ` ${number}` : ''}`
+}
+
 function sayPatch(patch: DutyPatch): string {
-  if ('drop' in patch) return t('noLonger', { id: patch.id })
+  if ('drop' in patch) return t('noLonger', { id: sayDutyId(patch.id) })
   const { id, cadence, amount, ...rest } = patch
   const says = [
     cadence && sayCadence(cadence),
     amount?.by === 'portion'
       ? t('aboutG', { grams: Math.round(amount.grams) })
       : amount && t('anotherAmount'),
-    ...Object.keys(rest),
+    ...Object.keys(rest).map(sayField),
   ]
-  return `${id}: ${says.filter(Boolean).join(', ')}`
+  return `${sayDutyId(id)}: ${says.filter(Boolean).join(', ')}`
 }
 
 /** What a signed change is about, in a few words. */

@@ -22,13 +22,12 @@ export function sayDoubt(doubt: Doubt, today: number): string {
     return t('noWinterRest', { obstacles: sayObstacles(doubt.obstacles, today) })
   if (doubt.code === 'offScale') {
     const { what, value: read, low, high } = doubt
-    const fahrenheit = what === 'celsius' ? t('perhapsItWasF') : ''
-    return t('readingsLieBetweenAnd', {
+    const says = t('readingsLieBetweenAnd', {
       value: sayValue(what, read),
       value2: sayValue(what, low),
       value3: sayValue(what, high),
-      fahrenheit,
     })
+    return what === 'celsius' ? `${says} ${t('perhapsFahrenheit')}` : says
   }
   const value = withUnit(doubt.value, doubt.unit)
   if (doubt.code === 'implausible') {

@@ -9,7 +9,7 @@ function grown({ part, times }: Finding): string {
 }
 
 function measure(part: BodyPart | undefined): string {
-  return part ? terms.part[part] : 'size'
+  return part ? terms.part[part] : t('itsSize')
 }
 
 interface Measured extends Finding {

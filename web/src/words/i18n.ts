@@ -40,9 +40,10 @@ function added(work: string, words: Tables): void {
   Object.assign(english, LANGUAGE === ACCENTED ? accented(messages) : messages)
 }
 
-/** The names in braces of a message. */
-type Named<M> = M extends `${string}{${infer N}}${infer Rest}`
-  ? (N extends `'${string}` ? never : N) | Named<Rest>
+/** The names in braces of a message, and what chooses between its forms. */
+type Named<M> = InBraces<M> | (M extends `${string} | ${string}` ? 'count' : never)
+type InBraces<M> = M extends `${string}{${infer N}}${infer Rest}`
+  ? (N extends `'${string}` ? never : N) | InBraces<Rest>
   : never
 
 /** A number is written as this house writes numbers; what is not known stands empty. */

@@ -5,7 +5,10 @@ import { spaced } from './spaced.ts'
 
 const DAY_MS = 86_400_000
 const WEEKDAY = new Intl.DateTimeFormat('en', { weekday: 'long', timeZone: 'UTC' })
-const MONTH = new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' })
+const MONTHS = {
+  short: new Intl.DateTimeFormat('en', { month: 'short', timeZone: 'UTC' }),
+  long: new Intl.DateTimeFormat('en', { month: 'long', timeZone: 'UTC' }),
+}
 /** A Monday. */
 const MONDAY_MS = 4 * DAY_MS
 
@@ -15,8 +18,8 @@ export function sayWeekday(weekday: number): string {
 }
 
 /** Of its number in the year, 1 to 12. */
-export function sayMonth(month: number): string {
-  return MONTH.format(Date.UTC(2000, month - 1, 1))
+export function sayMonth(month: number, how: 'short' | 'long' = 'short'): string {
+  return MONTHS[how].format(Date.UTC(2000, month - 1, 1))
 }
 
 /** A day as colleagues say it: today, yesterday, Thursday, 2 Nov, 2 Nov 2025. */

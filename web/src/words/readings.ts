@@ -3,14 +3,14 @@ import { round, sayRange } from './numbers.ts'
 import { t } from './said.ts'
 
 const QUANTITIES: Readonly<Record<Quantity, { name: string; unit: string }>> = {
-  celsius: { name: 'temperature', unit: '°C' },
-  humidity: { name: 'humidity', unit: '%' },
+  celsius: { name: t('temperature'), unit: '°C' },
+  humidity: { name: t('humidity'), unit: '%' },
   uvIndex: { name: t('uvIndex'), unit: '' },
-  ammonia: { name: 'ammonia', unit: 'mg/l' },
-  nitrite: { name: 'nitrite', unit: 'mg/l' },
-  nitrate: { name: 'nitrate', unit: 'mg/l' },
+  ammonia: { name: t('ammonia'), unit: 'mg/l' },
+  nitrite: { name: t('nitrite'), unit: 'mg/l' },
+  nitrate: { name: t('nitrate'), unit: 'mg/l' },
   ph: { name: 'pH', unit: '' },
-  chlorine: { name: 'chlorine', unit: 'mg/l' },
+  chlorine: { name: t('chlorine'), unit: 'mg/l' },
 }
 
 export function unitOf(what: Quantity): string {
@@ -116,10 +116,10 @@ function sayFirst({ what, high, zone, group }: Read): string {
 
 /** "46 °C at: basking, so high that it harms" */
 export function sayReadingBriefly({ zone, what, value, high, harms }: Read): string {
-  const at = what === 'celsius' || what === 'humidity' ? t('at', { zone }) : ''
-  const told = `${sayValue(what, value)}${at}`
-  if (!harms) return t('whatItWants', { told, high: high ? 'above' : 'below' })
-  return t('thatItHarms', { told, high: high ? t('soHigh') : t('soLow') })
+  const said = sayValue(what, value)
+  const told = what === 'celsius' || what === 'humidity' ? t('readingAt', { value: said, zone }) : said
+  if (harms) return high ? t('highThatHarms', { told }) : t('lowThatHarms', { told })
+  return high ? t('aboveWanted', { told }) : t('belowWanted', { told })
 }
 
 /** The same, and what to do first. */

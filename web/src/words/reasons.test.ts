@@ -129,5 +129,5 @@ describe('numbers and days', () => {
 })
 
 it('a duty made only for this test still has a name', () => {
-  expect(because([], dutyOf({ id: 'water', does: 'water' }))[0]).toBe('Not done yet since 1 Feb.')
+  expect(because([], dutyOf({ id: 'water', does: 'water' }))[0]).toBe('Never done; asked for since 1 Feb.')
 })

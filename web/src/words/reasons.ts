@@ -42,6 +42,10 @@ function saySchool(
   })
 }
 
+function withUntil(says: string, until: number | undefined, today: number): string {
+  return until === undefined ? says : `${says} ${t('untilDate', { date: sayDate(until, today) })}`
+}
+
 /** Where a line of a plan comes from. */
 export function saySource(source: Source, { today, who, stage, school }: Teller): string {
   switch (source.from) {
@@ -52,13 +56,8 @@ export function saySource(source: Source, { today, who, stage, school }: Teller)
     case 'site':
       return t('siteRuleBy', { who: who(source.by), date: sayDate(source.on, today), reason: source.reason })
     case 'resident': {
-      const until = source.until === undefined ? '' : t('until2', { date: sayDate(source.until, today) })
-      return t('changedForThisResident', {
-        who: who(source.by),
-        date: sayDate(source.on, today),
-        reason: source.reason,
-        until,
-      })
+      const told = { who: who(source.by), date: sayDate(source.on, today), reason: source.reason }
+      return withUntil(t('changedForThisResident', told), source.until, today)
     }
   }
 }
@@ -130,11 +129,11 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
   supplement: (reason) => saySupplement(reason.supplement),
   weeklyCap: (reason) => t('atMostIn7', { item: reason.item, cap: reason.cap, offers: reason.offers }),
   minGap: (reason) => t('notAgainWithinDays', { item: reason.item, count: reason.days }),
-  hold(reason) {
-    const usual = reason.days === undefined ? '' : t('usuallyDays', { count: reason.days })
-    const worry =
-      reason.worryAfter === undefined ? '' : t('somebodyShouldLookAfter', { worryAfter: reason.worryAfter })
-    return `${words.hold[reason.hold]}:${usual}${worry || t('overWhenTheyAre')}`
+  hold({ hold, days, worryAfter }) {
+    const named = words.hold[hold]
+    const usually =
+      days === undefined ? t('holdOver', { hold: named }) : t('holdUsually', { hold: named, count: days })
+    return worryAfter === undefined ? usually : `${usually} ${t('lookAfter', { count: worryAfter })}`
   },
   refusals: (reason) => t('refusalsInARow', { count: reason.toWorry }),
   unseen: (reason) => t('notSeenForDays', { count: reason.days }),
@@ -179,17 +178,16 @@ const FACTS: {
   arrived: (reason, { today }) => t('arrived', { day: sayDay(reason.day, today) }),
   moved: (reason, { today }) => t('moved', { day: sayDay(reason.day, today) }),
   setBy(reason, { today, who }) {
-    const until = reason.until === null ? '' : t('until2', { date: sayDate(reason.until, today) })
-    return `${who(reason.by)}, ${sayDay(reason.day, today)}: ${reason.reason}${until}`
+    const says = t('setByWhy', { who: who(reason.by), day: sayDay(reason.day, today), reason: reason.reason })
+    return withUntil(says, reason.until ?? undefined, today)
   },
   weight(reason, { today }) {
-    const aside = reason.suspects > 0 ? t('setAsideAsSuspect', { suspects: reason.suspects }) : ''
-    return t('onSmoothedOverWeighings', {
+    const says = t('onSmoothedOverWeighings', {
       grams: sayGrams(reason.grams),
       date: sayDate(reason.day, today),
       count: reason.readings,
-      aside,
     })
+    return reason.suspects > 0 ? `${says} ${t('setAside', { count: reason.suspects })}` : says
   },
   reading: (reason, { today, who }) =>
     t('readBy', {
@@ -202,14 +200,17 @@ const FACTS: {
     t('atItsHighestOf', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
   weightBefore: (reason, { today }) =>
     t('whenItBeganTo', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
-  deaths: (reason, { today, who }) =>
-    t('deadWithinDaysThe', {
-      count: spaced(reason.count),
-      days: reason.days,
-      of: reason.of === null ? t('ofAColonyNobody') : t('of2', { of: spaced(reason.of) }),
+  deaths(reason, { today, who }) {
+    const told = {
+      dead: reason.count,
+      count: reason.days,
       day: sayDay(reason.day, today),
       who: who(reason.by),
-    }),
+    }
+    return reason.of === null
+      ? t('deadWithinDaysThe', told)
+      : t('deadWithinDaysOf', { ...told, of: reason.of })
+  },
   droppings: (reason, { today, who }) =>
     t('droppings2', {
       droppings: terms.droppings[reason.kind],

@@ -104,13 +104,10 @@ const SAYS: { [C in What['code']]: (what: Extract<What, { code: C }>) => string 
   floorTooThin: (what) => t('theFloorIsMixed', { has: what.has, needs: what.needs }),
   stageUnknown: (what) => t('thereIsNoStage', { stage: what.stage }),
   vetUnnamed: (what) => t('isUrgentItsFirst', { sign: what.sign }),
-  fahrenheit: (what) =>
-    t('cIfThatWas', {
-      zone: what.zone,
-      of: what.of === 'ceiling' ? t('ceiling') : '',
-      what: what.value,
-      celsius: what.celsius,
-    }),
+  fahrenheit({ zone, of, value, celsius }) {
+    const told = { zone, what: value, celsius }
+    return of === 'ceiling' ? t('ceilingIfThatWas', told) : t('cIfThatWas', told)
+  },
   share: (what) => t('humidityAShareOf', { zone: what.zone, what: what.value }),
   outsideGroup: (what) => sayOutsideGroup(what),
   longDay: (what) => t('hoursOfLightA', { count: what.hours }),

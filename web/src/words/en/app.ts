@@ -11,7 +11,6 @@ export default {
   seeWhatWaits: 'See what waits',
   newVersionTakeIt: 'New version: take it now',
   find: 'Find',
-  themeSwitchTo: 'Theme: {theme}. Switch to {theme2}',
   day: 'Day',
   dim: 'Dim',
   couldNotBeKept2: '{count} could not be kept',
@@ -23,4 +22,6 @@ export default {
   noLinkSince: 'No link since {time}',
   andWaiting: '{state} · {count} waiting',
   waiting: '{count} waiting to send',
+  themeDay: 'Theme: day. Switch to dim',
+  themeDim: 'Theme: dim. Switch to day',
 } as const

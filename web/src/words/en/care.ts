@@ -77,5 +77,5 @@ export default {
     crew: 'Clean-up crew',
   },
   light: { hours: 'Light', winterHours: 'Light in winter' },
-  trusted: 'Local law, the vet and the poison centre come before anything written here.',
+  trusted: 'Local law, the vet and the poison center come before anything written here.',
 } as const

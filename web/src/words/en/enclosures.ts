@@ -5,7 +5,7 @@ export default {
   height: 'Height',
   floorFromTheBottom: 'Floor, from the bottom',
   material: 'Material',
-  leaveOutLayer: 'Leave out layer {index}',
+  leaveOutLayer: 'Remove layer {index}',
   oneMoreLayer: 'One more layer',
   deeperAtOneEnd: 'Deeper at one end by',
   dampEnd: 'Damp end',
@@ -94,4 +94,7 @@ export default {
   sinceLeaveItIn: '{hold} since {date}: leave it in peace',
   oneThingToMend: 'one thing to mend',
   thingsToMend: '{count} thing to mend | {count} things to mend',
+  fits: 'fits',
+  yes: 'yes',
+  none: 'none',
 } as const

@@ -88,4 +88,7 @@ export default {
   oldSkinIsOff2: 'Old skin is off: {retained}',
   shedSign: 'Shed sign',
   moltSign: 'Molt sign',
+  animals: 'animals',
+  days: 'days',
+  pieces: 'pieces',
 } as const

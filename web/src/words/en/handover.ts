@@ -12,6 +12,7 @@ export default {
   toDecide: 'To decide',
   noLonger: 'No longer: {override}',
   newCareSheet: 'New care sheet',
-  careSheetVersion: 'Care sheet, version {version}{fields}',
+  careSheetVersion: 'Care sheet, version {version}: {fields}',
   writtenDownAnew: 'Written down anew',
+  careSheetRenewed: 'Care sheet, version {version}: renewed',
 } as const

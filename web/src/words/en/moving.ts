@@ -19,7 +19,6 @@ export default {
   whoHelpsTwoPeople: 'Who helps: two people',
   whoHelps: 'Who helps',
   onToCounting: 'On to counting',
-  countedOutExpected: 'Counted out, {isColony} expected',
   countedInFound: 'Counted in, found',
   unaccountedForThisStays:
     '{missing} unaccounted for: this stays on the walk until somebody closes it. Look in the old floor, under bowls, in the lid and on the shelf before you carry anything away.',
@@ -28,7 +27,7 @@ export default {
   larderLowestShelfLidded: 'Larder, lowest shelf, lidded tub',
   staysInTheOld: '{others} stays in the old place.',
   movedKeepIt: 'Moved, keep it',
-  leaveItAsIt: 'Leave it as it is',
+  leaveItAsIt: 'Keep it as it is',
   nobodyByThatNumber: 'Nobody by that number',
   toClean: 'to clean',
   keepTheOldFloor: 'keep the old floor: babies and eggs may hide in it',
@@ -40,4 +39,6 @@ export default {
   countOutHowMany: 'Count out: how many are to be moved?',
   countInHowMany: 'Count in: how many are in the new place?',
   sayWhereTheOld: 'Say where the old floor is kept.',
+  countedOutAnimal: 'Counted out, animal expected',
+  countedOutAnimals: 'Counted out, animals expected',
 } as const

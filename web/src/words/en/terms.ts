@@ -55,9 +55,11 @@ export default {
   severity: {
     info: 'worth knowing',
     watch: 'to watch',
-    act: 'do something today',
+    act: 'act today',
     urgent: 'call the vet now',
   },
+
+  sex: { male: 'male', female: 'female', unknown: 'sex unknown' },
 
   role: {
     curator: 'curator',
