@@ -43,7 +43,7 @@ test('a plan is changed after a look at before and after, and the change is ende
   const feed = page.locator('li').filter({ hasText: 'Feed, every 5 days' })
   await expect(feed).toContainText('Changed for this resident by Tomas Brandvold')
   await expect(feed).toContainText('Round as a ball')
-  await page.getByRole('button', { name: /^End: feed/ }).click()
+  await page.getByRole('button', { name: /^End: Feed/ }).click()
   await expect(page.getByText('Feed, every 5 days')).toHaveCount(0)
 })
 
@@ -184,6 +184,7 @@ test('a care sheet with a ceiling below its target is refused with its line, and
   const write = async (ceiling: number) => {
     await text.click()
     await page.keyboard.press('Control+A')
+    await page.keyboard.press('Delete')
     await page.keyboard.insertText(before.replace('ceilingCelsius: 35', `ceilingCelsius: ${ceiling}`))
   }
   expect(before).toContain('ceilingCelsius: 35')

@@ -5,7 +5,7 @@ test('a resident is found by number, species and place, and opened', async ({ ke
   await page.getByRole('link', { name: 'Residents' }).click()
   const search = page.getByRole('searchbox')
   await search.fill('0001')
-  await expect(page.getByRole('status').first()).toHaveText(/^1 of \d+$/)
+  await expect(page.getByRole('main').getByRole('status').first()).toHaveText(/^1 of \d+$/)
   await search.fill('royal python tar room')
   await expect(page.getByRole('row').nth(1)).toContainText('Royal python')
   await page.getByRole('row').nth(1).getByRole('link').click()

@@ -82,6 +82,26 @@ describe('the OpenAPI', () => {
   })
 })
 
+describe('the entries of a day', () => {
+  it('are everybody’s of that day, and of no other', async () => {
+    const [some] = site.residents
+    const read = await keeper.call({ method: 'GET', url: recordOf(some?.id ?? '') })
+    const history = read.json<{ entries: { uid: string; day: number }[] }>().entries
+    const day = history.at(-1)?.day ?? 0
+    const answer = await keeper.call({ method: 'GET', url: addressOf(ROUTES.ofDay.url, { day }) })
+    const { entries } = answer.json<{ entries: { uid: string; day: number; subject: string }[] }>()
+    expect(new Set(entries.map((one) => one.day))).toEqual(new Set([day]))
+    expect(entries.map(({ uid }) => uid)).toEqual(
+      expect.arrayContaining(history.filter((one) => one.day === day).map(({ uid }) => uid)),
+    )
+  })
+
+  it.each(['-1', 'yesterday', '1.5', '1e9'])('are not those of "%s"', async (day) => {
+    const answer = await keeper.call({ method: 'GET', url: addressOf(ROUTES.ofDay.url, { day }) })
+    expect(answer.json()).toMatchObject({ code: 'bad_input', field: 'day' })
+  })
+})
+
 describe('bad requests', () => {
   const post = (body: unknown, headers = {}) =>
     keeper.call({ method: 'POST', url: ROUTES.append.url, headers, body: body as object })

@@ -59,6 +59,15 @@ export const ENTRY_ROUTES = {
     params: z.strictObject({ subject: z.uuid() }),
     answer: KeptEntries,
   },
+  ofDay: {
+    method: 'GET',
+    report: true,
+    url: '/api/days/:day/entries',
+    summary: 'Every entry of one civil day, whoever it is about',
+    access: 'readEntries',
+    params: z.strictObject({ day: z.coerce.number<number>().int().nonnegative().max(100_000) }),
+    answer: KeptEntries,
+  },
   act: {
     method: 'GET',
     report: true,

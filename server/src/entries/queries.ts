@@ -18,6 +18,14 @@ export function toldOf(pool: Pool, subject: string, families: readonly FamilyNam
   ])
 }
 
+/** The entries of one civil day, each as JSON text. */
+export function toldOfDay(pool: Pool, day: number, families: readonly FamilyName[]): Promise<Buffer[]> {
+  return bytesOf(pool, `select ${ENTRY_JSON} from entry where day = ? and family in (?) ${IN_ORDER}`, [
+    isoDay(day),
+    families,
+  ])
+}
+
 /** The entries of one doing, each as JSON text. */
 export function toldOfAct(pool: Pool, act: string, families: readonly FamilyName[]): Promise<Buffer[]> {
   return bytesOf(pool, `select ${ENTRY_JSON} from entry where act = ? and family in (?) ${IN_ORDER}`, [

@@ -8,7 +8,7 @@ import { serveText } from '../interface/serve.ts'
 import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
-import { familyOfSubject, statesJson, toldOf, toldOfAct, toldSubjects } from './queries.ts'
+import { familyOfSubject, statesJson, toldOf, toldOfAct, toldOfDay, toldSubjects } from './queries.ts'
 import { entriesJson } from './rows.ts'
 
 const PAGE = 1000
@@ -42,6 +42,9 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
       }
       return entriesJson(told)
     })
+    serveText(app, services, ROUTES.ofDay, async ({ params, request }) =>
+      entriesJson(await toldOfDay(pool, params.day, familiesFor(request))),
+    )
     serveText(app, services, ROUTES.act, async ({ params, request }) =>
       entriesJson(await toldOfAct(pool, params.act, familiesFor(request))),
     )

@@ -124,7 +124,7 @@ const says = computed(() => {
     </svg>
     <figcaption class="quiet">
       {{ t('toScaleCutAlong')
-      }}<template v-if="toMend(findings).length > 0"> {{ t('whatDoesNotFit') }}</template>
+      }}<template v-if="toMend(findings).length > 0">{{ ` ${t('whatDoesNotFit')}` }}</template>
     </figcaption>
   </figure>
 </template>

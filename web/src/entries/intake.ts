@@ -11,7 +11,7 @@ interface IntakeOptions {
   reload: (subject: string) => void
   reloadSite: () => void
   /** What lies on this device about a subject is no longer all that is known. */
-  touched: (subject: string) => void
+  touched: (entry: KeptEntry) => void
   /** The server answers for entries again. */
   answered: () => void
 }
@@ -29,7 +29,7 @@ export function createIntake({ ledger, undelivered, reload, reloadSite, touched,
   function hear(entry: KeptEntry): void {
     read = advanced(read, entry)
     undelivered.waiting.delete(entry.uid)
-    touched(entry.subject)
+    touched(entry)
     if (ledger.heard(entry)) reload(entry.subject)
     // The number of a newcomer is given out by the server.
     if (entry.kind === 'registered') reloadSite()

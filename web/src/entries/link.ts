@@ -18,7 +18,7 @@ interface Leading {
 }
 
 /** Whether there is a line to the server, and whether it still knows who is here. */
-export function createLink({ onBack }: { onBack: () => Promise<void> }) {
+export function createLink({ onBack }: { onBack: () => Promise<unknown> }) {
   const linked = shallowRef(true)
   /** Since when there is none. */
   const cutSince = shallowRef<string | null>(null)

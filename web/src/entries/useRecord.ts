@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import { createFoldKeeper } from '../kept/foldKeeper.ts'
+import { keepHere } from '../kept/keepHere.ts'
 import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
@@ -31,7 +31,7 @@ export const useRecord = defineStore('record', () => {
   let opening: Promise<Writer> | null = null
   const ready = shallowRef(false)
 
-  const link = createLink({ onBack: people.tellTaken })
+  const link = createLink({ onBack: () => (keeper.begin(), people.tellTaken()) })
   const undelivered = createUndelivered()
   const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
   const reload = gatherReloads((of) => loading.some(of))
@@ -52,17 +52,17 @@ export const useRecord = defineStore('record', () => {
     undelivered,
     reload: (subject) => reload(subject),
     reloadSite,
-    touched(subject) {
-      keeper.touched(subject)
-      rereadHistory(subject)
+    touched(entry) {
+      keeper.heard(entry)
+      rereadHistory(entry.subject)
     },
     answered: () => (link.unkept.value = ''),
   })
-  const keeper = createFoldKeeper({
+  const keeper = keepHere({
     ledger,
     head: intake.read,
     mayKeep: () => writer?.isLeading() ?? false,
-    store: kept,
+    today: () => today.day,
   })
 
   const loading = createLoading({
@@ -105,6 +105,7 @@ export const useRecord = defineStore('record', () => {
     doings.recallActs()
     ready.value = true
     ;(await opening).openLine()
+    keeper.begin()
   }
 
   const doings = createDoings({

@@ -53,7 +53,7 @@ function onKey(event: KeyboardEvent): void {
         <Button severity="secondary" class="choice" @click="saying.choose(exception)">
           <span
             >{{ exception.label
-            }}<small v-if="saying.isBegun(exception)" class="quiet"> {{ t('begun') }}</small></span
+            }}<small v-if="saying.isBegun(exception)" class="quiet">{{ ` · ${t('begun')}` }}</small></span
           ><kbd>{{ exception.key }}</kbd>
         </Button>
       </li>

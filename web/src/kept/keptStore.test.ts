@@ -65,14 +65,16 @@ describe('what lies on this device', () => {
 describe('keeping folds as they change', () => {
   function keeping(mayKeep = true) {
     const keepFolds = vi.fn(() => Promise.resolve(true))
+    const lately = { hear: vi.fn(), flush: vi.fn(() => Promise.resolve()), begin: vi.fn(), stop: vi.fn() }
     const keeper = createFoldKeeper({
       ledger: { keptFold: (subject) => (subject === 'nobody' ? null : foldOf(subject, 5)) },
       head: () => ({ 1: 5 }),
       mayKeep: () => mayKeep,
       store: { keepFolds },
+      lately,
       gatherMs: 5,
     })
-    return { keeper, keepFolds }
+    return { keeper, keepFolds, lately }
   }
   const soon = () => new Promise((resolve) => setTimeout(resolve, 20))
 
@@ -81,6 +83,15 @@ describe('keeping folds as they change', () => {
     for (const subject of ['ada', 'ben', 'ada', 'nobody']) keeper.touched(subject)
     await soon()
     expect(keepFolds.mock.calls).toEqual([[[foldOf('ada', 5), foldOf('ben', 5)], { 1: 5 }, { anew: false }]])
+  })
+
+  it('writes what was said before the place in the feed that it reaches to', async () => {
+    const { keeper, keepFolds, lately } = keeping()
+    const said = sentAt(5)
+    keeper.heard(said)
+    await soon()
+    expect(lately.hear).toHaveBeenCalledWith(said)
+    expect(lately.flush.mock.invocationCallOrder[0]).toBeLessThan(keepFolds.mock.invocationCallOrder[0] ?? 0)
   })
 
   it('is left to the tab that holds the line', async () => {

@@ -23,6 +23,13 @@ export interface KeptPin {
   wrong: number
 }
 
+/** Entries about one subject of one day. */
+interface KeptDay {
+  subject: string
+  day: number
+  entries: KeptEntry[]
+}
+
 /** What is kept once: each by its name. */
 export interface KeptThings {
   site: Site
@@ -35,6 +42,8 @@ export interface KeptThings {
   team: readonly Person[]
   /** Set when somebody handed this tablet over and the server has not been told. */
   handedOver: boolean
+  /** The days whose entries lie here. */
+  days: readonly number[]
 }
 
 interface KeptSchema extends DBSchema {
@@ -44,9 +53,12 @@ interface KeptSchema extends DBSchema {
   answers: { key: string; value: unknown }
   /** Made here and kept by the server, and not yet in a fold that lies here. */
   sent: { key: string; value: KeptEntry }
+  lately: { key: [string, number]; value: KeptDay; indexes: { day: number } }
 }
 
 type Db = IDBPDatabase<KeptSchema>
+
+const VERSION = 2
 
 /** Opens the store when it is first needed, and does things with it; where it cannot, answers what it is told to
  * answer then. */
@@ -54,8 +66,11 @@ function openKept(name: string, open: typeof openDB) {
   let opened: Promise<Db> | null = null
 
   function db(): Promise<Db> {
-    opened ??= open<KeptSchema>(name, 1, {
-      upgrade(fresh) {
+    opened ??= open<KeptSchema>(name, VERSION, {
+      upgrade(fresh, before) {
+        if (before < 2)
+          fresh.createObjectStore('lately', { keyPath: ['subject', 'day'] }).createIndex('day', 'day')
+        if (before > 0) return
         fresh.createObjectStore('folds', { keyPath: 'subject' })
         fresh.createObjectStore('things')
         fresh.createObjectStore('pins', { keyPath: 'personId' })
@@ -84,6 +99,53 @@ function openKept(name: string, open: typeof openDB) {
   }
 }
 
+function groupedByDay(entries: readonly KeptEntry[]): KeptDay[] {
+  const days = new Map<string, KeptDay>()
+  for (const entry of entries) {
+    const { subject, day } = entry
+    const key = `${day} ${subject}`
+    const said = days.get(key) ?? { subject, day, entries: [] }
+    said.entries.push(entry)
+    days.set(key, said)
+  }
+  return [...days.values()]
+}
+
+type Attempt = ReturnType<typeof openKept>
+
+/** What was said of the last days, by subject and day. */
+function latelyIn(attempt: Attempt) {
+  const doing = (act: (db: Db) => Promise<unknown>): Promise<unknown> => attempt(act, undefined)
+  return {
+    /** Entries of the last days, each once. */
+    keepLately: (entries: readonly KeptEntry[]) =>
+      doing(async (at) => {
+        const tx = at.transaction('lately', 'readwrite')
+        for (const said of groupedByDay(entries)) {
+          const before = await tx.store.get([said.subject, said.day])
+          const others = (before?.entries ?? []).filter(
+            ({ uid }) => !said.entries.some((one) => one.uid === uid),
+          )
+          await tx.store.put({ ...said, entries: [...others, ...said.entries] })
+        }
+        await tx.done
+      }),
+    /** Entries of the last days about somebody. */
+    lately: (subject: string) =>
+      attempt(async (at) => {
+        const days = await at.getAll('lately', IDBKeyRange.bound([subject], [subject, []]))
+        return days.flatMap(({ entries }) => entries)
+      }, []),
+    forgetBefore: (day: number) =>
+      doing(async (at) => {
+        const tx = at.transaction('lately', 'readwrite')
+        const old = IDBKeyRange.upperBound(day, true)
+        for (const key of await tx.store.index('day').getAllKeys(old)) await tx.store.delete(key)
+        await tx.done
+      }),
+  }
+}
+
 /** What this device keeps of the house, so that a round can be walked without a link. Nothing in it is the only
  * copy of anything: what waits to be sent lies elsewhere. Where the device cannot keep it, it is as if nothing
  * had been kept. */
@@ -100,10 +162,15 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
     /** Folds and how far they reach, together or not at all. `anew` forgets all others. */
     keepFolds: (folds: readonly KeptFold[], head: Bookmark, { anew = false } = {}) =>
       attempt(async (at) => {
-        const tx = at.transaction(['folds', 'things', 'sent'], 'readwrite')
+        const tx = at.transaction(['folds', 'things', 'sent', 'lately'], 'readwrite')
         const store = tx.objectStore('folds')
         const sent = tx.objectStore('sent')
-        if (anew) await store.clear()
+        if (anew) {
+          await store.clear()
+          // What was said may not have been: it comes again.
+          await tx.objectStore('lately').clear()
+          await tx.objectStore('things').delete('days')
+        }
         const told = (await sent.getAll()).filter((entry) => isPast(head, entry))
         await Promise.all([
           ...folds.map((fold) => store.put(fold)),
@@ -115,6 +182,7 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
       }, false),
     sent: () => attempt((at) => at.getAll('sent'), []),
     keepSent: (entry: KeptEntry) => doing((at) => at.put('sent', entry)),
+    ...latelyIn(attempt),
     pin: (personId: string) => attempt((at) => at.get('pins', personId), undefined),
     keepPin: (pin: KeptPin) => doing((at) => at.put('pins', pin)),
     answers: {
@@ -125,9 +193,10 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
     /** Everything goes but the PINs of an enrolled tablet. */
     clear: () =>
       attempt(async (at) => {
-        const tx = at.transaction(['folds', 'things', 'answers', 'sent'], 'readwrite')
+        const tx = at.transaction(['folds', 'things', 'answers', 'sent', 'lately'], 'readwrite')
         await Promise.all([
           tx.objectStore('folds').clear(),
+          tx.objectStore('lately').clear(),
           tx.objectStore('things').clear(),
           tx.objectStore('answers').clear(),
           tx.objectStore('sent').clear(),

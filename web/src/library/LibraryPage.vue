@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { SheetSummary } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
@@ -51,6 +52,12 @@ const groups = computed(() => {
   return [...byGroup].sort(([a], [b]) => order.indexOf(a) - order.indexOf(b))
 })
 const count = computed(() => groups.value.reduce((sum, [, { length }]) => sum + length, 0))
+
+function aboutSheet({ residents, differs }: SheetSummary): string {
+  return [...(residents > 0 ? [t('here', { residents })] : []), ...(differs > 0 ? [t('changedHere')] : [])]
+    .map((one) => ` · ${one}`)
+    .join('')
+}
 
 function pick(id: string): void {
   picked.value = picked.value.includes(id)
@@ -107,11 +114,7 @@ function pick(id: string): void {
             <div>
               <RouterLink :to="{ name: 'sheet', params: { id: sheet.id } }">{{ sheet.common }}</RouterLink>
               <p class="quiet">
-                <i>{{ sheet.latin }}</i>
-                <template v-if="sheet.residents > 0">
-                  {{ t('here', { residents: sheet.residents }) }}</template
-                >
-                <template v-if="sheet.differs > 0"> {{ t('changedHere') }}</template>
+                <i>{{ sheet.latin }}</i> {{ aboutSheet(sheet) }}
               </p>
             </div>
           </li>

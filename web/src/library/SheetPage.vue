@@ -8,30 +8,35 @@ import { later } from '../app/later.ts'
 import '../app/page.css'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
-import { useToday } from '../time/useToday.ts'
-import { call } from '../wire/call.ts'
 import { useAnswerOf } from '../wire/queries.ts'
 import { care, sayTarget, sayZone } from '../words/care.ts'
-import { sayDate } from '../words/numbers.ts'
 import CanWeKeepIt from './CanWeKeepIt.vue'
 import LibraryTabs from './LibraryTabs.vue'
 import SchoolChoice from './SchoolChoice.vue'
 import SheetBody from './SheetBody.vue'
+import SheetPast from './SheetPast.vue'
 import { t } from './words.ts'
 
 const SheetEditor = later(() => import('./SheetEditor.vue'))
-const SheetText = later(() => import('./SheetText.vue'))
 
 const { id } = defineProps<{ id: string }>()
 const people = usePeople()
 const site = useSite()
-const today = useToday()
 const drafts = useDrafts()
 const { answer, complaint } = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: id } }))
 const editing = shallowRef<string | null>(null)
-/** A version being read, and the one before it, of which it is a change. */
-const older = shallowRef<{ version: number; yaml: string; before: string | undefined } | null>(null)
-const sheet = computed(() => answer.value?.sheet)
+/** The house's own plan book has every sheet: it can be read where the rest of the page cannot be had. */
+const sheet = computed(() => answer.value?.sheet ?? (complaint.value ? site.species.get(id) : undefined))
+/** Its group, and which version of it this is. */
+const about = computed(() =>
+  [
+    sheet.value && care.group[sheet.value.group],
+    answer.value && t('version', { version: answer.value.version }),
+    answer.value && answer.value.differences.length > 0 && t('changedHere'),
+  ]
+    .filter(Boolean)
+    .join(' · '),
+)
 const example = computed(() => [...site.residents.values()].find((one) => one.sheet === id))
 const mayEdit = computed(() => may(people.role, 'editSheets'))
 
@@ -48,41 +53,29 @@ function print(as: 'sheet' | 'label'): void {
   globalThis.print()
   delete document.documentElement.dataset['print']
 }
-
-async function textOf(version: number): Promise<string> {
-  return (await call(ROUTES.sheetVersion, { params: { sheetId: id, version } })).yaml
-}
-
-async function read(version: number): Promise<void> {
-  const [yaml, before] = await Promise.all([textOf(version), version > 1 ? textOf(version - 1) : undefined])
-  older.value = { version, yaml, before }
-}
-
-function told(value: unknown): string {
-  return value === undefined ? 'nothing' : JSON.stringify(value)
-}
 </script>
 
 <template>
   <main class="reading">
-    <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>
-    <p v-else-if="!answer || !sheet" class="quiet" role="status">{{ t('readingTheSheet') }}</p>
-    <template v-else>
+    <p v-if="complaint" class="wrong" role="alert">
+      {{ sheet ? t('onlyTheSheet') : complaint }}
+    </p>
+    <p v-else-if="!sheet" class="quiet" role="status">{{ t('readingTheSheet') }}</p>
+    <template v-if="sheet">
       <header class="full">
         <h1 class="tape">{{ sheet.common }}</h1>
         <p>
-          <i>{{ sheet.latin }}</i>
-          <span class="quiet">
-            {{ t('version', { group: care.group[sheet.group], version: answer.version }) }}
-            <template v-if="answer.differences.length > 0"> {{ t('changedHere') }}</template>
-          </span>
+          <i>{{ sheet.latin }}</i> <span class="quiet">· {{ about }}</span>
         </p>
         <LibraryTabs />
         <div class="row no-print">
-          <Button v-if="mayEdit && editing === null" severity="secondary" @click="editing = answer.yaml">{{
-            drafts.isBegun(`sheet ${sheet.id}`) ? t('goOnEditing') : t('edit')
-          }}</Button>
-          <Button severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)">
+          <Button
+            v-if="answer && mayEdit && editing === null"
+            severity="secondary"
+            @click="editing = answer.yaml"
+            >{{ drafts.isBegun(`sheet ${sheet.id}`) ? t('goOnEditing') : t('edit') }}</Button
+          >
+          <Button v-if="answer" severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)">
             {{ t('saveAsYaml') }}
           </Button>
           <Button severity="secondary" @click="print('sheet')">{{ t('print') }}</Button>
@@ -90,7 +83,7 @@ function told(value: unknown): string {
         </div>
       </header>
       <SheetEditor
-        v-if="editing !== null"
+        v-if="answer && editing !== null"
         :key="answer.version"
         :sheet-id="sheet.id"
         :yaml="editing"
@@ -113,51 +106,14 @@ function told(value: unknown): string {
       <div class="columns full">
         <CanWeKeepIt class="no-print" :sheet="sheet" />
         <SchoolChoice
-          v-for="school in sheet.schools"
+          v-for="school in answer ? sheet.schools : []"
           :key="school.id"
           :sheet-id="sheet.id"
           :school="school"
-          :chosen="own(answer.schools, school.id)"
+          :chosen="own(answer?.schools ?? {}, school.id)"
           :example="example"
         />
-        <section class="block no-print">
-          <h2>{{ t('history') }}</h2>
-          <ul>
-            <li v-for="one in answer.history" :key="one.version" class="row">
-              <strong>{{ one.version }}</strong>
-              {{ sayDate(today.dayOf(one.at), today.day) }},
-              {{ one.by === null ? t('shippedLibrary') : site.nameOf(one.by)
-              }}{{ one.why ? `: ${one.why}` : '' }}
-              <Button severity="secondary" @click="read(one.version)">
-                {{ t('readVersion', { version: one.version }) }}
-              </Button>
-            </li>
-          </ul>
-          <SheetText
-            v-if="older"
-            :key="older.version"
-            v-model="older.yaml"
-            :label="t('version2', { version: older.version })"
-            :against="older.before"
-            reading
-          />
-        </section>
-        <section v-if="answer.differences.length > 0" class="block no-print">
-          <h2>{{ t('againstTheShippedSheet') }}</h2>
-          <ul>
-            <li v-for="one in answer.differences" :key="one.path">
-              <strong>{{ one.path }}</strong>
-              <p class="quiet">{{ t('shippedHere', { told: told(one.before), told2: told(one.after) }) }}</p>
-            </li>
-          </ul>
-          <Button
-            v-if="mayEdit && answer.shippedYaml !== null"
-            severity="secondary"
-            @click="editing = answer.shippedYaml"
-          >
-            {{ t('editFromTheShipped') }}
-          </Button>
-        </section>
+        <SheetPast v-if="answer" :answer="answer" :may-edit="mayEdit" @edit="editing = $event" />
       </div>
     </template>
   </main>

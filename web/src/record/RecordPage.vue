@@ -45,7 +45,7 @@ const teller = useTeller()
 const { verdictsOf } = useVerdicts()
 const verdicts = computed(() => verdictsOf(id))
 const { fitOf } = useFit()
-const { entries, complaint, loading } = useHistory(() => id)
+const { entries, complaint, loading, isPart } = useHistory(() => id)
 const opened = shallowRef<string | null>(null)
 const correcting = shallowRef<Fact | null>(null)
 
@@ -143,9 +143,10 @@ function showOnWalk(): void {
           <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
         </li>
       </ul>
-      <p v-if="complaint" role="alert">{{ complaint }}</p>
-      <p v-else-if="loading" class="quiet waiting" role="status">{{ t('readingTheRecord') }}</p>
-      <template v-else>
+      <p v-if="isPart" class="ask" role="status">{{ t('onlyTheLastDays') }}</p>
+      <p v-else-if="complaint" role="alert">{{ complaint }}</p>
+      <p v-if="loading" class="quiet waiting" role="status">{{ t('readingTheRecord') }}</p>
+      <template v-else-if="complaint === '' || isPart">
         <div class="lifeline">
           <LifelineChart
             :key="id"

@@ -1,5 +1,5 @@
 export default {
-  begun: '· begun',
+  begun: 'begun',
   back: 'Back',
   isThisRight: 'Is this right?',
   leaveItAwake: 'Leave it awake',

@@ -25,8 +25,8 @@ export default {
   readingTheLibrary: 'Reading the library …',
   noSpeciesByThat: 'No species by that name.',
   compare: 'Compare {common}',
-  here: '· {residents} here',
-  changedHere: '· changed here',
+  here: '{residents} here',
+  changedHere: 'changed here',
   species2: 'Species',
   schools: 'Schools',
   calculators: 'Calculators',
@@ -114,7 +114,7 @@ export default {
   whatWasReadOr: 'What was read or seen',
   keepAsVersion: 'Keep as version {overtaken}',
   readingTheSheet: 'Reading the sheet …',
-  version: '· {group} · version {version}',
+  version: 'version {version}',
   goOnEditing: 'Go on editing',
   edit: 'Edit',
   saveAsYaml: 'Save as YAML',
@@ -136,4 +136,7 @@ export default {
   fast: 'Fast',
   heatStays: 'Heat: {roomNames} stays{limit}. | Heat: {roomNames} stay{limit}.',
   beforeAndAfterFor: 'Before and after for {name}',
+  onlyTheSheet:
+    'The server cannot be reached: this is the sheet as it was last brought here. Its history, its schools and editing wait for the link.',
+  nothing: 'nothing',
 } as const

@@ -56,4 +56,6 @@ export default {
   skinSigns: 'Skin signs',
   skinOff: 'Skin off',
   aboutGrams: 'about {grams}',
+  onlyTheLastDays:
+    'The server cannot be reached: these are the entries of the last 60 days that lie on this device.',
 } as const
