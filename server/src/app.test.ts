@@ -6,11 +6,12 @@ import { addressOf, KeptEntries, OPENAPI_URL, readBookmark, ROUTES } from '@kobr
 import type { PlanBook, Site } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
-import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import { buildApp } from './app.ts'
 import type { Client } from './testing/client.ts'
 import { signedIn } from './testing/client.ts'
 import type { Scratch } from './testing/scratch.ts'
+import { openApp } from './testing/openApp.ts'
 import { scratch } from './testing/scratch.ts'
 import type { SmallSite } from './testing/smallSite.ts'
 import { smallSite } from './testing/smallSite.ts'
@@ -99,6 +100,26 @@ describe('the entries of a day', () => {
   it.each(['-1', 'yesterday', '1.5', '1e9'])('are not those of "%s"', async (day) => {
     const answer = await keeper.call({ method: 'GET', url: addressOf(ROUTES.ofDay.url, { day }) })
     expect(answer.json()).toMatchObject({ code: 'bad_input', field: 'day' })
+  })
+})
+
+describe('too much at once', () => {
+  it('sends away whoever looks, and takes what is entered', async () => {
+    const { app: slow, as, close } = await openApp('keeper', { lagMs: 60 })
+    await vi.waitFor(
+      async () => {
+        // The process is busy with something, again and again.
+        const until = performance.now() + 150
+        while (performance.now() < until) Math.sqrt(until)
+        const looked = await as.call({ method: 'GET', url: ROUTES.site.url })
+        expect(looked.json()).toMatchObject({ code: 'busy' })
+      },
+      { timeout: 20_000, interval: 1 },
+    )
+    const entered = await as.call({ method: 'POST', url: ROUTES.append.url, body: { entries: [] } })
+    expect(entered.json<{ code?: string }>().code).not.toBe('busy')
+    expect((await slow.inject({ method: 'GET', url: ROUTES.health.url })).json()).toMatchObject({ app: 'up' })
+    await close()
   })
 })
 

@@ -2,6 +2,7 @@ import compress from '@fastify/compress'
 import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
+import underPressure from '@fastify/under-pressure'
 import { ERRORS, OPENAPI_URL, ROUTES } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
@@ -52,11 +53,14 @@ export interface AppOptions {
   dataDir?: string | null
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
+  /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
+  lagMs?: number
 }
 
 /** More than any form of ours; a route whose body may be larger says so. */
 const BODY_LIMIT = 64 * 1024
 const REQUEST_MS = 30_000
+const LAG_MS = 2_000
 /** Lines are looked at so often. */
 const CHECK_MS = 5_000
 /** Tablets, and a few for every open feed; more at once is not a house. */
@@ -102,6 +106,19 @@ async function documented(app: FastifyInstance): Promise<void> {
       info: { title: 'Kobrin', version: VERSION, description: 'The shared record of a collection.' },
     },
     transform: jsonSchemaTransform,
+  })
+}
+
+/** Too much at once: what is entered is still taken, and whoever looks comes again in a moment. */
+async function relieved(app: FastifyInstance, lagMs: number): Promise<void> {
+  const taken = [ROUTES.append.url, ROUTES.health.url]
+  await app.register(underPressure, {
+    maxEventLoopDelay: lagMs,
+    pressureHandler({ url, method }, reply) {
+      const isTaken =
+        taken.some((one) => url.startsWith(one)) && (method === 'POST' || url === ROUTES.health.url)
+      if (url.startsWith('/api') && !isTaken) reply.send(new KobrinProblem('busy'))
+    },
   })
 }
 
@@ -219,6 +236,7 @@ export async function buildApp({
   trustProxy = false,
   dataDir = null,
   requestMs = REQUEST_MS,
+  lagMs = LAG_MS,
 }: AppOptions): Promise<FastifyInstance> {
   const app = fastify({
     logger,
@@ -235,6 +253,7 @@ export async function buildApp({
   answerProblems(app)
   checkHost(app, [...OWN_NAMES, ...hosts])
   await protect(app)
+  await relieved(app, lagMs)
   await app.register(compress, { global: false })
   await documented(app)
   const { services, close } = await servicesOf(app, { connection, now, heartbeatMs, dataDir })

@@ -35,6 +35,7 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     act: uuidv7(),
     sheetId: 'leopard-gecko',
     version: 1,
+    day: 20_600,
     id: uuidv7(),
     enclosureId: site.enclosures.at(-1)?.id ?? '',
   }
