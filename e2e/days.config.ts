@@ -4,4 +4,9 @@ import tests from './playwright.config.ts'
 const { globalSetup: _oneHouse, ...shared } = tests
 
 /** Drives the walk over a spread of days, each in a house of its own. */
-export default defineConfig({ ...shared, testMatch: 'days.ts', workers: 2, fullyParallel: true })
+export default defineConfig({
+  ...shared,
+  testMatch: ['days.ts', 'rounds.ts'],
+  workers: 2,
+  fullyParallel: true,
+})

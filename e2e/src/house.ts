@@ -6,5 +6,6 @@ const DAYS = 120
 
 await openHouse({
   seed: (nowMs) => ropewalk({ sheets: readLibrary(), nowMs, days: DAYS }),
-  pages: fileURLToPath(new URL('../../web/dist', import.meta.url)),
+  // A test may bring an interface of its own.
+  pages: process.env['KOBRIN_E2E_PAGES'] ?? fileURLToPath(new URL('../../web/dist', import.meta.url)),
 })
