@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import { ROUTES } from '@kobrin/contract'
 import type { SiteSeed } from '@kobrin/contract'
 import { demoPassphrase } from '@kobrin/demo'
+import type { AppOptions } from '@kobrin/server'
 import { buildApp, connect, loadSeed, migrate, startOwnDatabase } from '@kobrin/server'
 import { HOUSE_AT } from './sizes.ts'
 
@@ -18,7 +19,11 @@ export interface LargeHouse {
 }
 
 /** A house in this very process, so that its CPU and memory can be measured. */
-export async function withHouse<T>(seed: SiteSeed, measure: (house: LargeHouse) => Promise<T>): Promise<T> {
+export async function withHouse<T>(
+  seed: SiteSeed,
+  measure: (house: LargeHouse) => Promise<T>,
+  options: Pick<AppOptions, 'pages'> = {},
+): Promise<T> {
   const folder = await mkdtemp(join(tmpdir(), 'kobrin-large-'))
   const own = await startOwnDatabase(folder)
   const aheadMs = HOUSE_AT - Date.now()
@@ -26,7 +31,7 @@ export async function withHouse<T>(seed: SiteSeed, measure: (house: LargeHouse) 
   try {
     await migrate(connection)
     await loadSeed(connection.db, seed)
-    const app = await buildApp({ connection, now: () => new Date(Date.now() + aheadMs) })
+    const app = await buildApp({ connection, now: () => new Date(Date.now() + aheadMs), ...options })
     const url = await app.listen({ host: '127.0.0.1', port: 0 })
     const body = { login: 'keeper', passphrase: demoPassphrase('keeper') }
     const { cookies } = await app.inject({ method: 'POST', url: ROUTES.signIn.url, body })

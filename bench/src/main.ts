@@ -10,6 +10,7 @@ import { killFigures } from './kill.ts'
 import { lateFigures } from './late.ts'
 import { loadFigures } from './load.ts'
 import { memoryFigures } from './memory.ts'
+import { largeFigures, pageFigures } from './pages.ts'
 import { recordFigures } from './record.ts'
 import { siteFigures } from './site.ts'
 import { sizeFigures } from './size.ts'
@@ -32,6 +33,8 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   feeds: async (house) => feedsFigures(await house()),
   halfSent: async (house) => halfSentFigures(await house()),
   memory: memoryFigures,
+  pages: async (house) => pageFigures(await house()),
+  large: largeFigures,
   tap: async (house) => tapFigures(await house()),
   kill: killFigures,
 }

@@ -1,12 +1,10 @@
-import { civil } from '@kobrin/core'
+import { TZDate } from '@date-fns/tz'
 
 const DAY_MS = 86_400_000
-const MINUTE_MS = 60_000
 
 /** UTC milliseconds of a wall-clock minute of a civil day in a zone. */
 export function instantOf(day: number, minute: number, zone: string): number {
-  const guess = day * DAY_MS + minute * MINUTE_MS
-  const told = civil(guess, zone)
-  const off = (told.day - day) * 1440 + told.minute - Math.floor(minute)
-  return guess - off * MINUTE_MS
+  const date = new Date(day * DAY_MS)
+  const [year, month, dayOfMonth] = [date.getUTCFullYear(), date.getUTCMonth(), date.getUTCDate()]
+  return new TZDate(year, month, dayOfMonth, 0, minute, zone).getTime()
 }

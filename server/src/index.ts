@@ -1,3 +1,4 @@
+export type { AppOptions } from './app.ts'
 export { buildApp } from './app.ts'
 export type { Connection, DatabaseAddress } from './database/connect.ts'
 export { connect } from './database/connect.ts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { useTitle } from '@vueuse/core'
-import { computed, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { useEventListener, useTitle } from '@vueuse/core'
+import { computed, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -94,11 +94,8 @@ watch(inside, (is) => {
   import('../kept/useNewVersion.ts').then(({ keepInterface }) => keepInterface()).catch(() => undefined)
   if (route.query['find'] !== undefined) finding.value = true
 })
-onMounted(() => {
-  globalThis.addEventListener('keydown', onKey, { capture: true })
-  void begin()
-})
-onUnmounted(() => globalThis.removeEventListener('keydown', onKey, { capture: true }))
+useEventListener(globalThis.window, 'keydown', onKey, { capture: true })
+onMounted(() => void begin())
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 import { civil } from '@kobrin/core'
+import { useIntervalFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { useSite } from '../site/useSite.ts'
@@ -9,7 +10,7 @@ const TICK_MS = 20_000
 export const useToday = defineStore('today', () => {
   const site = useSite()
   const now = shallowRef(Date.now())
-  setInterval(() => (now.value = Date.now()), TICK_MS)
+  useIntervalFn(() => (now.value = Date.now()), TICK_MS)
 
   const zone = computed(() => site.site?.zone ?? 'UTC')
   const civilNow = computed(() => civil(now.value + site.clockBehind, zone.value))

@@ -2,8 +2,8 @@
 import type { Barrier, EntryKind, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
 import type { ComponentPublicInstance } from 'vue'
-import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
-import { until, useElementSize } from '@vueuse/core'
+import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { until, useElementSize, useEventListener } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
@@ -238,13 +238,12 @@ watch(
   },
   { immediate: true },
 )
+useEventListener(globalThis.window, 'keydown', onKey)
 onMounted(() => {
-  globalThis.addEventListener('keydown', onKey)
   // Whoever comes back, or is shown somebody here, is where they are.
   const at = walk.focused
   if (at !== null && at !== walk.stop?.residents[0]) void nextTick(() => face.focus(at))
 })
-onUnmounted(() => globalThis.removeEventListener('keydown', onKey))
 </script>
 
 <template>
