@@ -30,17 +30,28 @@ export const usePeople = defineStore('people', () => {
   /** What the server has not been told yet: that somebody handed this tablet over, and to whom. */
   let untold: { to: string; pin: string } | null = null
 
+  /** Who is here, as the server knows it. */
+  async function ask(): Promise<void> {
+    // Handed over while there was no link: whoever was here before is not to come back by that.
+    if (await kept.thing('handedOver')) await tellHandedOver()
+    const presence = await call(ROUTES.presence)
+    const isOther = me.value !== null && presence.me !== null && me.value.person.id !== presence.me.person.id
+    me.value = presence.me
+    team.value = presence.people
+    remember()
+    if (isOther) signIns.value += 1
+  }
+
+  /** Whoever was at this screen last is, with or without a link: nobody waits for the server to say so. What it
+   * says otherwise holds as soon as it is heard. */
   async function recall(): Promise<void> {
-    try {
-      // Handed over while there was no link: whoever was here before is not to come back by that.
-      if (await kept.thing('handedOver')) await tellHandedOver()
-      const presence = await call(ROUTES.presence)
-      me.value = presence.me
-      team.value = presence.people
-      remember()
-    } catch (error) {
-      if (!(error instanceof Unreachable) || !(await recallKept())) throw error
-    }
+    if (await recallKept()) void ask().catch(() => undefined)
+    else
+      try {
+        await ask()
+      } catch (error) {
+        if (!(error instanceof Unreachable) || team.value.length === 0) throw error
+      }
     asked.value = true
   }
 
@@ -49,12 +60,16 @@ export const usePeople = defineStore('people', () => {
     void kept.keepThing('team', team.value)
   }
 
-  /** Without a link: whoever was here stays, and those who may take over are known. */
+  /** Takes up who was here, and who may take over, as it lies on this device. False where nobody was. */
   async function recallKept(): Promise<boolean> {
-    const [before, others] = await Promise.all([kept.thing('me'), kept.thing('team')])
-    me.value = before ?? null
+    const [before, others, handedOver] = await Promise.all([
+      kept.thing('me'),
+      kept.thing('team'),
+      kept.thing('handedOver'),
+    ])
     team.value = others ?? []
-    return me.value !== null || team.value.length > 0
+    me.value = handedOver ? null : (before ?? null)
+    return me.value !== null
   }
 
   async function tellHandedOver(): Promise<void> {
@@ -110,7 +125,7 @@ export const usePeople = defineStore('people', () => {
   async function signOut(): Promise<void> {
     try {
       await call(ROUTES.signOut)
-      await recall()
+      await ask()
     } catch (error) {
       if (!(error instanceof Unreachable)) throw error
       untold = null

@@ -2,7 +2,7 @@
 import type { Barrier } from '@kobrin/core'
 import Button from 'primevue/button'
 import { words } from '../words/en.ts'
-import { t } from './words.ts'
+import { t } from './partWords.ts'
 
 const { barrier, back } = defineProps<{ barrier: Barrier; back: boolean }>()
 const emit = defineEmits<{ crossed: [] }>()

@@ -5,7 +5,7 @@ import UndoStrip from '../app/UndoStrip.vue'
 import { sayRange } from '../words/numbers.ts'
 import { spaced } from '../words/spaced.ts'
 import { usePrep } from './usePrep.ts'
-import { t } from './words.ts'
+import { t } from './partWords.ts'
 
 const emit = defineEmits<{ keys: []; prep: [] }>()
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import AppDialog from '../app/AppDialog.vue'
 import { KEYS } from './keys.ts'
-import { t } from './words.ts'
+import { t } from './partWords.ts'
 
 const emit = defineEmits<{ close: [] }>()
 </script>

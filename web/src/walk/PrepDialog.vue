@@ -7,7 +7,7 @@ import { useToday } from '../time/useToday.ts'
 import { sayDay, sayMinutes, sayRange } from '../words/numbers.ts'
 import { spaced } from '../words/spaced.ts'
 import { usePrep } from './usePrep.ts'
-import { t } from './words.ts'
+import { t } from './partWords.ts'
 
 const emit = defineEmits<{ close: [] }>()
 const today = useToday()

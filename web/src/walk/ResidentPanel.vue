@@ -27,7 +27,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { useException } from '../exceptions/useException.ts'
-import { t } from './words.ts'
+import { t } from './partWords.ts'
 import { sayCadence } from '../words/cadence.ts'
 
 const VerdictActions = fetched(() => import('../verdicts/VerdictActions.vue'))

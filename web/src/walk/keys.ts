@@ -1,4 +1,4 @@
-import { t } from './words.ts'
+import { t } from './partWords.ts'
 /** The keys of the walk, as the help shows them. */
 export const KEYS: readonly (readonly [keys: string, what: string])[] = [
   ['← ↑ ↓ →', t('moveOverTheFace')],
