@@ -97,6 +97,35 @@ test('the walk by keys alone', async ({ keeper }) => {
   await allSent()
 })
 
+test('keys mean the box that has the focus, whatever brought it there', async ({ keeper }) => {
+  const { page, walkTo, cells, cell } = await keeper('priya')
+  await walkTo('Tar Room')
+  await cells.nth(4).focus()
+  await expect(cells.nth(4)).toHaveAttribute('aria-selected', 'true')
+  const name = (await cells.nth(4).locator('.tape').textContent()) ?? ''
+  await page.keyboard.press('z')
+  await expect(page.locator('.undo')).toContainText(`${name}: Looked, not seen`)
+  await page.keyboard.press('u')
+  await expect(cell(name)).toHaveAttribute('aria-selected', 'true')
+})
+
+test('half a note is there after a reload, for whoever typed it', async ({ keeper }) => {
+  const { page, walkTo, cells } = await keeper('lotte')
+  await walkTo('Hemp Cellar')
+  await cells.first().locator('.tape').click()
+  await page.keyboard.press('t')
+  await page.getByLabel('Note').fill('Half a')
+  await page.reload()
+  await walkTo('Hemp Cellar')
+  await cells.first().locator('.tape').click()
+  await expect(page.getByRole('button', { name: /Note for the next shift · begun/ })).toBeVisible()
+  await page.keyboard.press('t')
+  await expect(page.getByLabel('Note')).toHaveValue('Half a')
+  await page.getByLabel('Note').fill('')
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('button', { name: /begun/ })).toHaveCount(0)
+})
+
 test('every mark opens to its because', async ({ keeper }) => {
   const { page, walkTo, cells } = await keeper('lotte')
   await walkTo('Spinning Hall')

@@ -15,8 +15,8 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
+import { dutyName } from '../words/cell.ts'
 import { care } from '../words/care.ts'
-import { words } from '../words/en.ts'
 import type { Changed, ChangeDraft } from './planChange.ts'
 import { changeOf, draftOf, fieldsOf, isUntouched, LIGHTS, MEASURES, wrongWith } from './planChange.ts'
 import PreviewTable from './PreviewTable.vue'
@@ -79,7 +79,7 @@ const groups = computed(() =>
   [
     {
       label: t('duties'),
-      options: duties.map((one) => choice('duty', one.id, one.label ?? words.duty[one.does])),
+      options: duties.map((one) => choice('duty', one.id, dutyName({ duty: one }))),
     },
     { label: t('climate'), options: climates.value.map((one) => choice('zone', one.zone, one.zone)) },
     {

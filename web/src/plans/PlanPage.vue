@@ -18,9 +18,9 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
+import { dutyName } from '../words/cell.ts'
 import { housingLines, lightLines, sayHousing, sayTarget, sayZone } from '../words/care.ts'
 import { sayOverride } from '../words/changes.ts'
-import { words } from '../words/en.ts'
 import { sayDate } from '../words/numbers.ts'
 import { saySource } from '../words/reasons.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -100,7 +100,7 @@ const force = computed(() => inForce(signedChanges.value, id, today.day))
         <h2>{{ t('inForce') }}</h2>
         <ul>
           <li v-for="line in editable" :key="line.id">
-            <strong>{{ line.label ?? words.duty[line.does] }}</strong>, {{ sayCadence(line.cadence) }}
+            <strong>{{ dutyName({ duty: line }) }}</strong>, {{ sayCadence(line.cadence) }}
             <p class="quiet">{{ saySource(line.source, teller) }}</p>
           </li>
           <li v-for="line in plan.targets" :key="line.zone">

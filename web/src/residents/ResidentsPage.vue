@@ -61,6 +61,9 @@ interface Row {
   sex: string
   place: string
   readonly grams: number | ''
+  /** What is to do, as a file is told it. */
+  readonly marks: string
+  readonly says: string
   readonly pressing: number
 }
 
@@ -77,15 +80,17 @@ const rows = computed<Row[]>(() =>
     get grams() {
       return residents.dayOf(resident.id).weight?.grams ?? ''
     },
+    get marks() {
+      return sayMarks(marks(resident.id), teller.who)
+    },
+    get says() {
+      return sayCell(residents.dayOf(resident.id), teller).text
+    },
     get pressing() {
       return pressing(resident.id)
     },
   })),
 )
-
-function says(id: string): string {
-  return sayCell(residents.dayOf(id), teller).text
-}
 
 function marks(id: string): Mark[] {
   return marksOf(residents.dayOf(id).tasks).filter(({ status }) => status !== 'done' && status !== 'open')
@@ -95,13 +100,6 @@ function marks(id: string): Mark[] {
 function pressing(id: string): number {
   const tasks = residents.dayOf(id).tasks.filter(isToDo)
   return -tasks.reduce((sum, { status, daysOver }) => sum + 1 + (status === 'late' ? 100 + daysOver : 0), 0)
-}
-
-/** What stands in a column, as a file is told it. */
-function told(row: Row, column: string): string {
-  if (column === 'says') return says(row.id)
-  if (column === 'marks') return sayMarks(marks(row.id), teller.who)
-  return String(row[column as keyof Row])
 }
 
 function open({ data }: DataTableRowClickEvent<Row>): void {
@@ -151,7 +149,6 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       removable-sort
       row-hover
       export-filename="residents"
-      :export-function="({ data, field }) => told(data, field)"
       v-bind="printing ? {} : IN_SIGHT"
       @row-click="open"
     >
@@ -182,7 +179,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
               :count="mark.names.length"
             />
           </span>
-          <template v-else>{{ told(data, value) }}</template>
+          <template v-else>{{ data[value] }}</template>
         </template>
       </Column>
       <template #empty>{{ terms.foundNobody }}</template>

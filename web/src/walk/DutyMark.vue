@@ -100,8 +100,8 @@ const says = computed(() => {
   font-size: 0.6875rem;
 }
 
-.many.feed,
-.signed.feed {
+.many.feed:not(.done),
+.signed.feed:not(.done) {
   border-radius: 13px;
 }
 

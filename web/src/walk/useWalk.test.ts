@@ -99,6 +99,13 @@ describe('what there is to do', () => {
     const next = ['ada', 'ben', 'cas', null].map((from) => walk.toDoAfter(from))
     expect(next).toEqual(['cas', 'cas', 'ada', 'ada'])
   })
+
+  it('is, for one kind of duty, the next who is due for that', () => {
+    lives('ada', 'a1', 3)
+    lives('ben', 'a2', 3)
+    const { walk } = open()
+    expect([walk.toDoAfter('ada', 'feed'), walk.toDoAfter('ada', 'weigh')]).toEqual(['ben', null])
+  })
 })
 
 describe('one touch', () => {
