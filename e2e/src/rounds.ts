@@ -158,30 +158,26 @@ test(
   },
 )
 
-test(
-  'a device that is full says so, and what was entered is sent from the page',
-  always,
-  async ({ keeper }) => {
-    const here = await keeper('lotte')
-    const { page, walkTo, toDo, cell, allSent } = here
-    await page.context().addInitScript(() => {
-      const refuse = () => {
-        throw new DOMException('Full.', 'QuotaExceededError')
-      }
-      IDBObjectStore.prototype.put = refuse
-      IDBObjectStore.prototype.add = refuse
-    })
-    await page.reload()
-    await walkTo('Yarn Loft')
-    await page.context().setOffline(true)
-    const [first = ''] = await toDo()
-    await cell(first).click()
-    await expect(stateOf(here)).toHaveText(/not stored here: keep this open$/)
-    await expect(cell(first).locator('.mark.done').first()).toBeVisible()
-    await page.context().setOffline(false)
-    await allSent()
-  },
-)
+test('a device that is full says so, and what was entered is sent from the page', async ({ keeper }) => {
+  const here = await keeper('lotte')
+  const { page, walkTo, toDo, cell, allSent } = here
+  await page.context().addInitScript(() => {
+    const refuse = () => {
+      throw new DOMException('Full.', 'QuotaExceededError')
+    }
+    IDBObjectStore.prototype.put = refuse
+    IDBObjectStore.prototype.add = refuse
+  })
+  await page.reload()
+  await walkTo('Yarn Loft')
+  await page.context().setOffline(true)
+  const [first = ''] = await toDo()
+  await cell(first).click()
+  await expect(stateOf(here)).toHaveText(/not stored here: keep this open$/)
+  await expect(cell(first).locator('.mark.done').first()).toBeVisible()
+  await page.context().setOffline(false)
+  await allSent()
+})
 
 test('a tablet whose clock is an hour wrong writes the time of the house', async ({ keeper }) => {
   process.env['KOBRIN_E2E_AHEAD_MS'] = String((house?.aheadMs ?? 0) + HOUR_MS)
