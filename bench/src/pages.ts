@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
-import { collection, demoPassphrase } from '@kobrin/demo'
+import { collection } from '@kobrin/demo'
 import { BROWSER, standWith } from '@kobrin/e2e/browser'
+import { foldsHere } from '@kobrin/e2e/foldsHere'
 import type { House } from '@kobrin/server'
 import { readLibrary } from '@kobrin/server'
 import type { Browser, CDPSession, Page } from '@playwright/test'
@@ -8,6 +9,7 @@ import { chromium } from '@playwright/test'
 import type { Figure } from './figures.ts'
 import { median, ms } from './figures.ts'
 import { withHouse } from './largeHouse.ts'
+import { signIn } from './signIn.ts'
 import { HOUSE_AT } from './sizes.ts'
 
 const PAGES = fileURLToPath(new URL('../../web/dist', import.meta.url))
@@ -45,9 +47,7 @@ async function signedIn(browser: Browser, { url, aheadMs }: Pick<House, 'url' | 
   const page = await context.newPage()
   await page.addInitScript(watchPage)
   await page.goto('/')
-  await page.getByLabel('Name').fill('keeper')
-  await page.getByLabel('Passphrase').fill(demoPassphrase('keeper'))
-  await page.getByRole('button', { name: 'Sign in' }).click()
+  await signIn(page)
   await page.locator('[data-resident], .gate').first().waitFor({ timeout: KEPT_MS })
   return page
 }
@@ -61,24 +61,10 @@ async function start(page: Page): Promise<number> {
 
 /** The interface and so many folds lie on the device. */
 async function brought(page: Page, folds: number): Promise<void> {
-  await page.evaluate(async () => {
-    await navigator.serviceWorker.ready
-  })
-  await page.waitForFunction(
-    (least) =>
-      new Promise<boolean>((resolve) => {
-        const opening = indexedDB.open('kobrin-kept')
-        opening.onsuccess = () => {
-          const counting = opening.result.transaction('folds').objectStore('folds').count()
-          counting.onsuccess = () => {
-            opening.result.close()
-            resolve(counting.result >= least)
-          }
-        }
-      }),
-    folds,
-    { timeout: KEPT_MS, polling: 500 },
-  )
+  for (const until = Date.now() + KEPT_MS; (await foldsHere(page)) < folds;) {
+    if (Date.now() > until) throw new Error(`Fewer than ${folds} folds came onto the device.`)
+    await page.waitForTimeout(500)
+  }
   // The first visit was not the device's yet.
   await page.reload()
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null)

@@ -1,10 +1,10 @@
 import type { House } from '@kobrin/server'
-import { demoPassphrase } from '@kobrin/demo'
 import type { Browser, Page } from '@playwright/test'
 import { chromium } from '@playwright/test'
 import { BROWSER, standWith } from '@kobrin/e2e/browser'
 import type { Figure } from './figures.ts'
 import { ms, quantile } from './figures.ts'
+import { signIn } from './signIn.ts'
 import { RESIDENTS } from './sizes.ts'
 
 const ROUNDS = 5
@@ -45,9 +45,7 @@ async function throttled(browser: Browser, aheadMs: number): Promise<Page> {
 async function openBay(browser: Browser, { url, aheadMs }: House): Promise<Page> {
   const page = await throttled(browser, aheadMs)
   await page.goto(url)
-  await page.getByLabel('Name').fill('keeper')
-  await page.getByLabel('Passphrase').fill(demoPassphrase('keeper'))
-  await page.getByRole('button', { name: 'Sign in' }).click()
+  await signIn(page)
   const gate = page.locator('.gate button')
   await gate.click()
   await page

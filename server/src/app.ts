@@ -109,15 +109,18 @@ async function documented(app: FastifyInstance): Promise<void> {
   })
 }
 
+/** Everything behind the interface but the state of the house itself. */
+function asksDatabase(url: string): boolean {
+  return url.startsWith('/api') && !url.startsWith(ROUTES.health.url)
+}
+
 /** Too much at once: what is entered is still taken, and whoever looks comes again in a moment. */
 async function relieved(app: FastifyInstance, lagMs: number): Promise<void> {
-  const taken = [ROUTES.append.url, ROUTES.health.url]
   await app.register(underPressure, {
     maxEventLoopDelay: lagMs,
     pressureHandler({ url, method }, reply) {
-      const isTaken =
-        taken.some((one) => url.startsWith(one)) && (method === 'POST' || url === ROUTES.health.url)
-      if (url.startsWith('/api') && !isTaken) reply.send(new KobrinProblem('busy'))
+      const isEntered = method === ROUTES.append.method && url.startsWith(ROUTES.append.url)
+      if (asksDatabase(url) && !isEntered) reply.send(new KobrinProblem('busy'))
     },
   })
 }
@@ -258,8 +261,7 @@ export async function buildApp({
   await documented(app)
   const { services, close } = await servicesOf(app, { connection, now, heartbeatMs, dataDir })
   app.addHook('onRequest', async ({ url }) => {
-    const asksDatabase = url.startsWith('/api') && !url.startsWith(ROUTES.health.url)
-    if (asksDatabase && !services.pulse.isBeating()) throw new KobrinProblem('database_away')
+    if (asksDatabase(url) && !services.pulse.isBeating()) throw new KobrinProblem('database_away')
   })
   for (const routes of FEATURES) await app.register(routes(services))
   const forPeople = services.guard({ access: 'signedIn' })

@@ -23,3 +23,18 @@ export const Override = z
     'a change has to change something',
   )
 export type Override = z.infer<typeof Override>
+
+/** Whether a change has begun on a day and has not run out. */
+export function isInForce({ on, until }: Pick<Override, 'on' | 'until'>, day: Day): boolean {
+  return on <= day && (until === undefined || until >= day)
+}
+
+/** Those in force on a day, the earliest first, whatever order they came in; two signed at one moment stand in an
+ * order of their own. Of two about one thing the last holds. */
+export function inForceOn(overrides: readonly Override[], day: Day): Override[] {
+  return overrides
+    .filter((override) => isInForce(override, day))
+    .map((override) => ({ override, text: `${override.at ?? ''} ${JSON.stringify(override)}` }))
+    .sort((a, b) => a.override.on - b.override.on || (a.text < b.text ? -1 : 1))
+    .map(({ override }) => override)
+}

@@ -11,6 +11,7 @@ import { readingDuties } from '../readings/readingDuties.ts'
 import type { Rest } from '../rest/rest.ts'
 import type { Duty, DutyPatch, SheetDuty } from './duty.ts'
 import type { Override } from './override.ts'
+import { inForceOn } from './override.ts'
 import type { Plan, PlanTarget } from './plan.ts'
 import { setupDuties } from './setupDuties.ts'
 import type { Source } from './source.ts'
@@ -86,20 +87,6 @@ function changed(draft: UnfinishedPlan, change: Change, source: Source): Unfinis
   }
 }
 
-function inForce(override: Override, day: number): boolean {
-  return override.on <= day && (override.until === undefined || override.until >= day)
-}
-
-/** Those in force, the earliest first, whatever order they came in; two signed at one moment stand in an
- * order of their own. */
-function inOrder(overrides: readonly Override[], day: number): Override[] {
-  return overrides
-    .filter((override) => inForce(override, day))
-    .map((override) => ({ override, text: `${override.at ?? ''} ${JSON.stringify(override)}` }))
-    .sort((a, b) => a.override.on - b.override.on || (a.text < b.text ? -1 : 1))
-    .map(({ override }) => override)
-}
-
 function changeOf({ patch, target, housing, light }: Override): Change {
   return { duties: patch ? [patch] : [], targets: target ? [target] : [], housing, light }
 }
@@ -145,8 +132,8 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   if (!stage) return { code: 'unknown_stage', stage: choices.stage, known: sheet.stages.map(({ id }) => id) }
   const { day } = choices
   const signed = [
-    ...inOrder(choices.siteOverrides ?? [], day).map((override) => ({ from: 'site', override }) as const),
-    ...inOrder(choices.residentOverrides ?? [], day).map(
+    ...inForceOn(choices.siteOverrides ?? [], day).map((override) => ({ from: 'site', override }) as const),
+    ...inForceOn(choices.residentOverrides ?? [], day).map(
       (override) => ({ from: 'resident', override }) as const,
     ),
   ]

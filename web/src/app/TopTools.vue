@@ -25,21 +25,23 @@ function cutSays(time: string | null, count: number): string {
   return count > 0 ? t('andWaiting', { state, count }) : state
 }
 
-const sendState = useAfterPaint(() => {
+/** What keeps entries from being kept; empty where nothing does. */
+function troubleNow(): string {
   if (record.unstored > 0) return t('unstored', { count: record.unstored })
   if (record.refused.length > 0) return t('couldNotBeKept2', { count: record.refused.length })
   if (record.held !== '') return heldSays(record.waitingCount)
-  if (!record.linked)
-    return cutSays(record.cutSince ? today.clock(record.cutSince) : null, record.waitingCount)
+  if (record.linked) return ''
+  return cutSays(record.cutSince ? today.clock(record.cutSince) : null, record.waitingCount)
+}
+
+function sendStateNow(): string {
   return record.waitingCount > 0 ? t('waiting', { count: record.waitingCount }) : words.allSent
-})
-const troubled = computed(() => sendState.value !== words.allSent)
+}
+
 /** What has to be heard: that something waits for a second is not. */
-const trouble = computed(() =>
-  record.linked && record.unstored === 0 && record.refused.length === 0 && record.held === ''
-    ? ''
-    : sendState.value,
-)
+const trouble = useAfterPaint(troubleNow)
+const sendState = useAfterPaint(() => troubleNow() || sendStateNow())
+const troubled = computed(() => sendState.value !== words.allSent)
 </script>
 
 <template>

@@ -165,7 +165,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           <dd>{{ build.crew.join(', ') || t('none') }}</dd>
           <template v-for="part in build.parts" :key="part.what">
             <dt>{{ part.what }}</dt>
-            <dd>{{ part.defect ?? 'whole' }}</dd>
+            <dd>{{ part.defect ?? t('whole') }}</dd>
           </template>
         </dl>
       </section>

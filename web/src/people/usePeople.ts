@@ -30,11 +30,16 @@ export const usePeople = defineStore('people', () => {
   /** What the server has not been told yet: that somebody handed this tablet over, and to whom. */
   let untold: { to: string; pin: string } | null = null
 
+  /** Counts up whenever it is known anew who is here: an answer that was overtaken says nothing. */
+  let known = 0
+
   /** Who is here, as the server knows it. */
   async function ask(): Promise<void> {
+    const asked = (known += 1)
     // Handed over while there was no link: whoever was here before is not to come back by that.
     if (await kept.thing('handedOver')) await tellHandedOver()
     const presence = await call(ROUTES.presence)
+    if (asked !== known) return
     const isOther = me.value !== null && presence.me !== null && me.value.person.id !== presence.me.person.id
     me.value = presence.me
     team.value = presence.people
@@ -78,6 +83,7 @@ export const usePeople = defineStore('people', () => {
   }
 
   async function taken(by: Me): Promise<void> {
+    known += 1
     me.value = by
     signIns.value += 1
     await kept.keepThing('me', by)
@@ -129,6 +135,7 @@ export const usePeople = defineStore('people', () => {
     } catch (error) {
       if (!(error instanceof Unreachable)) throw error
       untold = null
+      known += 1
       me.value = null
       await kept.keepThing('handedOver', true)
       await kept.keepThing('me', null)

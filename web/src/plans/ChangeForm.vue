@@ -118,10 +118,8 @@ function look(): void {
 
 async function sign(): Promise<void> {
   if (!(await told(sends()))) return
-  choose('')
-  form.reason = ''
-  form.forAll = false
-  draft.drop()
+  draft.anew()
+  preview.value = null
 }
 </script>
 

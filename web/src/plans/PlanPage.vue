@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { EndOverride } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
-import { isBefore, own } from '@kobrin/core'
+import { isBefore, isInForce, own } from '@kobrin/core'
 import Button from 'primevue/button'
 import Tag from 'primevue/tag'
 import { computed, shallowRef } from 'vue'
@@ -13,7 +13,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from './usePlans.ts'
 import type { Signed } from './inForce.ts'
-import { inForce, isOver } from './inForce.ts'
+import { inForce } from './inForce.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
@@ -132,7 +132,7 @@ const force = computed(() => inForce(signedChanges.value, id, today.day))
               <p class="quiet">{{ saysSigned(one) }}</p>
               <p v-if="!force.has(one)" class="quiet">{{ saysNoForce(one) }}</p>
               <Button
-                v-if="maySign && !isOver(one.change, today.day)"
+                v-if="maySign && isInForce(one.change, today.day)"
                 severity="secondary"
                 :disabled="busy"
                 :aria-label="t('end', { override: sayOverride(one.change) })"

@@ -22,6 +22,10 @@ const tasksOf = (days: readonly PlannedDay[], day: number) =>
 function isSame(day: number): boolean {
   return tasksOf(preview.before, day).join() === tasksOf(preview.after, day).join()
 }
+
+function asBefore(count: number): string {
+  return count > 0 ? t('asBefore', { count }) : t('nothingAsBefore')
+}
 </script>
 
 <template>
@@ -38,7 +42,7 @@ function isSame(day: number): boolean {
         <tr v-for="{ day } in preview.before" :key="day">
           <th scope="row">{{ sayDay(day, today.day) }}</th>
           <td v-if="isSame(day)" colspan="2">
-            {{ t('asBefore', { count: tasksOf(preview.before, day).length || 'nothing' }) }}
+            {{ asBefore(tasksOf(preview.before, day).length) }}
           </td>
           <td v-for="(days, side) in isSame(day) ? [] : [preview.before, preview.after]" :key="side">
             <p

@@ -1,4 +1,5 @@
 import type { Override } from '@kobrin/core'
+import { inForceOn } from '@kobrin/core'
 
 /** A change as it was signed, for a resident or for everyone on a sheet. */
 export interface Signed {
@@ -7,33 +8,39 @@ export interface Signed {
   change: Override
 }
 
-/** What of a plan a change is about. */
+function fieldsOf(part: object = {}): string[] {
+  return Object.keys(part)
+}
+
+/** What of a plan a change is about: the fields it names, or a duty whole where it takes it away. */
 function aboutOf({ patch, target, housing, light }: Override): string[] {
+  const { id, ...duty } = patch ?? { id: '' }
+  const { zone, ...climate } = target ?? { zone: '' }
   return [
-    ...(patch ? [`duty ${patch.id}`] : []),
-    ...(target ? [`zone ${target.zone}`] : []),
-    ...Object.keys(housing ?? {}).map((field) => `housing ${field}`),
-    ...Object.keys(light ?? {}).map((field) => `light ${field}`),
+    ...('drop' in duty ? [`duty ${id}`] : fieldsOf(duty).map((field) => `duty ${id} ${field}`)),
+    ...fieldsOf(climate).map((field) => `zone ${zone} ${field}`),
+    ...fieldsOf(housing).map((field) => `housing ${field}`),
+    ...fieldsOf(light).map((field) => `light ${field}`),
   ]
 }
 
-export function isOver({ until, on }: Override, today: number): boolean {
-  return (until !== undefined && until < today) || on > today
-}
-
-/** Changes that still say something: of two about one thing the resident's own holds before the sheet's, and the
- * later before the earlier. */
+/** Changes that still say something: of two about one thing it is the one that the plan is made with, the
+ * resident's own before the sheet's and the later before the earlier. */
 export function inForce(signed: readonly Signed[], residentId: string, today: number): Set<Signed> {
-  const own = ({ target }: Signed) => Number(target === residentId)
-  const strongest = [...signed]
-    .filter(({ change }) => !isOver(change, today))
-    .sort((a, b) => own(b) - own(a) || b.number - a.number)
-  const spoken = new Set<string>()
+  const inOrder = (mine: boolean) =>
+    inForceOn(
+      signed.filter(({ target }) => (target === residentId) === mine).map(({ change }) => change),
+      today,
+    )
+  const bySigned = new Map(signed.map((one) => [one.change, one]))
+  const spoken: string[] = []
+  const isSpoken = (thing: string) => spoken.some((one) => thing === one || thing.startsWith(`${one} `))
   const force = new Set<Signed>()
-  for (const one of strongest) {
-    const about = aboutOf(one.change)
-    if (about.some((thing) => !spoken.has(thing))) force.add(one)
-    for (const thing of about) spoken.add(thing)
+  for (const change of [...inOrder(false), ...inOrder(true)].reverse()) {
+    const about = aboutOf(change)
+    const one = bySigned.get(change)
+    if (one && !about.every(isSpoken)) force.add(one)
+    spoken.push(...about)
   }
   return force
 }

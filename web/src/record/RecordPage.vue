@@ -138,7 +138,7 @@ function showOnWalk(): void {
         <li v-for="hold in day.holds" :key="hold.hold" class="verdict hold">
           <strong>{{ sayHold(hold, today.day) }}</strong>
           <p class="quiet">
-            {{ t('leavesUndone', { undone: sayUndone(hold, plan?.duties ?? []) || 'nothing' }) }}
+            {{ t('leavesUndone', { undone: sayUndone(hold, plan?.duties ?? []) || t('nothing') }) }}
           </p>
           <Because :reasons="hold.because" :label="words.hold[hold.hold]" />
         </li>

@@ -47,8 +47,10 @@ function pointsOf(facts: readonly Fact[], height: (fact: Fact) => number | strin
 }
 
 function mealPoints(facts: readonly Fact[], outcomes: readonly string[]): Point[] {
-  return pointsOf(facts, (fact) =>
-    fact.kind === 'fed' && outcomes.includes(fact.payload.outcome) ? t('meals') : null,
+  return lanePoints(
+    facts,
+    t('meals'),
+    (fact) => fact.kind === 'fed' && outcomes.includes(fact.payload.outcome),
   )
 }
 

@@ -14,9 +14,14 @@ export function useHistory(residentId: MaybeRefOrGetter<string>) {
   const loading = computed(() => answer.value === null && complaint.value === '')
   /** What of it lies on this device, where the whole of it was never read and cannot be now. */
   const lately = shallowRef<readonly Entry[]>([])
+  const wanted = () => complaint.value !== '' && id()
   watch(
-    () => complaint.value !== '' && id(),
-    async (subject) => (lately.value = subject ? await kept.lately(subject) : []),
+    wanted,
+    async (subject) => {
+      const entries = subject ? await kept.lately(subject) : []
+      // Somebody else may have been turned to meanwhile.
+      if (subject === wanted()) lately.value = entries
+    },
     { immediate: true },
   )
 

@@ -24,6 +24,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useHeldPlaces } from '../moving/useFreePlaces.ts'
+import { terms } from '../words/terms.ts'
 import { t } from './words.ts'
 
 const site = useSite()
@@ -111,8 +112,8 @@ const skipsQuarantine = computed(() => {
 
 const SEXES = choicesOf<Newcomer['sex']>({
   unknown: t('notKnown'),
-  female: 'female',
-  male: 'male',
+  female: terms.sex.female,
+  male: terms.sex.male,
 })
 const COMES = choicesOf<Newcomer['comes']>({
   expected: t('isExpectedItsPlace'),

@@ -18,7 +18,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
-import { usePress } from './usePress.ts'
+import { residentAt, usePress } from './usePress.ts'
 import { t } from './words.ts'
 
 // The board paints first; what lies beside and over it follows.
@@ -131,8 +131,8 @@ function again(task: Task): void {
 
 /** Whatever brought the focus to a cell, keys mean that one. */
 function focusedIn({ target }: FocusEvent): void {
-  const id = target instanceof HTMLElement ? target.dataset['resident'] : undefined
-  if (id !== undefined) select(id)
+  const id = residentAt(target)
+  if (id !== null) select(id)
 }
 
 function shelfOf(residentId: string | null): string[] {

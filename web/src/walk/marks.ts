@@ -1,6 +1,7 @@
 import type { DutyKind, Task, TaskStatus } from '@kobrin/core'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { sayAll } from '../words/sayAll.ts'
 import { t } from './words.ts'
 
 /** Duties of one kind in one state that ask the same of the hand: on a box they are one mark with a number. */
@@ -55,7 +56,7 @@ export function sayMarks(marks: readonly Mark[], who: (person: string) => string
     if (those.length === 0) return []
     const names = those.flatMap((mark) => mark.names).join(', ')
     const doers = new Set(those.flatMap((mark) => mark.done.map(({ by }) => by)))
-    const by = [...doers].map(who).join(' and ')
+    const by = sayAll([...doers].map(who))
     const says = words.status[state]
     const told = { state: `${says.charAt(0).toUpperCase()}${says.slice(1)}`, names }
     return by ? t('marksDoneBy', { ...told, by }) : t('marksIn', told)

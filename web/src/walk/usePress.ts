@@ -14,7 +14,8 @@ const SLIP_PX = 12
 /** How long after a finger lifts the browser may still make a click of it. */
 const AFTER_LIFT_MS = 350
 
-function residentAt(target: EventTarget | null): string | null {
+/** Whose cell something lies in. */
+export function residentAt(target: EventTarget | null): string | null {
   if (!(target instanceof Element)) return null
   return target.closest<HTMLElement>('[data-resident]')?.dataset['resident'] ?? null
 }

@@ -23,8 +23,8 @@ export function sayOffering({ item, size, count, grams, supplements }: Offering)
   const isOne = count?.[1] === 1
   const isWord = size !== undefined && size.length > LETTERS
   const food = size === undefined ? item : isOne && isWord ? `${size} ${item}` : `${item} ${size}`
-  const one = isWord ? t('pieces', { range: '1', food }) : t('one', { food })
-  const pieces = count && (isOne ? one : t('pieces', { range: sayRange(count), food }))
+  const pieces =
+    count && (isOne && !isWord ? t('one', { food }) : t('pieces', { range: sayRange(count), food }))
   const weight =
     grams &&
     (count

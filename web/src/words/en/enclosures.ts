@@ -97,4 +97,5 @@ export default {
   fits: 'fits',
   yes: 'yes',
   none: 'none',
+  whole: 'whole',
 } as const

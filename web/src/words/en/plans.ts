@@ -64,4 +64,5 @@ export default {
   notYetInForce: 'Not yet in force.',
   isOver: 'Over.',
   anotherInForce: 'Another change of the same is in force.',
+  nothingAsBefore: 'nothing, as before',
 } as const

@@ -58,4 +58,5 @@ export default {
   aboutGrams: 'about {grams}',
   onlyTheLastDays:
     'The server cannot be reached: these are the entries of the last 60 days that lie on this device.',
+  nothing: 'nothing',
 } as const
