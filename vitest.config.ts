@@ -7,6 +7,7 @@ const node = (name: string) => ({
 
 export default defineConfig({
   test: {
+    maxWorkers: '100%',
     projects: [
       node('core'),
       node('contract'),
