@@ -73,7 +73,8 @@ export default defineConfig({
     manifest: true,
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
-    // The framework changes seldom and is asked for by every page: one file of its own.
+    // The framework changes seldom and is asked for by every page: one file of its own. So is the reader of
+    // shapes, and what it is told lies in it: before the first shape is made.
     rolldownOptions: {
       checks: { bundlerTimings: false },
       output: {
@@ -81,7 +82,10 @@ export default defineConfig({
         chunkFileNames: 'assets/[hash:8].js',
         assetFileNames: 'assets/[hash:8][extname]',
         codeSplitting: {
-          groups: [{ name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ }],
+          groups: [
+            { name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ },
+            { name: 'shapes', test: /node_modules.zod.|app.uncompiled/ },
+          ],
         },
       },
     },

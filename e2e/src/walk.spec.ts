@@ -109,6 +109,38 @@ test('keys mean the box that has the focus, whatever brought it there', async ({
   await expect(cell(name)).toHaveAttribute('aria-selected', 'true')
 })
 
+test('letters can be put to rest, and a touch can be told to open first', async ({ keeper }) => {
+  const { page, walkTo, cells, cell, toDo } = await keeper('priya')
+  await walkTo('Tar Room')
+  await page.keyboard.press('?')
+  const dialog = page.getByRole('dialog', { name: /Keys/ })
+  await dialog.getByLabel('Single letters act').uncheck()
+  await dialog.getByLabel('A touch opens the box first').check()
+  await page.keyboard.press('Escape')
+  await cells.nth(1).focus()
+  for (const letter of ['z', 'f', '/', '?']) await page.keyboard.press(letter)
+  await expect(page.getByRole('dialog')).toHaveCount(0)
+  await expect(page.locator('.undo')).toHaveCount(0)
+
+  const [name = ''] = await toDo()
+  await cell(name).locator('.kind').click()
+  await expect(page.locator('.side').getByRole('heading', { name })).toBeVisible()
+  await expect(page.locator('.undo')).toHaveCount(0)
+  await cell(name).locator('.kind').click()
+  await expect(page.locator('.undo')).toContainText(`${name}:`)
+
+  // Both stay with the device; under one's name they are given back.
+  await page.reload()
+  await walkTo('Tar Room')
+  await page.locator('.me').click()
+  await expect(page.getByLabel('Single letters act')).not.toBeChecked()
+  await page.getByLabel('Single letters act').check()
+  await page.getByLabel('A touch opens the box first').uncheck()
+  await page.keyboard.press('Escape')
+  await page.keyboard.press('?')
+  await expect(dialog).toBeVisible()
+})
+
 test('half a note is there after a reload, for whoever typed it', async ({ keeper }) => {
   const { page, walkTo, cells } = await keeper('lotte')
   await walkTo('Hemp Cellar')

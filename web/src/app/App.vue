@@ -9,6 +9,7 @@ import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
 import { sayError } from './sayError.ts'
 import { TAKES_KEYS } from './takesKeys.ts'
+import { useHandling } from './useHandling.ts'
 import { later } from './later.ts'
 import { afterNextPaint } from './useAfterPaint.ts'
 import { t } from './words.ts'
@@ -26,6 +27,7 @@ const record = useRecord()
 const today = useToday()
 const site = useSite()
 const route = useRoute()
+const { letters } = useHandling()
 const place = useTemplateRef<HTMLElement>('place')
 const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
@@ -79,7 +81,7 @@ function onKey(event: KeyboardEvent): void {
   // Typed on while the finder is on its way: nothing of it is meant for the walk.
   if (finding.value && !(event.target instanceof HTMLElement && event.target.closest('[role="dialog"]')))
     event.stopImmediatePropagation()
-  if (event.key !== '/' || !inside.value || event.ctrlKey || event.metaKey) return
+  if (event.key !== '/' || !letters.value || !inside.value || event.ctrlKey || event.metaKey) return
   if (event.target instanceof HTMLElement && event.target.closest(TAKES_KEYS)) return
   event.preventDefault()
   finding.value = true
@@ -207,6 +209,14 @@ nav .on {
 
   nav a {
     padding: 4px 8px;
+  }
+}
+
+/* The tools come after the board and stand in a row of their own: their place is kept. */
+@media (max-width: 599px) {
+  .top {
+    min-height: 104px;
+    align-content: space-between;
   }
 }
 

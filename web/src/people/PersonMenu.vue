@@ -4,6 +4,7 @@ import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { sayError } from '../app/sayError.ts'
 import AppDialog from '../app/AppDialog.vue'
+import HandlingTicks from './HandlingTicks.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
@@ -44,6 +45,7 @@ const signOut = () =>
   <AppDialog v-if="open" :title="people.person?.name ?? ''" @close="open = false">
     <p class="quiet">{{ t('signedInAs', { role: terms.role[people.role] }) }}</p>
     <Wrong :says="complaint" />
+    <HandlingTicks />
     <p v-if="enrolled">{{ t('thisTabletIsPeople', { name: people.me?.device.name }) }}</p>
     <SchemaForm
       v-else-if="may(people.role, 'enrolDevice')"

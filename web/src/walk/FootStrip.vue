@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import UndoStrip from '../app/UndoStrip.vue'
+import { useHandling } from '../app/useHandling.ts'
 import { sayRange } from '../words/numbers.ts'
 import { spaced } from '../words/spaced.ts'
 import { usePrep } from './usePrep.ts'
@@ -10,6 +11,8 @@ import { t } from './partWords.ts'
 const emit = defineEmits<{ keys: []; prep: [] }>()
 
 const SHOWN = 4
+
+const { letters } = useHandling()
 
 const prep = usePrep()
 const items = computed(() =>
@@ -33,8 +36,11 @@ const more = computed(() => Math.max(0, prep.rest.carry.length - SHOWN))
       <span v-if="items.length === 0">{{ t('nothing') }}</span>
     </Button>
     <Button severity="secondary" variant="text" class="keys" @click="emit('keys')">
-      <kbd>←↑↓→</kbd> {{ t('move') }} <kbd>f</kbd> {{ t('shelf') }} <kbd>/</kbd> {{ t('find') }} <kbd>?</kbd>
-      {{ t('keys') }}
+      <template v-if="letters">
+        <kbd>←↑↓→</kbd> {{ t('move') }} <kbd>f</kbd> {{ t('shelf') }} <kbd>/</kbd> {{ t('find') }}
+        <kbd>?</kbd> {{ t('keys') }}
+      </template>
+      <template v-else>{{ t('keys2') }}</template>
     </Button>
   </footer>
 </template>

@@ -200,7 +200,7 @@ function under(task: Task): string {
     </ul>
 
     <Button v-if="touchable" class="planned" @click="emit('planned')">
-      {{ words.asPlanned }} <kbd>{{ t('enter') }}</kbd>
+      {{ words.asPlanned }} <kbd class="always">{{ t('enter') }}</kbd>
     </Button>
     <ExceptionPanel v-if="people.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />
 

@@ -10,6 +10,7 @@ import { words } from '../words/en.ts'
 import { afterNextPaint } from '../app/useAfterPaint.ts'
 import { fetched, later } from '../app/later.ts'
 import { TAKES_KEYS } from '../app/takesKeys.ts'
+import { useHandling } from '../app/useHandling.ts'
 import { useNarrow } from '../app/useNarrow.ts'
 import BayFace from './BayFace.vue'
 import type { WalkStop } from './stops.ts'
@@ -43,6 +44,7 @@ const dialog = shallowRef<'keys' | 'prep' | null>(null)
 /** On a narrow screen the panel covers the board, so it opens only when asked for. */
 const panelOpen = shallowRef(false)
 const narrow = useNarrow()
+const { letters, opensFirst } = useHandling()
 /** What lies behind the open panel is not to be touched through it. */
 const covered = computed(() => narrow.value && panelOpen.value)
 
@@ -174,7 +176,23 @@ function menuAt(residentId: string, event: MouseEvent): void {
   void panelCaughtUp().then(() => (menu.value ? menu.value.show(event) : openPanel()))
 }
 
-const press = usePress({ onTap: planned, onLabel: exceptions, onHold: exceptions, onMenu: menuAt })
+/** Who was opened by a touch, and is logged by the next. */
+let opened: string | null = null
+
+function tap(residentId: string): void {
+  if (!opensFirst.value || opened === residentId) return planned(residentId)
+  exceptions(residentId)
+  opened = residentId
+}
+
+watch(
+  () => walk.focused,
+  (at) => {
+    if (at !== opened) opened = null
+  },
+)
+
+const press = usePress({ onTap: tap, onLabel: exceptions, onHold: exceptions, onMenu: menuAt })
 
 const ACTIONS: Readonly<Record<string, () => void>> = {
   Enter: () => walk.focused && planned(walk.focused),
@@ -222,6 +240,7 @@ function onKey(event: KeyboardEvent): void {
   // Enter on a button is that button's.
   if (event.key === 'Enter' && event.target instanceof HTMLElement && event.target.closest('button, a'))
     return
+  if (event.key.length === 1 && !letters.value) return
   const action = ACTIONS[event.key]
   if (action) action()
   else if (event.key.length === 1) void say(event.key)
@@ -338,13 +357,19 @@ onMounted(() => {
 @media (max-width: 899px) {
   .walk {
     grid-template:
-      'way' auto
+      'way' minmax(71px, auto)
       'board' minmax(0, 1fr)
       'strip' auto / minmax(0, 1fr);
   }
 
   .board {
     padding: 10px;
+  }
+}
+
+@media (max-height: 480px) and (max-width: 899px) {
+  .walk {
+    grid-template-rows: auto minmax(0, 1fr) auto;
   }
 }
 </style>

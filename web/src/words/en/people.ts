@@ -18,4 +18,8 @@ export default {
   name: 'Name',
   passphrase: 'Passphrase',
   signIn: 'Sign in',
+  singleLettersAct: 'Single letters act (arrows, Enter and Tab always do)',
+  aTouchOpensFirst: 'A touch opens the box first; only the second one logs it',
+  touchABoxOpens: 'Touch a box: it opens. Touch it again, or “As planned”: logged.',
+  touchABoxAs: 'Touch a box: as planned. Touch its label, hold, or right-click: everything else.',
 } as const
