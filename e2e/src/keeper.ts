@@ -98,6 +98,11 @@ interface Fixtures {
   keeper: (login: Login, options?: BrowserContextOptions) => Promise<Keeper>
 }
 
+/** A house that is closed behind the last line of a test has nothing left to fetch from. */
+const HOUSE_CLOSED = /dynamically imported module|Unable to preload CSS/
+/** What the network says while it is cut is no error of ours. */
+const CUT = /net::ERR_|status of (4|5)\d\d/
+
 async function screen(browser: Browser, options: BrowserContextOptions, errors: string[]): Promise<Page> {
   const context = await browser.newContext({
     baseURL: process.env['KOBRIN_E2E_URL'] ?? '',
@@ -109,13 +114,11 @@ async function screen(browser: Browser, options: BrowserContextOptions, errors: 
   await standWith(context, Number(process.env['KOBRIN_E2E_AHEAD_MS']))
   const page = await context.newPage()
   page.on('pageerror', ({ message }) => {
-    // A house that is closed behind the last line of a test has nothing left to fetch from.
-    if (!/dynamically imported module|Unable to preload CSS/.test(message)) errors.push(message)
+    if (!HOUSE_CLOSED.test(message)) errors.push(message)
   })
   page.on('console', (message) => {
-    // What the network says while it is cut is no error of ours.
-    if (message.type() === 'error' && !/net::ERR_|status of (4|5)\d\d/.test(message.text()))
-      errors.push(message.text())
+    const isError = message.type() === 'error' && !HOUSE_CLOSED.test(message.text())
+    if (isError && !CUT.test(message.text())) errors.push(message.text())
   })
   return page
 }
