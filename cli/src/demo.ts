@@ -1,5 +1,5 @@
-import { demoPassphrase, ropewalk, STAFF } from '@kobrin/demo'
-import { isEmpty, loadSeed, readLibrary } from '@kobrin/server'
+import { demoPassphrase, ROPEWALK, ropewalk, STAFF } from '@kobrin/demo'
+import { houseName, KobrinFault, loadSeed, readLibrary } from '@kobrin/server'
 import type { Opened } from './open.ts'
 import { serve } from './serve.ts'
 import type { Settings } from './settings.ts'
@@ -11,7 +11,13 @@ export interface DemoOptions {
 }
 
 async function fill({ connection: { db } }: Opened, days: number, seed: number): Promise<void> {
-  if (!(await isEmpty(db))) return
+  const there = await houseName(db)
+  if (there !== null && there !== ROPEWALK)
+    throw new KobrinFault(
+      'another_house',
+      `The record that is here is of ${there}, and the Ropewalk is not mixed into it. Serve it with: npm start`,
+    )
+  if (there !== null) return
   console.log(`Telling ${Math.round(days / 30.4)} months of the Ropewalk …`)
   const site = ropewalk({ sheets: readLibrary(), nowMs: Date.now(), days, seed })
   console.log(`Loading ${site.residents.length} residents and ${site.entries.length} entries …`)

@@ -26,18 +26,18 @@ function addServing(kobrin: Command): void {
     .option('--seed <n>', 'seed of the story', wholeNumber, 1787)
     .action(async ({ days, seed }: { days: number; seed: number }) => {
       const [{ demo }, { settingsFrom }] = await Promise.all([import('./demo.ts'), import('./settings.ts')])
-      await demo({ settings: settingsFrom(process.env), days, seed })
+      await demo({ settings: settingsFrom(process.env, 'ropewalk'), days, seed })
     })
   kobrin
     .command('start')
-    .description('serve the record that is there, and start again when the server falls')
+    .description('serve the house whose record is here, or begin one; start again when the server falls')
     .action(async () => {
       if (!process.env[WATCHED]) {
         process.exitCode = await watchOver(process.argv[1] ?? '', ['start'])
         return
       }
-      const [{ serve }, { settingsFrom }] = await Promise.all([import('./serve.ts'), import('./settings.ts')])
-      await serve({ settings: settingsFrom(process.env), greet: (url) => console.log(`Kobrin is at ${url}`) })
+      const [{ start }, { settingsFrom }] = await Promise.all([import('./start.ts'), import('./settings.ts')])
+      await start(settingsFrom(process.env))
     })
 }
 

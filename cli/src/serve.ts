@@ -1,7 +1,16 @@
 import { createServer } from 'node:net'
 import { existsSync } from 'node:fs'
 import { join } from 'node:path'
-import { buildApp, KobrinFault, readLibrary, renewLibrary, requireClock } from '@kobrin/server'
+import {
+  buildApp,
+  houseName,
+  KobrinFault,
+  newCode,
+  readLibrary,
+  renewLibrary,
+  requireClock,
+  shownCode,
+} from '@kobrin/server'
 import type { Opened } from './open.ts'
 import { openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
@@ -19,7 +28,7 @@ async function requirePort({ host, port }: Settings): Promise<void> {
     probe.once('error', (error: NodeJS.ErrnoException) => {
       const why =
         error.code === 'EADDRINUSE'
-          ? `Port ${port} is in use. Stop the program that has it, or choose another: KOBRIN_PORT=${port + 1} npm run demo`
+          ? `Port ${port} is in use. Stop the program that has it, or choose another with KOBRIN_PORT=${port + 1}.`
           : `Port ${port} on ${host} cannot be opened (${error.message}). Choose another with KOBRIN_PORT.`
       reject(new KobrinFault('port_busy', why))
     })
@@ -45,7 +54,8 @@ export interface ServeOptions {
   settings: Settings
   /** Fills an empty record before serving. */
   prepare?: (opened: Opened) => Promise<void>
-  greet: (url: string) => void
+  /** `firstCode`: with it the house is set up; null when it is. */
+  greet: (url: string, firstCode: string | null) => void
 }
 
 /** Serves until told to stop, then puts everything away in order: requests, database, lock. */
@@ -61,18 +71,20 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
     // The demonstration is an invented house: its story ends when it was told.
     if (!settings.believeClock && !prepare) await requireClock(opened.connection.db, new Date())
     await takeUpLibrary(opened)
+    const firstCode = (await houseName(opened.connection.db)) === null ? newCode() : null
     const app = await buildApp({
       connection: opened.connection,
       pages: PAGES,
       hosts: settings.hosts,
       trustProxy: settings.trustProxy,
       dataDir: settings.databaseUrl === null ? settings.dataDir : null,
+      firstCode,
       logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
     })
     await app.listen({ host: settings.host, port: settings.port })
     const address = app.server.address()
     const port = typeof address === 'object' && address ? address.port : settings.port
-    greet(`http://${settings.host}:${port}`)
+    greet(`http://${settings.host}:${port}`, firstCode && shownCode(firstCode))
     tellWatcher()
     await stop
     console.log('\nClosing the record …')

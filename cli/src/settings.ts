@@ -69,12 +69,13 @@ function proxiesOf(text: string | undefined): string[] | false {
   return proxies.length > 0 && proxies
 }
 
-export function settingsFrom(env: NodeJS.ProcessEnv): Settings {
+/** `record`: whose record lies in our own database. The invented house never lies with a real one. */
+export function settingsFrom(env: NodeJS.ProcessEnv, record: 'house' | 'ropewalk' = 'house'): Settings {
   const host = env['KOBRIN_HOST'] || '127.0.0.1'
   return {
     host,
     port: portOf(env['KOBRIN_PORT']),
-    dataDir: env['KOBRIN_DATA_DIR'] ? resolve(env['KOBRIN_DATA_DIR']) : resolve(ROOT, '.kobrin'),
+    dataDir: env['KOBRIN_DATA_DIR'] ? resolve(env['KOBRIN_DATA_DIR']) : resolve(ROOT, '.kobrin', record),
     databaseUrl: urlOf(env['KOBRIN_DATABASE_URL']),
     hosts: hostsOf(env['KOBRIN_HOSTS'], host),
     trustProxy: proxiesOf(env['KOBRIN_TRUST_PROXY']),

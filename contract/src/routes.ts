@@ -4,7 +4,7 @@ import { PEOPLE_ROUTES } from './people/routes.ts'
 import { PLAN_ROUTES } from './plans/routes.ts'
 import { SITE_ROUTES } from './site/routes.ts'
 
-/** Every route, who may use it, and what goes in and out. */
+/** The routes of a day's work, who may use them, and what goes in and out. */
 export const ROUTES = {
   ...PEOPLE_ROUTES,
   ...SITE_ROUTES,
@@ -12,8 +12,6 @@ export const ROUTES = {
   ...PLAN_ROUTES,
   ...ENTRY_ROUTES,
 }
-
-export type RouteName = keyof typeof ROUTES
 
 /** Where the description of all routes is served. */
 export const OPENAPI_URL = '/api/openapi.json'

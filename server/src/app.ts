@@ -4,10 +4,10 @@ import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import underPressure from '@fastify/under-pressure'
 import { ERRORS, OPENAPI_URL, ROUTES } from '@kobrin/contract'
-import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
+import { createAuthors } from './changes/authors.ts'
 import type { Connection, Database } from './database/connect.ts'
 import type { Pulse } from './database/pulse.ts'
 import { createPulse } from './database/pulse.ts'
@@ -24,14 +24,17 @@ import { checkHost, checkOrigin } from './interface/origin.ts'
 import { createReports } from './interface/reports.ts'
 import { servePages } from './interface/pages.ts'
 import { libraryRoutes } from './library/routes.ts'
+import { createDoor } from './people/door.ts'
 import { createGuesses } from './people/guesses.ts'
-import { createGuard, signedInOn } from './people/guard.ts'
+import { createGuard } from './people/guard.ts'
 import { createDevices } from './people/devices.ts'
 import { pruneDoor } from './people/prune.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { createSessions } from './people/sessions.ts'
+import { staffRoutes } from './people/staffRoutes.ts'
 import { planRoutes } from './plans/routes.ts'
 import type { Services } from './services.ts'
+import { setUpRoutes } from './setup/routes.ts'
 import { siteSettings } from './site/queries.ts'
 import { siteRoutes } from './site/routes.ts'
 import { createSiteBook } from './site/siteBook.ts'
@@ -51,6 +54,8 @@ export interface AppOptions {
   trustProxy?: string[] | false
   /** Where our own database keeps its data. */
   dataDir?: string | null
+  /** With it an empty record becomes a house: shown to whoever started the server. */
+  firstCode?: string | null
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
   /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
@@ -158,7 +163,8 @@ async function servicesOf(
     now,
     heartbeatMs,
     dataDir,
-  }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir'>>,
+    firstCode,
+  }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode'>>,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -180,18 +186,17 @@ async function servicesOf(
     zone ??= (await siteSettings(db))?.zone ?? null
     return zone ?? 'UTC'
   }
-  const authorOn: Services['authorOn'] = async (request) => ({
-    by: signedInOn(request).person.id,
-    at: now().toISOString(),
-    day: civil(now().getTime(), await siteZone()).day,
-  })
+  const devices = createDevices(db, now)
+  const guesses = createGuesses(db, now)
   const services: Services = {
     connection,
     appender,
     hub,
+    stream,
     sessions,
-    devices: createDevices(db, now),
-    guesses: createGuesses(db, now),
+    devices,
+    guesses,
+    door: createDoor({ sessions, devices, guesses }),
     reports: createReports(),
     pulse,
     standstill,
@@ -200,8 +205,8 @@ async function servicesOf(
     log: app.log,
     now,
     siteZone,
-    authorOn,
-    changingOn: async (request) => ({ db, stream, author: await authorOn(request), onChanged: hub.wake }),
+    ...createAuthors({ db, stream, onChanged: hub.wake, siteZone, now }),
+    firstCode,
     heartbeatMs,
   }
   const upkeep = keepUp(app, { db, now })
@@ -219,7 +224,9 @@ async function servicesOf(
 
 const FEATURES = [
   healthRoutes,
+  setUpRoutes,
   peopleRoutes,
+  staffRoutes,
   siteRoutes,
   libraryRoutes,
   planRoutes,
@@ -238,6 +245,7 @@ export async function buildApp({
   hosts = [],
   trustProxy = false,
   dataDir = null,
+  firstCode = null,
   requestMs = REQUEST_MS,
   lagMs = LAG_MS,
 }: AppOptions): Promise<FastifyInstance> {
@@ -259,7 +267,13 @@ export async function buildApp({
   await relieved(app, lagMs)
   await app.register(compress, { global: false })
   await documented(app)
-  const { services, close } = await servicesOf(app, { connection, now, heartbeatMs, dataDir })
+  const { services, close } = await servicesOf(app, {
+    connection,
+    now,
+    heartbeatMs,
+    dataDir,
+    firstCode,
+  })
   app.addHook('onRequest', async ({ url }) => {
     if (asksDatabase(url) && !services.pulse.isBeating()) throw new KobrinProblem('database_away')
   })

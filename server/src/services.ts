@@ -1,24 +1,28 @@
 import type { Route } from '@kobrin/contract'
-import type { FastifyBaseLogger, FastifyRequest, RouteShorthandOptions } from 'fastify'
-import type { Author } from './changes/author.ts'
-import type { Changing } from './changes/changing.ts'
+import type { FastifyBaseLogger, RouteShorthandOptions } from 'fastify'
+import type { Authors } from './changes/authors.ts'
 import type { Pulse } from './database/pulse.ts'
 import type { Connection } from './database/connect.ts'
 import type { Appender } from './entries/appender.ts'
 import type { Hub } from './feed/hub.ts'
 import type { Standstill } from './health/standstill.ts'
 import type { Reports } from './interface/reports.ts'
+import type { OwnStream } from './streams/ownStream.ts'
 import type { Devices } from './people/devices.ts'
+import type { Door } from './people/door.ts'
 import type { Guesses } from './people/guesses.ts'
 import type { Sessions } from './people/sessions.ts'
 import type { SiteBook } from './site/siteBook.ts'
 
 /** What every feature of the server stands on. */
-export interface Services {
+export interface Services extends Authors {
   connection: Connection
   appender: Appender
   hub: Hub
+  /** Where what is changed by this server gets its places in the feed. */
+  stream: OwnStream
   sessions: Sessions
+  door: Door
   devices: Devices
   guesses: Guesses
   reports: Reports
@@ -31,10 +35,8 @@ export interface Services {
   now: () => Date
   /** The site's IANA zone, UTC before there is a site. */
   siteZone: () => Promise<string>
-  /** Who asks, and when. Only behind a guard that asks for a sign-in. */
-  authorOn: (request: FastifyRequest) => Promise<Author>
-  /** What a change by whoever asks needs. */
-  changingOn: (request: FastifyRequest) => Promise<Changing>
+  /** With it a house is set up; null where there is one. */
+  firstCode: string | null
   /** How often a silent feed says that it is there: proxies and tablets drop a silent connection. */
   heartbeatMs: number
 }

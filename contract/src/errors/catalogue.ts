@@ -4,6 +4,16 @@ export const ERRORS = {
   not_signed_in: { status: 401, message: 'Please sign in first.' },
   wrong_passphrase: { status: 401, message: 'That name and passphrase do not belong together.' },
   wrong_pin: { status: 401, message: 'That PIN is not right.' },
+  not_your_passphrase: { status: 409, message: 'That is not your passphrase.' },
+  wrong_code: { status: 403, message: 'That code is not the one that was given out, or it is used up.' },
+  login_taken: { status: 409, message: 'Somebody here signs in with that name already.' },
+  last_curator: {
+    status: 409,
+    message: 'Somebody has to answer for this house, and this is its last curator.',
+  },
+  own_role: { status: 409, message: 'Nobody takes their own role away: another curator can.' },
+  unknown_person: { status: 404, message: 'Nobody here is known by that.' },
+  set_up_already: { status: 409, message: 'This house is set up. Sign in instead.' },
   device_not_enrolled: {
     status: 403,
     message: 'This tablet has not been set up for switching by PIN. A senior keeper can do that.',

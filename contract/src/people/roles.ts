@@ -1,5 +1,5 @@
 import type { Role } from '@kobrin/core'
-import { EVERYONE, KEEPERS, SENIORS, WRITERS } from '@kobrin/core'
+import { CURATORS, EVERYONE, KEEPERS, SENIORS, WRITERS } from '@kobrin/core'
 
 /** What a person may do, apart from the kinds of entry they may make (see `mayRecord`). */
 export type Action =
@@ -12,6 +12,7 @@ export type Action =
   | 'editSheets'
   | 'signPlans'
   | 'editEnclosures'
+  | 'editPeople'
 
 /** Who may do what. The one table: the server enforces it, the interface reads it. */
 export const MAY: Readonly<Record<Action, readonly Role[]>> = {
@@ -24,6 +25,7 @@ export const MAY: Readonly<Record<Action, readonly Role[]>> = {
   editSheets: SENIORS,
   signPlans: SENIORS,
   editEnclosures: KEEPERS,
+  editPeople: CURATORS,
 }
 
 export function may(role: Role, action: Action): boolean {

@@ -1,5 +1,6 @@
 import { ROLES } from '@kobrin/core'
 import { z } from 'zod'
+import { Login, Pin } from './secrets.ts'
 
 export const RoleName = z.enum(ROLES)
 
@@ -15,12 +16,7 @@ export const Person = z.strictObject({
 export type Person = z.infer<typeof Person>
 
 export const SignIn = z.strictObject({
-  login: z
-    .string()
-    .trim()
-    .max(60)
-    .toLowerCase()
-    .regex(/^[a-z0-9.-]+$/, 'A sign-in name has letters, digits, points and hyphens.'),
+  login: Login,
   passphrase: z.string().min(1).max(200),
 })
 export type SignIn = z.infer<typeof SignIn>
@@ -28,7 +24,7 @@ export type SignIn = z.infer<typeof SignIn>
 /** Switching person on an enrolled tablet. */
 export const SwitchPerson = z.strictObject({
   personId: z.uuid(),
-  pin: z.string().regex(/^\d{4,8}$/, 'A PIN is four to eight digits.'),
+  pin: Pin,
 })
 export type SwitchPerson = z.infer<typeof SwitchPerson>
 

@@ -4,6 +4,10 @@ import { z } from 'zod'
 const reason = z.string().trim().min(1).max(400)
 const word = z.string().min(1).max(60)
 
+/** What was done about a member of staff. */
+export const PersonChange = z.enum(['added', 'kept', 'left', 'returned', 'code', 'passphrase', 'pin'])
+export type PersonChange = z.infer<typeof PersonChange>
+
 /** What changed, in codes: the sentence is made where it is read. */
 export const ChangeWhat = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('school'), sheet: z.string(), school: z.string(), option: z.string() }),
@@ -17,6 +21,8 @@ export const ChangeWhat = z.discriminatedUnion('kind', [
     fields: z.array(z.string()).nullable(),
   }),
   z.strictObject({ kind: z.literal('enclosure'), enclosure: z.uuid() }),
+  z.strictObject({ kind: z.literal('setUp'), name: z.string() }),
+  z.strictObject({ kind: z.literal('person'), person: z.uuid(), what: PersonChange }),
 ])
 export type ChangeWhat = z.infer<typeof ChangeWhat>
 

@@ -2,6 +2,8 @@ export const ROLES = ['curator', 'seniorKeeper', 'keeper', 'volunteer', 'vet', '
 export type Role = (typeof ROLES)[number]
 
 export const EVERYONE: readonly Role[] = ROLES
+/** Whoever answers for the house. */
+export const CURATORS: readonly Role[] = ['curator']
 export const SENIORS: readonly Role[] = ['curator', 'seniorKeeper']
 export const KEEPERS: readonly Role[] = [...SENIORS, 'keeper']
 export const KEEPERS_AND_VET: readonly Role[] = [...KEEPERS, 'vet']

@@ -10,6 +10,7 @@ import { NAMES } from './names.ts'
 import { demoPassphrase, STAFF } from './staff.ts'
 import { movesOf, storiesOf, tellStories } from './stories.ts'
 
+export const ROPEWALK = 'The Ropewalk'
 export const ROPEWALK_ZONE = 'Europe/London'
 
 /** A made-up house with those who live in it, as they were put on record. */
@@ -64,7 +65,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     story: tellStories(stories, today),
   })
   return {
-    name: 'The Ropewalk',
+    name: ROPEWALK,
     zone: ROPEWALK_ZONE,
     schools,
     ...housed,

@@ -3,6 +3,7 @@ export type FaultCode =
   | 'database_damaged'
   | 'database_missing'
   | 'already_running'
+  | 'another_house'
   | 'port_busy'
   | 'bad_setting'
   | 'clock_wrong'

@@ -1,4 +1,4 @@
-import { ROUTES } from '@kobrin/contract'
+import { EVERY_ROUTE, ROUTES } from '@kobrin/contract'
 import type { EntryKind } from '@kobrin/core'
 import { FACT_KINDS, familyOf, founds } from '@kobrin/core'
 import fc from 'fast-check'
@@ -81,7 +81,7 @@ describe.each([...FACT_KINDS, 'corrected', 'retracted'] as const)('an entry "%s"
   })
 })
 
-const bodied = Object.entries(ROUTES).filter(
+const bodied = Object.entries(EVERY_ROUTE).filter(
   ([name, route]) => 'body' in route && !['signIn', 'switchPerson'].includes(name),
 )
 
@@ -98,7 +98,7 @@ describe.each(bodied)('%s', (_, route) => {
   })
 })
 
-const read = Object.entries(ROUTES).filter(([name, { method }]) => method === 'GET' && name !== 'feed')
+const read = Object.entries(EVERY_ROUTE).filter(([name, { method }]) => method === 'GET' && name !== 'feed')
 
 describe.each(read)('%s', (_, route) => {
   it('takes any address and any query', async () => {

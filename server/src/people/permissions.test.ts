@@ -1,4 +1,4 @@
-import { may, ROUTES } from '@kobrin/contract'
+import { may, EVERY_ROUTE, ROUTES } from '@kobrin/contract'
 import type { EntryKind, FamilyName, Role } from '@kobrin/core'
 import { FACT_KINDS, familyOf, founds, mayRecord, ROLES } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
@@ -36,7 +36,7 @@ function as(role: Role): Client {
   return one
 }
 
-const guarded = Object.entries(ROUTES).filter(
+const guarded = Object.entries(EVERY_ROUTE).filter(
   ([name, { access }]) => access !== 'anyone' && name !== 'signOut' && name !== 'feed',
 )
 

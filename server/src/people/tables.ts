@@ -11,12 +11,21 @@ export const staff = mysqlTable('staff', {
   name: varchar('name', { length: 120 }).notNull(),
   initials: varchar('initials', { length: 4 }).notNull(),
   role: mysqlEnum('role', ROLES as readonly [Role, ...Role[]]).notNull(),
-  passphraseHash: varchar('passphrase_hash', { length: 200 }).notNull(),
+  /** None before they came in with the code that was given to them. */
+  passphraseHash: varchar('passphrase_hash', { length: 200 }),
   pinHash: varchar('pin_hash', { length: 200 }),
   active: boolean('active').notNull().default(true),
   competences: document<string[]>()('competences')
     .notNull()
     .default(sql`('[]')`),
+})
+
+/** A code that was given to somebody: good once, until then, and only the last one. */
+export const invitation = mysqlTable('invitation', {
+  staffId: uuid('staff_id').primaryKey(),
+  codeHash: char('code_hash', { length: 64 }).notNull(),
+  givenBy: uuid('given_by').notNull(),
+  until: instant('until').notNull(),
 })
 
 /** A browser that somebody signed in on. Enrolled ones may switch person by PIN. */

@@ -5,7 +5,6 @@ import { sql } from 'drizzle-orm'
 import { change } from '../changes/tables.ts'
 import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
-import { rowsOf } from '../database/rowsOf.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
 import { renewLibrary } from '../library/commands.ts'
@@ -142,12 +141,6 @@ async function loadOverrides(tx: Transaction, { overrides, entries }: SiteSeed):
     )
   }
   return entries.length + overrides.length
-}
-
-/** Whether nothing has been set up in this database yet. */
-export async function isEmpty(db: Database): Promise<boolean> {
-  const rows = await rowsOf(db, sql`select id from site`)
-  return rows.length === 0
 }
 
 /** Sets up a site with its people, places, residents and whole history, all or nothing. */

@@ -1,16 +1,18 @@
 import type { Route } from '@kobrin/contract'
-import { addressOf, ROUTES } from '@kobrin/contract'
+import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { EntryKind } from '@kobrin/core'
 import { emptyBuild } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import type { SmallSite } from './smallSite.ts'
-import { newcomer } from './smallSite.ts'
+import { newcomer, PASSPHRASE } from './smallSite.ts'
 
 export interface AnyRequest {
   method: Route['method']
   url: string
   body?: object
 }
+
+const SOMEBODY = { name: 'Somebody', login: 'somebody', initials: 'SO', role: 'reader', competences: [] }
 
 /** A request that would succeed, apart from who makes it. */
 export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest {
@@ -27,6 +29,10 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     },
     [`POST ${ROUTES.signOverride.url}`]: { resident: subject, housing: { hides: 3 }, reason: 'Shy' },
     [`POST ${ROUTES.endOverride.url}`]: { target: subject, number: 0, reason: 'Bold now' },
+    [`POST ${OFFICE_ROUTES.addPerson.url}`]: { ...SOMEBODY, login: `new.${uuidv7()}` },
+    [`PUT ${OFFICE_ROUTES.keepPerson.url}`]: SOMEBODY,
+    [`PUT ${OFFICE_ROUTES.choosePin.url}`]: { passphrase: PASSPHRASE, pin: '2718' },
+    [`PUT ${OFFICE_ROUTES.choosePassphrase.url}`]: { passphrase: PASSPHRASE, next: PASSPHRASE },
     [`PUT ${ROUTES.keepEnclosure.url}`]: { widthMm: 600, depthMm: 400, heightMm: 400, build: emptyBuild() },
   }
   const body = bodies[`${method} ${url}`]

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { may } from '@kobrin/contract'
 import { useEventListener, useTitle } from '@vueuse/core'
 import { computed, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
@@ -36,12 +37,18 @@ const complaint = shallowRef('')
 const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
   walk: 'walk',
   handover: 'handover',
+  people: 'office',
   library: 'library',
   schools: 'library',
   calculators: 'library',
   compare: 'library',
   sheet: 'library',
 }
+/** Whoever keeps nothing there is not sent there. */
+const places = computed(() => {
+  const { office, ...rest } = words.places
+  return may(people.role, 'editPeople') ? { ...rest, office } : rest
+})
 const here = computed(() => HOMES[String(route.name)] ?? 'residents')
 /** Whoever the page is about, else the place it belongs to. */
 const about = computed(() => {
@@ -106,13 +113,9 @@ onMounted(() => void begin())
       <a class="skip" href="#place" @click.prevent="place?.focus()">{{ t('goPastTheHeader') }}</a>
       <RouterLink :to="{ name: 'walk' }" class="brand">{{ t('kobrin') }}</RouterLink>
       <nav :aria-label="t('places')">
-        <RouterLink
-          v-for="(name, to) in words.places"
-          :key="to"
-          :to="{ name: to }"
-          :class="{ on: here === to }"
-          >{{ name }}</RouterLink
-        >
+        <RouterLink v-for="(name, to) in places" :key="to" :to="{ name: to }" :class="{ on: here === to }">{{
+          name
+        }}</RouterLink>
       </nav>
       <span class="date quiet">{{ dateLine }}</span>
       <TopTools @find="finding = true" @waiting="showWaiting = true" />

@@ -36,6 +36,8 @@ export const router = createRouter({
     { path: '/library/compare/:a/:b', name: 'compare', component: desk('ComparePage'), props: true },
     { path: '/library/:id', name: 'sheet', component: desk('SheetPage'), props: true },
     { path: '/handover', name: 'handover', component: desk('HandoverPage') },
+    { path: '/office', name: 'office', redirect: { name: 'people' } },
+    { path: '/office/people', name: 'people', component: desk('PeoplePage') },
     { path: '/:rest(.*)*', redirect: { name: 'walk' } },
   ],
 })

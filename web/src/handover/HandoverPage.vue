@@ -17,7 +17,7 @@ import { useAnswerOf } from '../wire/queries.ts'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
 import type { ChangeLine } from './changeLine.ts'
-import { lineOfChange } from './changeLine.ts'
+import { isNews, lineOfChange } from './changeLine.ts'
 import { terms } from '../words/terms.ts'
 import { sayDay } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -70,9 +70,10 @@ function leftBehind(enclosureId: string): string {
 /** What changed plans and the register, the latest last, each with where it leads. */
 const changed = computed<ChangeLine[]>(() => {
   const { changes = [], entries = [] } = answer.value ?? {}
-  return [...changes.map((change) => lineOfChange(change, site)), ...entries.map(lineOfEntry)].sort((a, b) =>
-    a.at < b.at ? -1 : 1,
-  )
+  return [
+    ...changes.filter(isNews).map((change) => lineOfChange(change, site)),
+    ...entries.map(lineOfEntry),
+  ].sort((a, b) => (a.at < b.at ? -1 : 1))
 })
 
 function lineOfEntry(entry: KeptEntry): ChangeLine {

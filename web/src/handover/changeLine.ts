@@ -1,4 +1,4 @@
-import type { Change } from '@kobrin/contract'
+import type { Change, PersonChange } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
 import type { RouteLocationRaw } from 'vue-router'
 import type { Resident } from '../site/useSite.ts'
@@ -22,6 +22,24 @@ export interface Names {
   residents: ReadonlyMap<string, Resident>
   species: ReadonlyMap<string, Sheet>
   placeName: (enclosure: string) => string
+  nameOf: (person: string) => string
+}
+
+const ABOUT_PERSON: Readonly<Record<PersonChange, string>> = {
+  added: t('newHere'),
+  kept: t('writtenDown'),
+  left: t('comesInNoMore'),
+  returned: t('comesInAgain'),
+  code: t('aCodeWasGiven'),
+  passphrase: t('choseAPassphrase'),
+  pin: t('choseAPin'),
+}
+
+/** What of the staff concerns whoever comes after: who is new and who is gone. */
+const NEWS: readonly PersonChange[] = ['added', 'left', 'returned']
+
+export function isNews({ what }: Change): boolean {
+  return what.kind !== 'person' || NEWS.includes(what.what)
 }
 
 function ofTarget(target: string, { residents, species }: Names): Pick<ChangeLine, 'whom' | 'to'> {
@@ -55,6 +73,10 @@ function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' 
       const to = { name: 'enclosure', params: { id: what.enclosure } }
       return { whom: names.placeName(what.enclosure), to, says: t('writtenDownAnew') }
     }
+    case 'person':
+      return { whom: names.nameOf(what.person), to: null, says: ABOUT_PERSON[what.what] }
+    case 'setUp':
+      return { whom: what.name, to: null, says: t('houseSetUp') }
   }
 }
 

@@ -5,6 +5,7 @@ import { computed, shallowRef } from 'vue'
 import { sayError } from '../app/sayError.ts'
 import AppDialog from '../app/AppDialog.vue'
 import HandlingTicks from './HandlingTicks.vue'
+import OwnSecrets from './OwnSecrets.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
@@ -46,6 +47,7 @@ const signOut = () =>
     <p class="quiet">{{ t('signedInAs', { role: terms.role[people.role] }) }}</p>
     <Wrong :says="complaint" />
     <HandlingTicks />
+    <OwnSecrets />
     <p v-if="enrolled">{{ t('thisTabletIsPeople', { name: people.me?.device.name }) }}</p>
     <SchemaForm
       v-else-if="may(people.role, 'enrolDevice')"

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import type { Person } from '@kobrin/contract'
-import { SignIn, SwitchPerson } from '@kobrin/contract'
+import { SignIn, SwitchPerson, OFFICE_ROUTES } from '@kobrin/contract'
 import Button from 'primevue/button'
-import { shallowRef } from 'vue'
+import { onMounted, shallowRef } from 'vue'
+import { later } from '../app/later.ts'
 import { sayError } from '../app/sayError.ts'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
+import { call } from '../wire/call.ts'
 import { terms } from '../words/terms.ts'
 import { usePeople } from './usePeople.ts'
 import { t } from './words.ts'
+
+const SetUpPage = later(() => import('../setup/SetUpPage.vue'))
+const UseCodeForm = later(() => import('./UseCodeForm.vue'))
 
 /** Whose session ended while they were at work. */
 const { ended } = defineProps<{ ended?: string | undefined }>()
@@ -20,6 +25,15 @@ const pin = shallowRef('')
 const complaint = shallowRef('')
 const busy = shallowRef(false)
 const chosen = shallowRef<Person | null>(null)
+const hasCode = shallowRef(false)
+/** There is no house yet that anybody could sign in to. */
+const isEmpty = shallowRef(false)
+onMounted(() => {
+  call(OFFICE_ROUTES.setUpState).then(
+    (state) => (isEmpty.value = state.isEmpty),
+    () => undefined,
+  )
+})
 
 async function attempt(act: () => Promise<void>): Promise<void> {
   busy.value = true
@@ -39,7 +53,8 @@ const switchTo = (person: Person) =>
 </script>
 
 <template>
-  <main class="sign-in">
+  <SetUpPage v-if="isEmpty" />
+  <main v-else class="sign-in">
     <h1>{{ t('kobrin') }}</h1>
     <p class="quiet">{{ t('walksTheBuildingWith') }}</p>
     <p v-if="ended" class="ask" role="status">
@@ -73,7 +88,8 @@ const switchTo = (person: Person) =>
         <Button type="submit" :disabled="busy">{{ t('takeOverThisTablet') }}</Button>
       </SchemaForm>
     </section>
-    <SchemaForm :schema="SignIn" :sends="() => ({ login, passphrase })" @keep="signIn">
+    <UseCodeForm v-if="hasCode" @back="hasCode = false" />
+    <SchemaForm v-else :schema="SignIn" :sends="() => ({ login, passphrase })" @keep="signIn">
       <h2 v-if="people.team.length > 0">{{ t('orWithAPassphrase') }}</h2>
       <TextField
         v-model="login"
@@ -90,7 +106,10 @@ const switchTo = (person: Person) =>
         type="password"
         autocomplete="current-password"
       />
-      <Button type="submit" :disabled="busy">{{ t('signIn') }}</Button>
+      <div class="row">
+        <Button type="submit" :disabled="busy">{{ t('signIn') }}</Button>
+        <Button severity="secondary" variant="text" @click="hasCode = true">{{ t('iWasGivenACode') }}</Button>
+      </div>
     </SchemaForm>
   </main>
 </template>

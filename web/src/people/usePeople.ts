@@ -82,23 +82,23 @@ export const usePeople = defineStore('people', () => {
     await kept.keepThing('handedOver', false)
   }
 
-  async function taken(by: Me): Promise<void> {
+  /** Somebody came in: with a link, or handed over to without one. */
+  async function taken(by: Me, handedOver = false): Promise<void> {
     known += 1
     me.value = by
     signIns.value += 1
     await kept.keepThing('me', by)
+    await kept.keepThing('handedOver', handedOver)
   }
 
   async function signIn(login: string, passphrase: string): Promise<void> {
     await taken(await call(ROUTES.signIn, { body: { login, passphrase } }))
-    await kept.keepThing('handedOver', false)
   }
 
   async function switchTo(personId: string, pin: string): Promise<void> {
     try {
       const by = await call(ROUTES.switchPerson, { body: { personId, pin } })
       await taken(by)
-      await kept.keepThing('handedOver', false)
       // Its hash takes a while, and a page without TLS cannot make one: nobody is kept waiting for that.
       void pinOf(by, pin, Date.now()).then(kept.keepPin, () => undefined)
     } catch (error) {
@@ -111,8 +111,7 @@ export const usePeople = defineStore('people', () => {
     const answer = await tryPin(await kept.pin(personId), { pin, now: Date.now(), keep: kept.keepPin })
     if (answer.is !== 'right') throw new Error(words.pinWithoutLink[answer.is])
     untold = { to: personId, pin }
-    await kept.keepThing('handedOver', true)
-    await taken(answer.me)
+    await taken(answer.me, true)
   }
 
   /** The link is back: the server is told who took over meanwhile. */
@@ -153,6 +152,7 @@ export const usePeople = defineStore('people', () => {
     asked,
     recall,
     tellTaken,
+    taken,
     signIn,
     switchTo,
     enrol,

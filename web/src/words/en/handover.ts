@@ -15,4 +15,12 @@ export default {
   careSheetVersion: 'Care sheet, version {version}: {fields}',
   writtenDownAnew: 'Written down anew',
   careSheetRenewed: 'Care sheet, version {version}: renewed',
+  houseSetUp: 'This house was set up',
+  newHere: 'New here',
+  writtenDown: 'Written down anew',
+  comesInNoMore: 'Comes in no more',
+  comesInAgain: 'Comes in again',
+  aCodeWasGiven: 'A code was given',
+  choseAPassphrase: 'Chose a passphrase',
+  choseAPin: 'Chose a PIN',
 } as const

@@ -1,5 +1,11 @@
 export default {
-  places: { walk: 'Walk', residents: 'Residents', library: 'Library', handover: 'Handover' },
+  places: {
+    walk: 'Walk',
+    residents: 'Residents',
+    library: 'Library',
+    handover: 'Handover',
+    office: 'Office',
+  },
   asPlanned: 'As planned',
   takeBack: 'Take back',
   allSent: 'All sent',

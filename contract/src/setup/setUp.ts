@@ -1,0 +1,24 @@
+import { z } from 'zod'
+import { Login, NewPassphrase, OneTimeCode } from '../people/secrets.ts'
+
+function isZone(zone: string): boolean {
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: zone })
+    return true
+  } catch {
+    return false
+  }
+}
+
+export const Zone = z.string().max(60).refine(isZone, 'This is no time zone, such as Europe/Amsterdam.')
+
+/** What a house begins with, while its record is empty: its name, where its clocks stand, and who answers for it. */
+export const SetUp = z.strictObject({
+  code: OneTimeCode,
+  house: z.string().trim().min(1, 'The house needs a name.').max(120),
+  zone: Zone,
+  name: z.string().trim().min(1, 'Whoever answers for the house needs a name.').max(120),
+  login: Login,
+  passphrase: NewPassphrase,
+})
+export type SetUp = z.infer<typeof SetUp>

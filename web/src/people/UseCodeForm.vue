@@ -1,0 +1,59 @@
+<script setup lang="ts">
+import { UseCode, OFFICE_ROUTES } from '@kobrin/contract'
+import Button from 'primevue/button'
+import { reactive } from 'vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
+import { call } from '../wire/call.ts'
+import { useTold } from '../wire/queries.ts'
+import { usePeople } from './usePeople.ts'
+import { t } from './words.ts'
+
+const emit = defineEmits<{ back: [] }>()
+const people = usePeople()
+const form = reactive({ login: '', code: '', passphrase: '' })
+const once = reactive({ again: '' })
+const also = (): Record<string, string> => (form.passphrase === once.again ? {} : { again: t('notTheSame') })
+const { busy, complaint, told } = useTold(() => call(OFFICE_ROUTES.useCode, { body: form }))
+
+async function comeIn(): Promise<void> {
+  const done = await told()
+  if (done) await people.taken(done.got)
+}
+</script>
+
+<template>
+  <SchemaForm :schema="UseCode" :sends="() => form" :also="also" :complaint="complaint" @keep="comeIn">
+    <h2>{{ t('withACode') }}</h2>
+    <p class="quiet">{{ t('whoeverKeepsTheList') }}</p>
+    <TextField
+      v-model="form.login"
+      name="login"
+      :label="t('name')"
+      autocomplete="username"
+      autocapitalize="none"
+      spellcheck="false"
+    />
+    <TextField v-model="form.code" name="code" :label="t('code')" autocapitalize="characters" />
+    <TextField
+      v-model="form.passphrase"
+      name="passphrase"
+      :label="t('newPassphrase')"
+      type="password"
+      autocomplete="new-password"
+    />
+    <TextField
+      v-model="once.again"
+      name="again"
+      :label="t('again')"
+      type="password"
+      autocomplete="new-password"
+    />
+    <template #buttons>
+      <div class="row">
+        <Button type="submit" :disabled="busy">{{ t('comeIn') }}</Button>
+        <Button severity="secondary" @click="emit('back')">{{ t('iHaveAPassphrase') }}</Button>
+      </div>
+    </template>
+  </SchemaForm>
+</template>
