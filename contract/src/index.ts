@@ -17,12 +17,21 @@ export {
 export { may } from './people/roles.ts'
 export { DeviceLine, EnrolDevice, Me, Person, Shift, SignIn, SwitchPerson } from './people/session.ts'
 export { ChoosePassphrase, ChoosePin, GivenCode, KeepPerson, StaffLine, UseCode } from './people/staff.ts'
-export { Change, ChangeWhat, ChooseSchool, EndOverride, PersonChange, SignOverride } from './plans/plans.ts'
+export {
+  Change,
+  ChangeWhat,
+  ChooseSchool,
+  EndOverride,
+  PersonChange,
+  PlaceChange,
+  SignOverride,
+} from './plans/plans.ts'
 export { EVERY_ROUTE, OFFICE_ROUTES } from './everyRoute.ts'
 export type { Answer, Asked, Given, Route } from './route.ts'
 export { addressOf } from './route.ts'
 export { OPENAPI_URL, ROUTES } from './routes.ts'
 export { SetUp } from './setup/setUp.ts'
+export { KeepBay, KeepRoom, NewBay } from './site/layout.ts'
 export { KeepEnclosure } from './site/keepEnclosure.ts'
 export { Bay, Enclosure, PlanBook, Room, Site } from './site/site.ts'
 export type { SeedPerson, SiteSeed } from './site/siteSeed.ts'

@@ -1,4 +1,4 @@
-import type { Bay, Enclosure, Room } from '@kobrin/contract'
+import type { Room, SiteSeed } from '@kobrin/contract'
 import type { HouseResident } from './resident.ts'
 import type { Sheet } from '@kobrin/core'
 import type { Chance } from './chance.ts'
@@ -14,8 +14,8 @@ interface Start {
 
 export interface Housed {
   rooms: Room[]
-  bays: Bay[]
-  enclosures: Enclosure[]
+  bays: SiteSeed['bays']
+  enclosures: SiteSeed['enclosures']
   residents: HouseResident[]
   /** Enclosure of each resident, by resident id. */
   homes: Map<string, string>
@@ -91,7 +91,12 @@ export function moveIn(
   const housed: Housed = { rooms: [], bays: [], enclosures: [], residents: [], homes: new Map() }
   const newcomer = newcomers(names, start, chance)
 
-  function fillShelf(shelf: readonly Stand[], row: number, bay: Bay, plan: BayPlan): void {
+  function fillShelf(
+    shelf: readonly Stand[],
+    row: number,
+    bay: SiteSeed['bays'][number],
+    plan: BayPlan,
+  ): void {
     let column = 0
     for (const stand of shelf) {
       const sheet = sheets.get(stand.sheet)
@@ -114,7 +119,7 @@ export function moveIn(
     const room: Room = { id: chance.uid(start.ms), name, order: roomOrder + 1, barrier, celsius }
     housed.rooms.push(room)
     for (const [bayOrder, plan] of bays.entries()) {
-      const bay: Bay = {
+      const bay: SiteSeed['bays'][number] = {
         id: chance.uid(start.ms),
         roomId: room.id,
         name: plan.name,

@@ -35,6 +35,7 @@ import { staffRoutes } from './people/staffRoutes.ts'
 import { planRoutes } from './plans/routes.ts'
 import type { Services } from './services.ts'
 import { setUpRoutes } from './setup/routes.ts'
+import { placeRoutes } from './site/placeRoutes.ts'
 import { siteSettings } from './site/queries.ts'
 import { siteRoutes } from './site/routes.ts'
 import { createSiteBook } from './site/siteBook.ts'
@@ -228,6 +229,7 @@ const FEATURES = [
   peopleRoutes,
   staffRoutes,
   siteRoutes,
+  placeRoutes,
   libraryRoutes,
   planRoutes,
   entryRoutes,

@@ -13,6 +13,12 @@ export const ERRORS = {
   },
   own_role: { status: 409, message: 'Nobody takes their own role away: another curator can.' },
   unknown_person: { status: 404, message: 'Nobody here is known by that.' },
+  no_such_place: { status: 404, message: 'That room or bay is not there, or not any more.' },
+  name_taken: { status: 409, message: 'There is one of that name already.' },
+  still_lived_in: { status: 409, message: 'Somebody lives in a box that would go. Move them out first.' },
+  wider_than_shelf: { status: 409, message: 'The boxes on a shelf are wider together than the shelf is.' },
+  changed_meanwhile: { status: 409, message: 'Somebody else changed this while you did.' },
+  not_empty: { status: 409, message: 'Something stands there, or stood there before: it stays on record.' },
   set_up_already: { status: 409, message: 'This house is set up. Sign in instead.' },
   device_not_enrolled: {
     status: 403,

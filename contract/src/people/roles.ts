@@ -12,6 +12,7 @@ export type Action =
   | 'editSheets'
   | 'signPlans'
   | 'editEnclosures'
+  | 'editPlaces'
   | 'editPeople'
 
 /** Who may do what. The one table: the server enforces it, the interface reads it. */
@@ -25,6 +26,7 @@ export const MAY: Readonly<Record<Action, readonly Role[]>> = {
   editSheets: SENIORS,
   signPlans: SENIORS,
   editEnclosures: KEEPERS,
+  editPlaces: SENIORS,
   editPeople: CURATORS,
 }
 

@@ -8,6 +8,10 @@ const word = z.string().min(1).max(60)
 export const PersonChange = z.enum(['added', 'kept', 'left', 'returned', 'code', 'passphrase', 'pin'])
 export type PersonChange = z.infer<typeof PersonChange>
 
+/** What was done about a room or a bay. */
+export const PlaceChange = z.enum(['added', 'kept', 'put', 'dropped'])
+export type PlaceChange = z.infer<typeof PlaceChange>
+
 /** What changed, in codes: the sentence is made where it is read. */
 export const ChangeWhat = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('school'), sheet: z.string(), school: z.string(), option: z.string() }),
@@ -21,6 +25,8 @@ export const ChangeWhat = z.discriminatedUnion('kind', [
     fields: z.array(z.string()).nullable(),
   }),
   z.strictObject({ kind: z.literal('enclosure'), enclosure: z.uuid() }),
+  z.strictObject({ kind: z.literal('room'), room: z.uuid(), name: z.string(), what: PlaceChange }),
+  z.strictObject({ kind: z.literal('bay'), bay: z.uuid(), name: z.string(), what: PlaceChange }),
   z.strictObject({ kind: z.literal('setUp'), name: z.string() }),
   z.strictObject({ kind: z.literal('person'), person: z.uuid(), what: PersonChange }),
 ])

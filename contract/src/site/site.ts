@@ -19,6 +19,10 @@ export const Bay = z.strictObject({
   order: z.int(),
   /** Set when the bay has a level of its own. */
   barrier: Barrier.nullable(),
+  /** Inside width of its shelves, mm, where it was measured. */
+  widthMm: z.int().nullable(),
+  /** Counts up whenever it is furnished anew. */
+  version: z.int(),
 })
 export type Bay = z.infer<typeof Bay>
 
@@ -32,6 +36,8 @@ export const Enclosure = z.strictObject({
   depthMm: z.int().positive(),
   heightMm: z.int().positive(),
   build: Build,
+  /** It was taken away, and held somebody before. */
+  retired: z.boolean(),
 })
 export type Enclosure = z.infer<typeof Enclosure>
 

@@ -19,8 +19,8 @@ export interface SiteSeed {
   zone: string
   schools: Record<string, Record<string, string>>
   rooms: Room[]
-  bays: Bay[]
-  enclosures: Enclosure[]
+  bays: Omit<Bay, 'widthMm' | 'version'>[]
+  enclosures: Omit<Enclosure, 'retired'>[]
   people: SeedPerson[]
   sheets: Sheet[]
   /** Signed changes by sheet id or resident id. */

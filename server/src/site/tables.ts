@@ -1,6 +1,15 @@
 import type { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import { decimal, int, mysqlTable, primaryKey, smallint, tinyint, varchar } from 'drizzle-orm/mysql-core'
+import {
+  boolean,
+  decimal,
+  int,
+  mysqlTable,
+  primaryKey,
+  smallint,
+  tinyint,
+  varchar,
+} from 'drizzle-orm/mysql-core'
 import { document, uuid } from '../database/columns.ts'
 
 export type Schools = Record<string, string>
@@ -28,6 +37,8 @@ export const bay = mysqlTable('bay', {
   name: varchar('name', { length: 80 }).notNull(),
   walkOrder: smallint('walk_order').notNull(),
   barrier: tinyint('barrier').$type<Barrier>(),
+  widthMm: int('width_mm'),
+  version: int('version').notNull().default(1),
 })
 
 export const enclosure = mysqlTable('enclosure', {
@@ -41,6 +52,7 @@ export const enclosure = mysqlTable('enclosure', {
   build: document<Build>()('build')
     .notNull()
     .default(sql`('{}')`),
+  retired: boolean('retired').notNull().default(false),
 })
 
 /** Who lives here: a projection of the entries, written by the transaction that appends them. The number is

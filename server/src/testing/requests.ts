@@ -14,6 +14,8 @@ export interface AnyRequest {
 
 const SOMEBODY = { name: 'Somebody', login: 'somebody', initials: 'SO', role: 'reader', competences: [] }
 
+const ROOM = { name: 'Loft', barrier: 1, celsius: null }
+
 /** A request that would succeed, apart from who makes it. */
 export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest {
   const subject = site.residents[0]?.id ?? ''
@@ -33,6 +35,18 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     [`PUT ${OFFICE_ROUTES.keepPerson.url}`]: SOMEBODY,
     [`PUT ${OFFICE_ROUTES.choosePin.url}`]: { passphrase: PASSPHRASE, pin: '2718' },
     [`PUT ${OFFICE_ROUTES.choosePassphrase.url}`]: { passphrase: PASSPHRASE, next: PASSPHRASE },
+    [`POST ${OFFICE_ROUTES.addRoom.url}`]: { ...ROOM, name: uuidv7() },
+    [`PUT ${OFFICE_ROUTES.keepRoom.url}`]: ROOM,
+    [`PUT ${OFFICE_ROUTES.putRoom.url}`]: { at: 0 },
+    [`POST ${OFFICE_ROUTES.addBay.url}`]: { name: 'Bench' },
+    [`PUT ${OFFICE_ROUTES.keepBay.url}`]: {
+      name: 'Bench',
+      barrier: null,
+      widthMm: null,
+      shelves: [],
+      version: 1,
+    },
+    [`PUT ${OFFICE_ROUTES.putBay.url}`]: { at: 0 },
     [`PUT ${ROUTES.keepEnclosure.url}`]: { widthMm: 600, depthMm: 400, heightMm: 400, build: emptyBuild() },
   }
   const body = bodies[`${method} ${url}`]
