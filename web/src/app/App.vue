@@ -38,6 +38,8 @@ const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
   walk: 'walk',
   handover: 'handover',
   people: 'office',
+  places: 'office',
+  bay: 'office',
   library: 'library',
   schools: 'library',
   calculators: 'library',
@@ -47,7 +49,7 @@ const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
 /** Whoever keeps nothing there is not sent there. */
 const places = computed(() => {
   const { office, ...rest } = words.places
-  return may(people.role, 'editPeople') ? { ...rest, office } : rest
+  return may(people.role, 'editPlaces') ? { ...rest, office } : rest
 })
 const here = computed(() => HOMES[String(route.name)] ?? 'residents')
 /** Whoever the page is about, else the place it belongs to. */

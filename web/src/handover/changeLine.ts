@@ -1,4 +1,4 @@
-import type { Change, PersonChange } from '@kobrin/contract'
+import type { Change, PersonChange, PlaceChange } from '@kobrin/contract'
 import type { Sheet } from '@kobrin/core'
 import type { RouteLocationRaw } from 'vue-router'
 import type { Resident } from '../site/useSite.ts'
@@ -33,6 +33,13 @@ const ABOUT_PERSON: Readonly<Record<PersonChange, string>> = {
   code: t('aCodeWasGiven'),
   passphrase: t('choseAPassphrase'),
   pin: t('choseAPin'),
+}
+
+const ABOUT_PLACE: Readonly<Record<PlaceChange, string>> = {
+  added: t('newPlace'),
+  kept: t('furnishedAnew'),
+  put: t('walkedInAnother'),
+  dropped: t('takenAway'),
 }
 
 /** What of the staff concerns whoever comes after: who is new and who is gone. */
@@ -75,6 +82,9 @@ function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' 
     }
     case 'person':
       return { whom: names.nameOf(what.person), to: null, says: ABOUT_PERSON[what.what] }
+    case 'room':
+    case 'bay':
+      return { whom: what.name, to: null, says: ABOUT_PLACE[what.what] }
     case 'setUp':
       return { whom: what.name, to: null, says: t('houseSetUp') }
   }

@@ -10,7 +10,7 @@ export function useFreePlaces() {
   const site = useSite()
   const residents = useResidents()
   return computed(() =>
-    [...site.enclosures.values()]
+    site.standing
       .filter(({ id }) => !residents.isTaken(id))
       .map(({ id }) => ({ id, label: site.placeName(id) }))
       .sort((a, b) => a.label.localeCompare(b.label)),

@@ -13,6 +13,7 @@ import { useToday } from '../time/useToday.ts'
 import { useAnswerOf } from '../wire/queries.ts'
 import { sayDate } from '../words/numbers.ts'
 import { terms } from '../words/terms.ts'
+import OfficeTabs from './OfficeTabs.vue'
 import PersonDialog from './PersonDialog.vue'
 import TabletList from './TabletList.vue'
 import { t } from './words.ts'
@@ -49,6 +50,7 @@ const rows = computed(() =>
   <main class="reading">
     <header>
       <h1>{{ t('people') }}</h1>
+      <OfficeTabs />
       <p class="quiet">{{ t('whoWorksHere') }}</p>
       <Button v-if="answer" class="new" @click="open = 'new'">{{ t('somebodyNew') }}</Button>
     </header>

@@ -67,6 +67,8 @@ export const useSite = defineStore('site', () => {
   const rooms = computed(() => byId<Room>(site.value?.rooms))
   const bays = computed(() => byId<Bay>(site.value?.bays))
   const enclosures = computed(() => byId<Enclosure>(site.value?.enclosures))
+  /** Those that were not taken away. */
+  const standing = computed(() => [...enclosures.value.values()].filter(({ retired }) => !retired))
   const species = computed(() => byId<Sheet>(book.value?.sheets))
   const people = computed(() => byId<Person>(site.value?.people))
   const building = computed(() => ({ rooms: rooms.value, bays: bays.value, enclosures: enclosures.value }))
@@ -127,6 +129,7 @@ export const useSite = defineStore('site', () => {
     rooms,
     bays,
     enclosures,
+    standing,
     residents,
     species,
     people,

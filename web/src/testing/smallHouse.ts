@@ -25,11 +25,12 @@ function roomOf(id: string, order: number, barrier: Barrier): Room {
 }
 
 function bayOf(id: string, roomId: string, order: number, barrier: Barrier | null = null): Bay {
-  return { id, roomId, name: `Bay ${id}`, order, barrier }
+  return { id, roomId, name: `Bay ${id}`, order, barrier, widthMm: null, version: 1 }
 }
 
 function boxOf(id: string, bayId: string, row: number, column: number): Enclosure {
-  return { id, bayId, row, column, widthMm: 400, depthMm: 400, heightMm: 300, build: emptyBuild() }
+  const size = { widthMm: 400, depthMm: 400, heightMm: 300 }
+  return { id, bayId, row, column, ...size, build: emptyBuild(), retired: false }
 }
 
 /** Two rooms: the loft with two bays, one of them behind the quarantine barrier, and the nursery,

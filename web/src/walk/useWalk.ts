@@ -42,7 +42,10 @@ export const useWalk = defineStore('walk', () => {
       })
       .sort(comparePlaced),
   )
-  const boxes = computed(() => boxesOfBays(site.enclosures.values()))
+  /** A box that was taken away while somebody moved in without a link is walked for as long as they live in it. */
+  const boxes = computed(() =>
+    boxesOfBays([...site.enclosures.values()].filter(({ id, retired }) => !retired || residents.isTaken(id))),
+  )
   const stops = computed<WalkStop[]>(() =>
     stopsOf(placed.value, {
       rooms: site.rooms,

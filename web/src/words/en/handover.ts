@@ -23,4 +23,8 @@ export default {
   aCodeWasGiven: 'A code was given',
   choseAPassphrase: 'Chose a passphrase',
   choseAPin: 'Chose a PIN',
+  newPlace: 'New place',
+  furnishedAnew: 'Furnished anew',
+  walkedInAnother: 'Walked in another order',
+  takenAway: 'Taken away',
 } as const

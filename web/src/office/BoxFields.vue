@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import type { StandingBox } from '@kobrin/core'
+import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from '@lucide/vue'
+import Button from 'primevue/button'
+import type { UnwrapNestedRefs } from 'vue'
+import { computed } from 'vue'
+import SureNumber from '../fields/SureNumber.vue'
+import { useResidents } from '../residents/useResidents.ts'
+import type { useBay } from './useBay.ts'
+import { t } from './words.ts'
+
+/** The box in hand. */
+const { box, work } = defineProps<{
+  box: StandingBox
+  work: UnwrapNestedRefs<ReturnType<typeof useBay>>
+}>()
+const residents = useResidents()
+const living = computed(() => residents.livingIn(box.id).map(({ name }) => name))
+</script>
+
+<template>
+  <fieldset class="box">
+    <legend>{{ t('boxInHand') }}</legend>
+    <div class="pair">
+      <SureNumber
+        :model-value="box.widthMm"
+        :label="t('width')"
+        unit="mm"
+        whole
+        @update:model-value="work.resize({ widthMm: $event })"
+      />
+      <SureNumber
+        :model-value="box.depthMm"
+        :label="t('depth')"
+        unit="mm"
+        whole
+        @update:model-value="work.resize({ depthMm: $event })"
+      />
+      <SureNumber
+        :model-value="box.heightMm"
+        :label="t('height')"
+        unit="mm"
+        whole
+        @update:model-value="work.resize({ heightMm: $event })"
+      />
+    </div>
+    <div class="row">
+      <Button severity="secondary" :aria-label="t('left')" @click="work.nudge({ column: -1 })"
+        ><ArrowLeft aria-hidden="true"
+      /></Button>
+      <Button severity="secondary" :aria-label="t('right')" @click="work.nudge({ column: 1 })"
+        ><ArrowRight aria-hidden="true"
+      /></Button>
+      <Button severity="secondary" :aria-label="t('up')" @click="work.nudge({ shelf: -1 })"
+        ><ArrowUp aria-hidden="true"
+      /></Button>
+      <Button severity="secondary" :aria-label="t('down')" @click="work.nudge({ shelf: 1 })"
+        ><ArrowDown aria-hidden="true"
+      /></Button>
+      <Button severity="secondary" @click="work.copy()">{{ t('oneMore') }}</Button>
+      <Button severity="secondary" :disabled="living.length > 0" @click="work.takeAway()">{{
+        t('takeBoxAway')
+      }}</Button>
+    </div>
+    <p v-if="living.length > 0" class="quiet">{{ t('livesHere', { names: living.join(', ') }) }}</p>
+    <p class="quiet">{{ t('byKeys') }}</p>
+  </fieldset>
+</template>
+
+<style scoped>
+.box {
+  display: grid;
+  gap: 8px;
+}
+</style>
