@@ -3,13 +3,17 @@ import { buildApp } from '../app.ts'
 import { connect } from '../database/connect.ts'
 import { migrate } from '../database/migrate.ts'
 import { startOwnDatabase } from '../database/ownDatabase.ts'
+import { readLibrary } from '../library/readLibrary.ts'
+import { renewLibrary } from '../library/commands.ts'
 import { loadSeed } from './loadSeed.ts'
 
 const MINUTE_MS = 60_000
 
 export interface HouseOptions {
-  /** Who lives there, told the minute in which the house opens: however long that took, the same live there. */
-  seed: (nowMs: number) => SiteSeed
+  /** Who lives there, told the minute in which the house opens: however long that took, the same live there. Null
+   * for an empty record, which has the shipped library and can be set up with `firstCode`. */
+  seed: ((nowMs: number) => SiteSeed) | null
+  firstCode?: string
   /** Folder of the built interface. */
   pages?: string
 }
@@ -23,7 +27,8 @@ export async function openHouse({ seed, ...options }: HouseOptions): Promise<voi
   const own = await startOwnDatabase(dataDir)
   const connection = await connect(own.address)
   await migrate(connection)
-  await loadSeed(connection.db, seed(Math.floor(now().getTime() / MINUTE_MS) * MINUTE_MS))
+  if (seed) await loadSeed(connection.db, seed(Math.floor(now().getTime() / MINUTE_MS) * MINUTE_MS))
+  else await renewLibrary(connection.db, readLibrary())
   const app = await buildApp({ connection, now, ...options })
   const url = await app.listen({ host: '127.0.0.1', port: 0 })
   process.once('SIGTERM', () => {

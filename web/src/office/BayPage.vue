@@ -39,7 +39,8 @@ const isOvertaken = computed(() => onRecord.value !== null && onRecord.value.ver
 
 // Whoever only looks sees what stands; whoever has begun is asked.
 watch(onRecord, (now, before) => {
-  if (now && before && same(work.bay, before)) work.takeUp(now)
+  const isUntouched = before ? same(work.bay, before) : draft.begunAt.value === null
+  if (now && isUntouched) work.takeUp(now)
 })
 
 /** A level of its own, or that of its room. */

@@ -6,11 +6,13 @@ import { reactive } from 'vue'
 import { useRouter } from 'vue-router'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
+import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
 import { t } from './words.ts'
 
 const { room } = defineProps<{ room: Room }>()
+const site = useSite()
 const router = useRouter()
 const form = reactive({ name: '' })
 const { busy, complaint, told } = useTold(() =>
@@ -19,7 +21,9 @@ const { busy, complaint, told } = useTold(() =>
 
 async function add(): Promise<void> {
   const done = await told()
-  if (done) await router.push({ name: 'bay', params: { id: done.got.id } })
+  if (!done) return
+  await site.load()
+  await router.push({ name: 'bay', params: { id: done.got.id } })
 }
 </script>
 

@@ -30,6 +30,7 @@ const CrossBarrier = later(() => import('./CrossBarrier.vue'))
 const PanelFrame = later(() => import('./PanelFrame.vue'))
 const ExceptionMenu = later(() => import('./ExceptionMenu.vue'))
 const KeysDialog = later(() => import('./KeysDialog.vue'))
+const NobodyYet = fetched(() => import('./NobodyYet.vue'))
 const PrepDialog = later(() => import('./PrepDialog.vue'))
 
 const walk = useWalk()
@@ -295,7 +296,7 @@ onMounted(() => {
           @shelf="(ids) => touchAll(ids, t('shelf2'))"
         />
       </template>
-      <p v-else class="quiet">{{ t('nobodyLivesHereYet') }}</p>
+      <NobodyYet v-else />
     </main>
     <PanelFrame
       v-if="inPanel && !gate"

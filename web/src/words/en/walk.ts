@@ -12,7 +12,6 @@ export default {
   wholeAsPlanned: 'Whole {name} as planned: {count}',
   wholeShelfAsPlanned: 'Whole shelf as planned · {count}',
   shelf2: 'Shelf',
-  nobodyLivesHereYet: 'Nobody lives here yet.',
   again2: '{name}: {done} again',
   asPlanned2: '{title}: {count} as planned',
   marksIn: '{state}: {names}.',

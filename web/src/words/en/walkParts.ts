@@ -74,4 +74,10 @@ export default {
   cadence: '{cadence}.',
   twoPeople: 'Two people.',
   needsSomeoneClearedFor: 'Needs someone cleared for {competence}.',
+  nobodyLivesHereYet: 'Nobody lives here yet.',
+  writeDownTheBuilding: 'Write down the building',
+  roomsBaysBoxes:
+    'rooms, bays, boxes; {count} box stands already | rooms, bays, boxes; {count} boxes stand already',
+  nameWhoWorksHere: 'Name who works here',
+  putOnRecordWho: 'Put on record who lives here',
 } as const

@@ -1,0 +1,165 @@
+import { fileURLToPath } from 'node:url'
+import { instantOf } from '@kobrin/demo'
+import { dayFromIso } from '@kobrin/core'
+import { startHouse } from '@kobrin/server'
+import type { Page } from '@playwright/test'
+import { standWith } from './browser.ts'
+import { choose, expect, test } from './keeper.ts'
+
+const EMPTY = fileURLToPath(new URL('./emptyHouse.ts', import.meta.url))
+const ZONE = 'Europe/Berlin'
+const PHRASE = 'many words in a row'
+
+/** Sets the house up, as whoever reads the code where it was started. */
+async function setUp(page: Page): Promise<void> {
+  await page.goto('/set-up#ABCDE-23456')
+  await page.getByLabel('Name of the house').fill('Long Lane Rescue')
+  await page.getByLabel('Your name').fill('Ada Brook')
+  await page.getByLabel('Passphrase: a few words').fill(PHRASE)
+  await page.getByLabel('The same again').fill('another')
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByRole('alert')).toHaveText('These two are not the same.')
+  await page.getByLabel('The same again').fill(PHRASE)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await expect(page.getByText('Nobody lives here yet.')).toBeVisible()
+}
+
+async function newRoom(page: Page, name: string, level: string): Promise<void> {
+  await page.getByRole('button', { name: 'New room …' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Name').fill(name)
+  await choose(page, 'Barrier level', level)
+  await dialog.getByRole('button', { name: 'Keep' }).click()
+  await expect(page.getByRole('heading', { name })).toBeVisible()
+}
+
+async function newBay(page: Page, room: string, name: string): Promise<void> {
+  const block = page.locator('section').filter({ has: page.getByRole('heading', { name: room }) })
+  await block.getByLabel(`New bay in ${room}`).fill(name)
+  await block.getByRole('button', { name: 'Add' }).click()
+  await expect(page.getByRole('heading', { name })).toBeVisible()
+}
+
+test('from an empty record to a first meal on record', async ({ browser }) => {
+  const house = await startHouse(EMPTY, { startsAt: instantOf(dayFromIso('2026-06-16'), 19 * 60 + 30, ZONE) })
+  const context = await browser.newContext({ baseURL: house.url, timezoneId: ZONE })
+  try {
+    await standWith(context, house.aheadMs)
+    const page = await context.newPage()
+    await setUp(page)
+    expect(page.url()).not.toContain('ABCDE')
+
+    await page.getByRole('link', { name: 'Office' }).click()
+    await newRoom(page, 'Gate room', 'Quarantine')
+    await newBay(page, 'Gate room', 'Rack A')
+    await page.getByRole('button', { name: 'Add a shelf' }).click()
+    await page.getByLabel('Boxes for shelf 1').fill('a few')
+    await page.getByRole('button', { name: 'Add them' }).click()
+    await expect(page.getByRole('alert')).toContainText('12 of 300 × 200 × 200')
+    await page.getByLabel('Boxes for shelf 1').fill('3 of 900 x 500 x 500')
+    await page.getByRole('button', { name: 'Add them' }).click()
+    await page.getByRole('button', { name: 'Keep as drawn' }).click()
+    await expect(page.getByRole('status').filter({ hasText: 'Kept.' })).toBeVisible()
+
+    await page.getByRole('link', { name: 'Residents' }).click()
+    await page.getByRole('link', { name: 'Somebody new …' }).click()
+    await choose(page, 'Species', 'Leopard gecko')
+    await choose(page, 'Stage', 'Adult')
+    await page.getByLabel('Name or label').fill('Marlin')
+    await choose(page, 'Place', 'Rack A')
+    await page.getByLabel('is here now').check()
+    await page.getByRole('button', { name: 'Put on record' }).click()
+    await expect(page.getByRole('heading', { name: 'Marlin' })).toBeVisible()
+    await page.getByRole('button', { name: 'Show on the walk' }).click()
+    await page.locator('.gate button').click()
+    const cell = page.locator('[data-resident]')
+    await expect(cell).toHaveCount(1)
+    await cell.click()
+    await expect(page.locator('.undo')).toContainText('Marlin:')
+    await expect(page.locator('header.top button.state')).toHaveText('All sent')
+  } finally {
+    await context.close()
+    await house.close()
+  }
+})
+
+test('boxes are dragged to another shelf, and two who furnish a bay lose nothing of either', async ({
+  keeper,
+}) => {
+  const open = async (login: 'maren' | 'tomas') => {
+    const { page } = await keeper(login)
+    await page.getByRole('link', { name: 'Office' }).click()
+    await page.getByRole('link', { name: 'Caterpillar bench' }).click()
+    await expect(page.getByRole('heading', { name: 'Caterpillar bench' })).toBeVisible()
+    return page
+  }
+  const [one, other] = [await open('maren'), await open('tomas')]
+  const shelf = (page: Page, number: number) =>
+    page.getByRole('list', { name: `Shelf ${number} from the top` })
+  const before = await shelf(one, 1).getByRole('listitem').count()
+  const there = await shelf(one, 2).getByRole('listitem').count()
+  await shelf(one, 1).getByRole('button').first().dragTo(shelf(one, 2).getByRole('button').first())
+  await expect(shelf(one, 1).getByRole('listitem')).toHaveCount(before - 1)
+  await expect(shelf(one, 2).getByRole('listitem')).toHaveCount(there + 1)
+
+  // By keys, on the other tablet.
+  await shelf(other, 1).getByRole('button').first().focus()
+  await other.keyboard.press('Alt+ArrowDown')
+  await expect(shelf(other, 2).getByRole('listitem')).toHaveCount(there + 1)
+  await other.getByRole('button', { name: 'Take the last step back' }).click()
+  await shelf(other, 1).getByRole('button').first().click()
+  await other.getByRole('button', { name: 'One more like it' }).click()
+
+  await one.getByRole('button', { name: 'Keep as drawn' }).click()
+  await expect(one.getByText('Kept. The walk draws it so')).toBeVisible()
+  await expect(other.getByText('Somebody else kept this bay')).toBeVisible()
+  await other.getByRole('button', { name: 'Keep as drawn' }).click()
+  await expect(other.getByRole('alert')).toContainText('Somebody else changed this')
+  await other.getByRole('button', { name: 'Keep mine in place of theirs' }).click()
+  await expect(other.getByText('Kept. The walk draws it so')).toBeVisible()
+  await expect(shelf(one, 1).getByRole('listitem')).toHaveCount(before + 1)
+})
+
+test('somebody new comes in with a code; whoever leaves is out at once, also on another tablet', async ({
+  keeper,
+  browser,
+}) => {
+  const { page } = await keeper('maren')
+  await page.getByRole('link', { name: 'Office' }).click()
+  await page.getByRole('tab', { name: 'People' }).click()
+  await page.getByRole('button', { name: 'Somebody new …' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Name', { exact: true }).fill('Nia Newcomer')
+  await dialog.getByLabel('Initials').fill('nn')
+  await dialog.getByLabel('Sign-in name').fill('lotte')
+  await dialog.getByRole('button', { name: 'Add, and give a code' }).click()
+  await expect(dialog.getByText('Somebody here signs in with that name already.')).toBeVisible()
+  await dialog.getByLabel('Sign-in name').fill('nia')
+  await dialog.getByRole('button', { name: 'Add, and give a code' }).click()
+  const code = (await dialog.locator('.code').textContent()) ?? ''
+  await page.keyboard.press('Escape')
+
+  const context = await browser.newContext({ baseURL: process.env['KOBRIN_E2E_URL'] ?? '' })
+  await standWith(context, Number(process.env['KOBRIN_E2E_AHEAD_MS']))
+  const tablet = await context.newPage()
+  await tablet.goto('/')
+  await tablet.getByRole('button', { name: 'I was given a code' }).click()
+  await tablet.getByLabel('Name').fill('nia')
+  await tablet.getByLabel('Code').fill(code.toLowerCase())
+  await tablet.getByLabel('A passphrase of your own').fill(PHRASE)
+  await tablet.getByLabel('The same again').fill(PHRASE)
+  await tablet.getByRole('button', { name: 'Come in' }).click()
+  await expect(tablet.getByRole('link', { name: 'Walk' })).toBeVisible()
+  await expect(tablet.getByRole('link', { name: 'Office' })).toHaveCount(0)
+
+  await page.getByRole('button', { name: 'Nia Newcomer' }).click()
+  await dialog.getByRole('button', { name: 'Comes in no more' }).click()
+  await expect(page.getByRole('row', { name: /Nia Newcomer/ })).toContainText('no longer')
+  await expect(tablet.getByText('The session of Nia Newcomer has ended.')).toBeVisible({ timeout: 20_000 })
+  await context.close()
+
+  // Nobody else answers for the house.
+  await page.getByRole('button', { name: 'Maren Oyelaran' }).click()
+  await dialog.getByRole('button', { name: 'Comes in no more' }).click()
+  await expect(dialog.getByText('this is its last curator')).toBeVisible()
+})
