@@ -79,11 +79,18 @@ for (const theme of ['day', 'dim'] as const) {
       await expect(page.getByText(ready).first()).toBeVisible()
       await expectAccessible(page, name)
     }
+    await page.getByRole('button', { name: 'Lotte' }).click()
+    await expect(page.getByRole('dialog')).toBeVisible()
+    await expectAccessible(page, 'one of the staff')
+    await page.keyboard.press('Escape')
     await page.getByRole('button', { name: 'Maren O.' }).click()
     await expectAccessible(page, 'person')
     await page.getByRole('button', { name: /Sign out/ }).click()
     await expect(page.getByLabel('Passphrase')).toBeVisible()
     await expectAccessible(page, 'sign in')
+    await page.getByRole('button', { name: 'I was given a code' }).click()
+    await expect(page.getByLabel('Code')).toBeVisible()
+    await expectAccessible(page, 'a code')
   })
 }
 
@@ -96,6 +103,9 @@ const DESK = [
   ['Handover', 'Plans changed'],
   ['Residents', 'Somebody new …'],
   ['Somebody new …', 'Look at both sides first'],
+  ['Office', 'Rooms and their bays'],
+  ['Caterpillar bench', 'Add a shelf'],
+  ['People', 'Tablets and browsers'],
 ] as const
 
 const SCREENS = [

@@ -23,6 +23,8 @@ async function writtenHere(page: Page, residentId: string): Promise<string[]> {
       'schools',
       'session',
       'changes?since=0',
+      'people',
+      'devices',
     ],
     `subjects/${residentId}/entries`,
   ]
@@ -55,6 +57,8 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
   const record = new URL(page.url()).pathname
   const id = record.split('/').at(-1) ?? ''
   const enclosure = (await page.getByRole('link', { name: /^Enclosure/ }).getAttribute('href')) ?? ''
+  const site = (await (await page.request.get('/api/site')).json()) as { bays: { id: string }[] }
+  const bay = site.bays[0]?.id ?? ''
   const written = await writtenHere(page, id)
   expect(written.length).toBeGreaterThan(1000)
   await page.evaluate(() => localStorage.setItem('kobrin.language', 'accented'))
@@ -87,6 +91,9 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
     '/library/calculators',
     '/library/compare/kingsnake/royal-python',
     '/handover',
+    '/office/places',
+    `/office/places/${bay}`,
+    '/office/people',
   ]
   for (const url of pages) {
     await page.goto(url)

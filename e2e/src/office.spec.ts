@@ -1,12 +1,8 @@
-import { fileURLToPath } from 'node:url'
-import { instantOf } from '@kobrin/demo'
-import { dayFromIso } from '@kobrin/core'
-import { startHouse } from '@kobrin/server'
 import type { Page } from '@playwright/test'
 import { standWith } from './browser.ts'
 import { choose, expect, test } from './keeper.ts'
+import { emptyHouse } from './server.ts'
 
-const EMPTY = fileURLToPath(new URL('./emptyHouse.ts', import.meta.url))
 const ZONE = 'Europe/Berlin'
 const PHRASE = 'many words in a row'
 
@@ -41,7 +37,7 @@ async function newBay(page: Page, room: string, name: string): Promise<void> {
 }
 
 test('from an empty record to a first meal on record', async ({ browser }) => {
-  const house = await startHouse(EMPTY, { startsAt: instantOf(dayFromIso('2026-06-16'), 19 * 60 + 30, ZONE) })
+  const house = await emptyHouse()
   const context = await browser.newContext({ baseURL: house.url, timezoneId: ZONE })
   try {
     await standWith(context, house.aheadMs)

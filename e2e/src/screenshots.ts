@@ -1,6 +1,7 @@
 import { fileURLToPath } from 'node:url'
 import type { Page } from '@playwright/test'
 import { choose, expect, test } from './keeper.ts'
+import { emptyHouse } from './server.ts'
 
 const FOLDER = fileURLToPath(new URL('../../docs/screenshots', import.meta.url))
 
@@ -39,9 +40,6 @@ test('the walk', async ({ keeper }) => {
   await page.keyboard.press('Enter')
   await expect(page.locator('.side').getByText('so high that it harms')).toBeVisible()
   await picture(page, 'reading')
-  await page.locator('.carry').click()
-  await picture(page, 'carry')
-  await page.keyboard.press('Escape')
   await dim(page)
   await cells.nth(2).locator('.tape').click()
   await picture(page, 'walk-dim')
@@ -67,8 +65,6 @@ test('residents and a record', async ({ keeper }) => {
   await expect(page.locator('.lifeline canvas').first()).toBeVisible()
   await page.mouse.move(0, 0)
   await picture(page, 'record-day')
-  await dim(page)
-  await picture(page, 'record-dim')
 })
 
 test('the library', async ({ keeper }) => {
@@ -108,4 +104,23 @@ test('a plan, a fit and a move', async ({ keeper }) => {
   await page.getByRole('link', { name: 'Door card' }).click()
   await expect(page.getByRole('article')).toBeVisible()
   await picture(page, 'door')
+})
+
+test('the office', async ({ keeper, browser }) => {
+  const { page } = await keeper('maren')
+  await page.getByRole('link', { name: 'Office' }).click()
+  await page.getByRole('link', { name: 'North wall' }).first().click()
+  await page.getByRole('list', { name: 'Shelf 2 from the top' }).getByRole('button').nth(1).click()
+  await picture(page, 'places')
+  await page.getByRole('tab', { name: 'People' }).click()
+  await expect(page.getByRole('heading', { name: 'Tablets and browsers' })).toBeVisible()
+  await picture(page, 'people')
+
+  const house = await emptyHouse()
+  const first = await browser.newPage({ baseURL: house.url, timezoneId: 'Europe/London' })
+  await first.goto('/set-up#ABCDE-23456')
+  await first.getByLabel('Name of the house').fill('Long Lane Rescue')
+  await picture(first, 'set-up')
+  await first.close()
+  await house.close()
 })

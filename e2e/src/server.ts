@@ -5,6 +5,7 @@ import type { House } from '@kobrin/server'
 import { startHouse } from '@kobrin/server'
 
 const HOUSE = fileURLToPath(new URL('./house.ts', import.meta.url))
+const EMPTY = fileURLToPath(new URL('./emptyHouse.ts', import.meta.url))
 
 /** A Ropewalk of its own, on any free port, that opens at a wall-clock minute of a day: from now on the
  * one that keepers sign in to. */
@@ -13,6 +14,11 @@ export async function houseOn(day: string, minute: number): Promise<House> {
   process.env['KOBRIN_E2E_URL'] = house.url
   process.env['KOBRIN_E2E_AHEAD_MS'] = String(house.aheadMs)
   return house
+}
+
+/** A record with nothing in it, on any free port, on an evening in June; the code is ABCDE-23456. */
+export function emptyHouse(): Promise<House> {
+  return startHouse(EMPTY, { startsAt: instantOf(dayFromIso('2026-06-16'), 19 * 60 + 30, ROPEWALK_ZONE) })
 }
 
 /** The house of the browser tests. It always opens on one Tuesday in June, mid-morning: what is left to
