@@ -90,7 +90,9 @@ const rows = computed(() =>
 }
 
 .name {
+  justify-content: start;
   padding-inline: 0;
+  text-align: left;
   font-weight: 700;
 }
 
