@@ -90,6 +90,10 @@ export function readyDatabase() {
   )
 }
 
+export function readyBackup() {
+  readyPrograms("MariaDB's program for backups", ['mariadb-dump', 'mariadb'], ['mariadb-client'])
+}
+
 export function readyBrowser() {
   readyPrograms('Chromium', ['chromium'], ['chromium'])
 }

@@ -1,7 +1,8 @@
 // Every test from a fresh clone: installs what is missing, then lint, types, unit, server, browser.
-import { readyBrowser, readyDatabase, readyInterface, readyPackages, run } from './ready.mjs'
+import { readyBackup, readyBrowser, readyDatabase, readyInterface, readyPackages, run } from './ready.mjs'
 
 readyDatabase()
+readyBackup()
 readyBrowser()
 readyPackages()
 readyInterface()

@@ -92,6 +92,17 @@ describe('the command line', () => {
     expect(left.trim()).toBe('')
   })
 
+  it('writes the record to a file and brings it back into an empty place only', () => {
+    const file = join(dataDir, 'record.sql.gz')
+    expect(kobrin(['backup', file]).out).toBe(`The record is in ${file}.\n`)
+    const elsewhere = { KOBRIN_DATA_DIR: join(dataDir, 'elsewhere') }
+    const back = kobrin(['restore', file], { env: elsewhere })
+    expect([back.code, back.out]).toEqual([0, expect.stringContaining('The record is sound.')])
+    const none = kobrin(['restore', join(dataDir, 'none.gz')], { env: elsewhere })
+    expect([none.code, none.err.trim()]).toEqual([1, expect.stringContaining('there is no such file')])
+    expect(none.err.trim().split('\n')).toHaveLength(1)
+  })
+
   it('lets one at a time at the data', async () => {
     const first = spawn('node', [KOBRIN, 'migrate'], { env: { ...process.env, KOBRIN_DATA_DIR: dataDir } })
     await new Promise((resolve) => setTimeout(resolve, 900))

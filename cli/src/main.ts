@@ -77,6 +77,31 @@ function addUpkeep(kobrin: Command): void {
     })
 }
 
+function addBackup(kobrin: Command): void {
+  kobrin
+    .command('backup')
+    .description('write the whole record to a file, also beside a serving house')
+    .argument('<file>', 'where to; what is there before stays until the new one is whole')
+    .action(async (file: string) => {
+      const [{ makeBackup }, { settingsFrom }] = await Promise.all([
+        import('./backup.ts'),
+        import('./settings.ts'),
+      ])
+      await makeBackup(settingsFrom(process.env), file)
+    })
+  kobrin
+    .command('restore')
+    .description('bring a backup into an empty record and look it over')
+    .argument('<file>', 'a file of `kobrin backup`')
+    .action(async (file: string) => {
+      const [{ bringBack }, { settingsFrom }] = await Promise.all([
+        import('./backup.ts'),
+        import('./settings.ts'),
+      ])
+      process.exitCode = await bringBack(settingsFrom(process.env), file)
+    })
+}
+
 function addCompute(kobrin: Command): void {
   kobrin
     .command('compute')
@@ -97,7 +122,7 @@ function program(): Command {
   const kobrin = new Command('kobrin').description(
     'The shared daily record for people who keep many small animals.',
   )
-  for (const add of [addServing, addUpkeep, addCompute]) add(kobrin)
+  for (const add of [addServing, addUpkeep, addBackup, addCompute]) add(kobrin)
   return kobrin
 }
 

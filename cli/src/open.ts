@@ -4,6 +4,7 @@ import { lockData } from './lock.ts'
 import type { Settings } from './settings.ts'
 
 export interface Opened {
+  address: DatabaseAddress
   connection: Connection
   close: () => Promise<void>
 }
@@ -28,7 +29,7 @@ export async function openDatabase({ dataDir, databaseUrl }: Settings): Promise<
     const connection = await connect(address)
     undo.push(connection.close)
     await migrate(connection)
-    return { connection, close }
+    return { address, connection, close }
   } catch (error) {
     await close()
     throw error
@@ -41,7 +42,8 @@ export async function openBeside(settings: Settings): Promise<Opened> {
     return await openDatabase(settings)
   } catch (error) {
     if (!(error instanceof KobrinFault) || error.code !== 'already_running') throw error
-    const connection = await connect(ownAddress(settings.dataDir))
-    return { connection, close: connection.close }
+    const address = ownAddress(settings.dataDir)
+    const connection = await connect(address)
+    return { address, connection, close: connection.close }
   }
 }

@@ -79,6 +79,8 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       trustProxy: settings.trustProxy,
       dataDir: settings.databaseUrl === null ? settings.dataDir : null,
       firstCode,
+      // The demonstration can be told anew.
+      backups: prepare ? null : { address: opened.address, folder: settings.backupDir },
       logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
     })
     await app.listen({ host: settings.host, port: settings.port })

@@ -8,6 +8,8 @@ export interface Settings {
   host: string
   port: number
   dataDir: string
+  /** Where the backups of every night go: another disk is better. */
+  backupDir: string
   /** An existing server or cluster instead of our own database. */
   databaseUrl: string | null
   /** Names it is reached by, besides that of this machine. */
@@ -72,10 +74,12 @@ function proxiesOf(text: string | undefined): string[] | false {
 /** `record`: whose record lies in our own database. The invented house never lies with a real one. */
 export function settingsFrom(env: NodeJS.ProcessEnv, record: 'house' | 'ropewalk' = 'house'): Settings {
   const host = env['KOBRIN_HOST'] || '127.0.0.1'
+  const dataDir = env['KOBRIN_DATA_DIR'] ? resolve(env['KOBRIN_DATA_DIR']) : resolve(ROOT, '.kobrin', record)
   return {
     host,
     port: portOf(env['KOBRIN_PORT']),
-    dataDir: env['KOBRIN_DATA_DIR'] ? resolve(env['KOBRIN_DATA_DIR']) : resolve(ROOT, '.kobrin', record),
+    dataDir,
+    backupDir: env['KOBRIN_BACKUP_DIR'] ? resolve(env['KOBRIN_BACKUP_DIR']) : resolve(dataDir, 'backups'),
     databaseUrl: urlOf(env['KOBRIN_DATABASE_URL']),
     hosts: hostsOf(env['KOBRIN_HOSTS'], host),
     trustProxy: proxiesOf(env['KOBRIN_TRUST_PROXY']),

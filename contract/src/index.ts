@@ -1,3 +1,4 @@
+export { BackupState } from './backup/routes.ts'
 export { BatchAnswer, EntryEnvelope, KeptEntries, KeptEntry, Receipt } from './entries/posting.ts'
 export { Proof, provenText } from './entries/proof.ts'
 export type { ErrorCode } from './errors/catalogue.ts'

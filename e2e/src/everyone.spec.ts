@@ -105,6 +105,7 @@ const DESK = [
   ['Somebody new …', 'Look at both sides first'],
   ['Office', 'Rooms and their bays'],
   ['Caterpillar bench', 'Add a shelf'],
+  ['Backup', 'By hand'],
   ['People', 'Tablets and browsers'],
 ] as const
 

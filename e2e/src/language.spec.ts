@@ -25,6 +25,7 @@ async function writtenHere(page: Page, residentId: string): Promise<string[]> {
       'changes?since=0',
       'people',
       'devices',
+      'backups',
     ],
     `subjects/${residentId}/entries`,
   ]
@@ -43,7 +44,7 @@ function readable(page: Page): Promise<string[]> {
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     while (walker.nextNode()) {
       const { parentElement: around, nodeValue } = walker.currentNode
-      if (around && !around.closest('script, style, .cm-editor, kbd')) texts.add(nodeValue ?? '')
+      if (around && !around.closest('script, style, .cm-editor, kbd, code')) texts.add(nodeValue ?? '')
     }
     for (const name of ['aria-label', 'title', 'placeholder'])
       for (const one of document.querySelectorAll(`[${name}]`)) texts.add(one.getAttribute(name) ?? '')
@@ -94,6 +95,7 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
     '/office/places',
     `/office/places/${bay}`,
     '/office/people',
+    '/office/backup',
   ]
   for (const url of pages) {
     await page.goto(url)

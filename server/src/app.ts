@@ -4,11 +4,15 @@ import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import underPressure from '@fastify/under-pressure'
 import { ERRORS, OPENAPI_URL, ROUTES } from '@kobrin/contract'
+import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
+import type { Nightly } from './backup/nightly.ts'
+import { startNightly } from './backup/nightly.ts'
+import { backupRoutes } from './backup/routes.ts'
 import { createAuthors } from './changes/authors.ts'
-import type { Connection, Database } from './database/connect.ts'
+import type { Connection, Database, DatabaseAddress } from './database/connect.ts'
 import type { Pulse } from './database/pulse.ts'
 import { createPulse } from './database/pulse.ts'
 import { createAppender } from './entries/appender.ts'
@@ -34,6 +38,7 @@ import { createSessions } from './people/sessions.ts'
 import { staffRoutes } from './people/staffRoutes.ts'
 import { planRoutes } from './plans/routes.ts'
 import type { Services } from './services.ts'
+import { houseName } from './setup/firstRun.ts'
 import { setUpRoutes } from './setup/routes.ts'
 import { placeRoutes } from './site/placeRoutes.ts'
 import { siteSettings } from './site/queries.ts'
@@ -57,6 +62,8 @@ export interface AppOptions {
   dataDir?: string | null
   /** With it an empty record becomes a house: shown to whoever started the server. */
   firstCode?: string | null
+  /** Where a backup is put every night; without one none is made. */
+  backups?: { address: DatabaseAddress; folder: string } | null
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
   /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
@@ -131,6 +138,26 @@ async function relieved(app: FastifyInstance, lagMs: number): Promise<void> {
   })
 }
 
+/** Backups of every night, where they are ours to make. */
+function nightlyOf(
+  app: FastifyInstance,
+  {
+    db,
+    siteZone,
+    now,
+    backups,
+  }: Pick<Services, 'siteZone' | 'now'> & Pick<AppOptions, 'backups'> & { db: Database },
+): Nightly | null {
+  if (!backups) return null
+  return startNightly({
+    ...backups,
+    now,
+    hourHere: async () => Math.floor(civil(now().getTime(), await siteZone()).minute / 60),
+    isThere: async () => (await houseName(db)) !== null,
+    failed: (error) => app.log.error({ err: error }, 'no backup could be made'),
+  })
+}
+
 /** What is done again and again while the house is open. */
 function keepUp(app: FastifyInstance, { db, now }: { db: Database; now: () => Date }): { stop: () => void } {
   const prune = () =>
@@ -165,7 +192,8 @@ async function servicesOf(
     heartbeatMs,
     dataDir,
     firstCode,
-  }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode'>>,
+    backups,
+  }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups'>>,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -207,12 +235,15 @@ async function servicesOf(
     now,
     siteZone,
     ...createAuthors({ db, stream, onChanged: hub.wake, siteZone, now }),
+    nightly: nightlyOf(app, { db, siteZone, now, backups }),
+    startedAt: now().getTime(),
     firstCode,
     heartbeatMs,
   }
   const upkeep = keepUp(app, { db, now })
   const close = async () => {
     upkeep.stop()
+    await services.nightly?.stop()
     await appender.drained()
     await hub.close()
     await stream.close()
@@ -230,6 +261,7 @@ const FEATURES = [
   staffRoutes,
   siteRoutes,
   placeRoutes,
+  backupRoutes,
   libraryRoutes,
   planRoutes,
   entryRoutes,
@@ -248,6 +280,7 @@ export async function buildApp({
   trustProxy = false,
   dataDir = null,
   firstCode = null,
+  backups = null,
   requestMs = REQUEST_MS,
   lagMs = LAG_MS,
 }: AppOptions): Promise<FastifyInstance> {
@@ -275,6 +308,7 @@ export async function buildApp({
     heartbeatMs,
     dataDir,
     firstCode,
+    backups,
   })
   app.addHook('onRequest', async ({ url }) => {
     if (asksDatabase(url) && !services.pulse.isBeating()) throw new KobrinProblem('database_away')

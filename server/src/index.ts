@@ -1,5 +1,8 @@
 export type { AppOptions } from './app.ts'
 export { buildApp } from './app.ts'
+export type { BackupHeader } from './backup/backup.ts'
+export { backup } from './backup/backup.ts'
+export { restore } from './backup/restore.ts'
 export type { Connection, DatabaseAddress } from './database/connect.ts'
 export { connect } from './database/connect.ts'
 export { migrate } from './database/migrate.ts'

@@ -1,5 +1,6 @@
 import type { Route } from '@kobrin/contract'
 import type { FastifyBaseLogger, RouteShorthandOptions } from 'fastify'
+import type { Nightly } from './backup/nightly.ts'
 import type { Authors } from './changes/authors.ts'
 import type { Pulse } from './database/pulse.ts'
 import type { Connection } from './database/connect.ts'
@@ -35,6 +36,10 @@ export interface Services extends Authors {
   now: () => Date
   /** The site's IANA zone, UTC before there is a site. */
   siteZone: () => Promise<string>
+  /** Makes a backup every night; null where somebody else does. */
+  nightly: Nightly | null
+  /** When this server began, ms. */
+  startedAt: number
   /** With it a house is set up; null where there is one. */
   firstCode: string | null
   /** How often a silent feed says that it is there: proxies and tablets drop a silent connection. */

@@ -1,12 +1,13 @@
 import { randomBytes } from 'node:crypto'
 import type { SiteSeed } from '@kobrin/contract'
 import { inject } from 'vitest'
-import type { Connection } from '../database/connect.ts'
+import type { Connection, DatabaseAddress } from '../database/connect.ts'
 import { connect } from '../database/connect.ts'
 import { migrate } from '../database/migrate.ts'
 import { loadSeed } from '../setup/loadSeed.ts'
 
 export interface Scratch extends Connection {
+  address: DatabaseAddress
   /** Another pool on the same database, as another server would have. */
   again: (connections?: number) => Promise<Connection>
   drop: () => Promise<void>
@@ -32,6 +33,7 @@ export async function scratch(seed?: SiteSeed): Promise<Scratch> {
   if (seed) await loadSeed(connection.db, seed)
   return {
     ...connection,
+    address: at(name),
     again,
     drop: async () => {
       await connection.close()

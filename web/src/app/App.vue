@@ -40,6 +40,7 @@ const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
   people: 'office',
   places: 'office',
   bay: 'office',
+  backup: 'office',
   library: 'library',
   schools: 'library',
   calculators: 'library',

@@ -97,4 +97,17 @@ export default {
   takeBoxAway: 'Take it away',
   livesHere: '{names} lives here: it cannot be taken away.',
   byKeys: 'By keys: Alt and an arrow.',
+  backup: 'Backup',
+  lastBackup: 'The last whole backup was made {day} at {time}.',
+  noBackup: 'No backup has been made yet.',
+  lateBackup:
+    'That is more than two days ago. Somebody has to look: is there room on the disk, does the log of the server say why?',
+  everyNight:
+    'The server makes one every night between two and five, into {folder}, and keeps the last of seven nights, five weeks and twelve months. That folder belongs on another disk, and a copy of it in another house.',
+  elsewhereBackup: 'This server makes no backups: whoever runs its database does.',
+  byHand: 'By hand',
+  byHandHow:
+    'Where Kobrin is. The first writes a file, also while the house is served; the second brings it back.',
+  restoreHow:
+    'A backup is only brought into an empty record, and is looked over when it is there. Try it once before you need it.',
 } as const
