@@ -94,6 +94,11 @@ export function readyBackup() {
   readyPrograms("MariaDB's program for backups", ['mariadb-dump', 'mariadb'], ['mariadb-client'])
 }
 
+/** The proxy of docs/running.md: only its test needs it. */
+export function readyProxy() {
+  readyPrograms('The proxy', ['nginx', 'openssl'], ['nginx-light', 'openssl'])
+}
+
 export function readyBrowser() {
   readyPrograms('Chromium', ['chromium'], ['chromium'])
 }

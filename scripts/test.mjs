@@ -1,8 +1,17 @@
 // Every test from a fresh clone: installs what is missing, then lint, types, unit, server, browser.
-import { readyBackup, readyBrowser, readyDatabase, readyInterface, readyPackages, run } from './ready.mjs'
+import {
+  readyBackup,
+  readyBrowser,
+  readyDatabase,
+  readyInterface,
+  readyPackages,
+  readyProxy,
+  run,
+} from './ready.mjs'
 
 readyDatabase()
 readyBackup()
+readyProxy()
 readyBrowser()
 readyPackages()
 readyInterface()
