@@ -106,6 +106,7 @@ const DESK = [
   ['Office', 'Rooms and their bays'],
   ['Caterpillar bench', 'Add a shelf'],
   ['Backup', 'By hand'],
+  ['Audit', 'Looking back'],
   ['People', 'Tablets and browsers'],
 ] as const
 

@@ -41,6 +41,7 @@ const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
   places: 'office',
   bay: 'office',
   backup: 'office',
+  audit: 'office',
   library: 'library',
   schools: 'library',
   calculators: 'library',

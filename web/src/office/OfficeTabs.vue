@@ -13,6 +13,7 @@ type Access = Exclude<Route['access'], 'anyone' | 'signedIn'>
 const PAGES: readonly { name: string; label: string; access: Access }[] = [
   { name: 'places', label: t('places'), access: 'editPlaces' },
   { name: 'people', label: t('people'), access: 'editPeople' },
+  { name: 'audit', label: t('audit'), access: 'editPlaces' },
   { name: 'backup', label: t('backup'), access: 'editPlaces' },
 ]
 const people = usePeople()
