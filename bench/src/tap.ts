@@ -73,7 +73,7 @@ async function openBare(browser: Browser): Promise<Page> {
 /** Selectors of the boxes in which something is due that one touch logs. */
 async function toDo(page: Page): Promise<string[]> {
   const ids = await page
-    .locator('[data-resident]:has(.mark:is(.due, .late):not(.weigh, .measure))')
+    .locator('[data-resident]:has(.mark:is(.due, .late):not(.weigh, .measure, .read))')
     .evaluateAll((cells) => cells.map((cell) => (cell as HTMLElement).dataset['resident']))
   return ids.map((id) => `[data-resident="${String(id)}"]`)
 }

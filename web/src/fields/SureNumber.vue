@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
 import NumberField from './NumberField.vue'
+import { t } from './words.ts'
 
 /** A number that cannot be left out: while the field is empty the last one counts, and the field says so. */
 defineProps<{
@@ -22,7 +23,7 @@ function typed(next: number | null | undefined): void {
   <NumberField
     v-bind="$props"
     :model-value="isEmpty ? null : value"
-    :wrong="isEmpty ? `A number is needed here; ${value} counts until then.` : undefined"
+    :wrong="isEmpty ? t('numberNeeded', { value }) : undefined"
     @update:model-value="typed"
   />
 </template>

@@ -1,10 +1,7 @@
 <script setup lang="ts">
-import Tab from 'primevue/tab'
-import TabList from 'primevue/tablist'
-import Tabs from 'primevue/tabs'
 import { computed } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
-import '../app/page.css'
+import { useRoute } from 'vue-router'
+import PageTabs from '../app/PageTabs.vue'
 import { t } from './words.ts'
 
 const PAGES = [
@@ -17,25 +14,5 @@ const here = computed(() => String(route.name))
 </script>
 
 <template>
-  <nav class="no-print" :aria-label="t('library')">
-    <Tabs :value="here" scrollable>
-      <TabList>
-        <Tab
-          v-for="{ name, label } in PAGES"
-          :key="name"
-          :as="RouterLink"
-          :to="{ name }"
-          :value="name"
-          :pt="{ root: { 'aria-controls': null } }"
-          >{{ label }}</Tab
-        >
-      </TabList>
-    </Tabs>
-  </nav>
+  <PageTabs :label="t('library')" :pages="PAGES" :here="here" />
 </template>
-
-<style scoped>
-a {
-  text-decoration: none;
-}
-</style>

@@ -9,6 +9,12 @@ import { useResidents } from '../residents/useResidents.ts'
 import type { useBay } from './useBay.ts'
 import { t } from './words.ts'
 
+const SIDES = [
+  { side: 'widthMm', label: t('width') },
+  { side: 'depthMm', label: t('depth') },
+  { side: 'heightMm', label: t('height') },
+] as const
+
 /** The box in hand. */
 const { box, work } = defineProps<{
   box: StandingBox
@@ -23,25 +29,13 @@ const living = computed(() => residents.livingIn(box.id).map(({ name }) => name)
     <legend>{{ t('boxInHand') }}</legend>
     <div class="pair">
       <SureNumber
-        :model-value="box.widthMm"
-        :label="t('width')"
+        v-for="{ side, label } in SIDES"
+        :key="side"
+        :model-value="box[side]"
+        :label="label"
         unit="mm"
         whole
-        @update:model-value="work.resize({ widthMm: $event })"
-      />
-      <SureNumber
-        :model-value="box.depthMm"
-        :label="t('depth')"
-        unit="mm"
-        whole
-        @update:model-value="work.resize({ depthMm: $event })"
-      />
-      <SureNumber
-        :model-value="box.heightMm"
-        :label="t('height')"
-        unit="mm"
-        whole
-        @update:model-value="work.resize({ heightMm: $event })"
+        @update:model-value="work.resize({ [side]: $event })"
       />
     </div>
     <div class="row">

@@ -1,11 +1,9 @@
 <script setup lang="ts">
 import type { Route } from '@kobrin/contract'
 import { may } from '@kobrin/contract'
-import Tab from 'primevue/tab'
-import TabList from 'primevue/tablist'
-import Tabs from 'primevue/tabs'
 import { computed } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
+import { useRoute } from 'vue-router'
+import PageTabs from '../app/PageTabs.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { t } from './words.ts'
 
@@ -23,25 +21,5 @@ const here = computed(() => (route.name === 'bay' ? 'places' : String(route.name
 </script>
 
 <template>
-  <nav class="no-print" :aria-label="t('office')">
-    <Tabs :value="here" scrollable>
-      <TabList>
-        <Tab
-          v-for="{ name, label } in pages"
-          :key="name"
-          :as="RouterLink"
-          :to="{ name }"
-          :value="name"
-          :pt="{ root: { 'aria-controls': null } }"
-          >{{ label }}</Tab
-        >
-      </TabList>
-    </Tabs>
-  </nav>
+  <PageTabs :label="t('office')" :pages="pages" :here="here" />
 </template>
-
-<style scoped>
-a {
-  text-decoration: none;
-}
-</style>

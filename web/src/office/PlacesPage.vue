@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import type { Bay, Room } from '@kobrin/contract'
 import { may, OFFICE_ROUTES } from '@kobrin/contract'
-import { ArrowDown, ArrowUp } from '@lucide/vue'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -14,6 +13,7 @@ import { useTold } from '../wire/queries.ts'
 import { words } from '../words/en.ts'
 import NewBayForm from './NewBayForm.vue'
 import OfficeTabs from './OfficeTabs.vue'
+import OrderButtons from './OrderButtons.vue'
 import RoomDialog from './RoomDialog.vue'
 import { t } from './words.ts'
 
@@ -60,20 +60,12 @@ const putting = useTold(({ id, at, what }: { id: string; at: number; what: 'putR
             }}</span
           >
           <span class="row tools">
-            <Button
-              severity="secondary"
-              :disabled="index === 0"
-              :aria-label="t('soonerRoom', { name: room.name })"
-              @click="putting.told({ id: room.id, at: index - 1, what: 'putRoom' })"
-              ><ArrowUp aria-hidden="true"
-            /></Button>
-            <Button
-              severity="secondary"
-              :disabled="index === rooms.length - 1"
-              :aria-label="t('laterRoom', { name: room.name })"
-              @click="putting.told({ id: room.id, at: index + 1, what: 'putRoom' })"
-              ><ArrowDown aria-hidden="true"
-            /></Button>
+            <OrderButtons
+              :name="room.name"
+              :at="index"
+              :of="rooms.length"
+              @put="(at) => putting.told({ id: room.id, at, what: 'putRoom' })"
+            />
             <Button
               severity="secondary"
               :aria-label="t('changeRoom', { name: room.name })"
@@ -88,20 +80,12 @@ const putting = useTold(({ id, at, what }: { id: string; at: number; what: 'putR
             <span class="quiet">{{ t('boxes', { count: boxesIn(bay) }) }}</span>
             <span v-if="bay.barrier !== null" class="quiet">{{ words.barrier[bay.barrier] }}</span>
             <span class="row tools">
-              <Button
-                severity="secondary"
-                :disabled="at === 0"
-                :aria-label="t('soonerRoom', { name: bay.name })"
-                @click="putting.told({ id: bay.id, at: at - 1, what: 'putBay' })"
-                ><ArrowUp aria-hidden="true"
-              /></Button>
-              <Button
-                severity="secondary"
-                :disabled="at === bays.length - 1"
-                :aria-label="t('laterRoom', { name: bay.name })"
-                @click="putting.told({ id: bay.id, at: at + 1, what: 'putBay' })"
-                ><ArrowDown aria-hidden="true"
-              /></Button>
+              <OrderButtons
+                :name="bay.name"
+                :at="at"
+                :of="bays.length"
+                @put="(to) => putting.told({ id: bay.id, at: to, what: 'putBay' })"
+              />
             </span>
           </li>
         </ul>

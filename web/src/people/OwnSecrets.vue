@@ -6,6 +6,7 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
+import NewPassphrase from './NewPassphrase.vue'
 import { t } from './words.ts'
 
 const open = shallowRef<'pin' | 'passphrase' | null>(null)
@@ -85,19 +86,12 @@ function keptIf(done: unknown): void {
       type="password"
       autocomplete="current-password"
     />
-    <TextField
+    <NewPassphrase
       v-model="form.next"
+      v-model:twice="form.again"
       name="next"
       :label="t('newPassphrase')"
-      type="password"
-      autocomplete="new-password"
-    />
-    <TextField
-      v-model="form.again"
-      name="again"
-      :label="t('again')"
-      type="password"
-      autocomplete="new-password"
+      :again="t('again')"
     />
     <Button type="submit" :disabled="phrasing.busy.value">{{ t('keep') }}</Button>
   </SchemaForm>

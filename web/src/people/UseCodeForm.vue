@@ -6,6 +6,7 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
+import NewPassphrase from './NewPassphrase.vue'
 import { usePeople } from './usePeople.ts'
 import { t } from './words.ts'
 
@@ -35,19 +36,12 @@ async function comeIn(): Promise<void> {
       spellcheck="false"
     />
     <TextField v-model="form.code" name="code" :label="t('code')" autocapitalize="characters" />
-    <TextField
+    <NewPassphrase
       v-model="form.passphrase"
+      v-model:twice="once.again"
       name="passphrase"
       :label="t('newPassphrase')"
-      type="password"
-      autocomplete="new-password"
-    />
-    <TextField
-      v-model="once.again"
-      name="again"
-      :label="t('again')"
-      type="password"
-      autocomplete="new-password"
+      :again="t('again')"
     />
     <template #buttons>
       <div class="row">

@@ -6,6 +6,7 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesFrom } from '../fields/choicesOf.ts'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
+import NewPassphrase from '../people/NewPassphrase.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
@@ -73,19 +74,12 @@ async function begin(): Promise<void> {
         />
       </div>
       <div class="pair">
-        <TextField
+        <NewPassphrase
           v-model="form.passphrase"
+          v-model:twice="once.again"
           name="passphrase"
           :label="t('passphrase')"
-          type="password"
-          autocomplete="new-password"
-        />
-        <TextField
-          v-model="once.again"
-          name="again"
-          :label="t('again')"
-          type="password"
-          autocomplete="new-password"
+          :again="t('again')"
         />
       </div>
       <Button type="submit" :disabled="busy">{{ t('begin') }}</Button>

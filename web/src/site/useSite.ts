@@ -118,7 +118,7 @@ export const useSite = defineStore('site', () => {
   }
 
   function nameOf(personId: string): string {
-    return people.value.get(personId)?.name ?? 'somebody'
+    return people.value.get(personId)?.name ?? t('somebody')
   }
 
   return {

@@ -7,6 +7,7 @@ import EmptyBox from './EmptyBox.vue'
 import EnclosureCell from './EnclosureCell.vue'
 import ShelfPlank from './ShelfPlank.vue'
 import type { Box, Face } from './stops.ts'
+import { t } from './words.ts'
 
 // What changes with every tap lives in the parts: this one draws the furniture.
 const { face } = defineProps<{ face: Face }>()
@@ -76,7 +77,7 @@ function styleOf({ widthMm, residents }: Box) {
           </div>
           <ShelfPlank
             :shelf="shelf"
-            :name="`shelf ${row + 1} of ${face.bay.name}`"
+            :name="t('shelfOf', { row: row + 1, name: face.bay.name })"
             @planned="emit('shelf', $event)"
           />
         </template>

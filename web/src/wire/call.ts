@@ -1,5 +1,6 @@
 import type { Answer, Asked, Problem, Route } from '@kobrin/contract'
 import { addressOf } from '@kobrin/contract'
+import { t } from '../app/words.ts'
 
 /** An answer from the server that is not the one hoped for. */
 export class ApiProblem extends Error {
@@ -17,7 +18,7 @@ export class ApiProblem extends Error {
 /** The server could not be reached at all. */
 export class Unreachable extends Error {
   constructor(cause: unknown) {
-    super('Kobrin cannot be reached from here just now.', { cause })
+    super(t('notReached'), { cause })
     this.name = 'Unreachable'
   }
 }
@@ -31,7 +32,7 @@ async function problemOf(response: Response): Promise<ApiProblem> {
   const body = (await response.json().catch(() => null)) as Problem | null
   return new ApiProblem(
     response.status,
-    body ?? { code: 'internal', message: `The server answered ${response.status}.` },
+    body ?? { code: 'internal', message: t('serverAnswered', { status: String(response.status) }) },
   )
 }
 

@@ -24,4 +24,6 @@ export default {
   waiting: '{count} waiting to send',
   themeDay: 'Theme: day. Switch to dim',
   themeDim: 'Theme: dim. Switch to day',
+  notReached: 'Kobrin cannot be reached from here just now.',
+  serverAnswered: 'The server answered {status}.',
 } as const

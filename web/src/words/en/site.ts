@@ -1,4 +1,5 @@
 export default {
   noPlace: 'no place',
   shelfPlace: '{name} · {name2} · shelf {row}, place {column}',
+  somebody: 'somebody',
 } as const

@@ -18,4 +18,5 @@ export default {
   marksDoneBy: '{state} by {by}: {names}.',
   lateBy: '{name}: {state}, {count} day over | {name}: {state}, {count} days over',
   markIn: '{name}: {state}',
+  shelfOf: 'shelf {row} of {name}',
 } as const

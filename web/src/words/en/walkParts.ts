@@ -80,4 +80,6 @@ export default {
     'rooms, bays, boxes; {count} box stands already | rooms, bays, boxes; {count} boxes stand already',
   nameWhoWorksHere: 'Name who works here',
   putOnRecordWho: 'Put on record who lives here',
+  droppings: 'droppings',
+  measure: 'measure',
 } as const
