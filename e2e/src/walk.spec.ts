@@ -123,10 +123,10 @@ test('letters can be put to rest, and a touch can be told to open first', async 
   await expect(page.locator('.undo')).toHaveCount(0)
 
   const [name = ''] = await toDo()
-  await cell(name).locator('.kind').click()
+  await cell(name).click()
   await expect(page.locator('.side').getByRole('heading', { name })).toBeVisible()
   await expect(page.locator('.undo')).toHaveCount(0)
-  await cell(name).locator('.kind').click()
+  await cell(name).click()
   await expect(page.locator('.undo')).toContainText(`${name}:`)
 
   // Both stay with the device; under one's name they are given back.
@@ -137,6 +137,7 @@ test('letters can be put to rest, and a touch can be told to open first', async 
   await page.getByLabel('Single letters act').check()
   await page.getByLabel('A touch opens the box first').uncheck()
   await page.keyboard.press('Escape')
+  await cells.first().focus()
   await page.keyboard.press('?')
   await expect(dialog).toBeVisible()
 })

@@ -34,26 +34,16 @@ const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
 const complaint = shallowRef('')
 
-const HOMES: Readonly<Record<string, keyof typeof words.places>> = {
-  walk: 'walk',
-  handover: 'handover',
-  people: 'office',
-  places: 'office',
-  bay: 'office',
-  backup: 'office',
-  audit: 'office',
-  library: 'library',
-  schools: 'library',
-  calculators: 'library',
-  compare: 'library',
-  sheet: 'library',
-}
 /** Whoever keeps nothing there is not sent there. */
 const places = computed(() => {
   const { office, ...rest } = words.places
   return may(people.role, 'editPlaces') ? { ...rest, office } : rest
 })
-const here = computed(() => HOMES[String(route.name)] ?? 'residents')
+/** What stands in an address first is the place; boxes are looked at from their residents. */
+const here = computed(() => {
+  const [, top = ''] = route.path.split('/')
+  return top in words.places ? (top as keyof typeof words.places) : 'residents'
+})
 /** Whoever the page is about, else the place it belongs to. */
 const about = computed(() => {
   const id = String(route.params['id'] ?? '')
