@@ -1,23 +1,12 @@
 import { spawn } from 'node:child_process'
 import type { ChildProcessByStdio } from 'node:child_process'
-import { existsSync } from 'node:fs'
-import { join } from 'node:path'
 import type { Readable, Writable } from 'node:stream'
 import type { DatabaseAddress } from '../database/connect.ts'
+import { program } from '../database/program.ts'
 import { KobrinFault } from '../errors/fault.ts'
 
-const FOLDERS = ['/usr/bin', '/usr/local/bin']
 /** Of what a program complained, so much is repeated. */
 const COMPLAINT_MOST = 600
-
-function pathOf(name: string): string {
-  const found = FOLDERS.map((folder) => join(folder, name)).find(existsSync)
-  if (found !== undefined) return found
-  throw new KobrinFault(
-    'database_missing',
-    `${name} is not installed. Run: sudo apt-get install --no-install-recommends mariadb-client`,
-  )
-}
 
 function reached(address: DatabaseAddress): { args: string[]; password: string; database: string } {
   if ('socketPath' in address) {
@@ -49,10 +38,14 @@ export function startProgram(
   options: readonly string[],
 ): RunningProgram {
   const { args, password, database } = reached(address)
-  const process_ = spawn(pathOf(name), ['--no-defaults', ...args, ...options, database], {
-    env: { ...process.env, MYSQL_PWD: password },
-    stdio: ['pipe', 'pipe', 'pipe'],
-  })
+  const process_ = spawn(
+    program(name, { missing: name, packages: ['mariadb-client'] }),
+    ['--no-defaults', ...args, ...options, database],
+    {
+      env: { ...process.env, MYSQL_PWD: password },
+      stdio: ['pipe', 'pipe', 'pipe'],
+    },
+  )
   let said = ''
   process_.stderr.on('data', (chunk: Buffer) => (said = (said + String(chunk)).slice(-COMPLAINT_MOST)))
   const ended = new Promise<void>((resolve, reject) => {

@@ -10,13 +10,15 @@ import {
   renameSync,
   writeFileSync,
 } from 'node:fs'
-import { createServer, connect as connectSocket } from 'node:net'
+import { connect as connectSocket } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { createHash } from 'node:crypto'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { KobrinFault } from '../errors/fault.ts'
 import type { DatabaseAddress } from './connect.ts'
+import { freePort } from './freePort.ts'
+import { program } from './program.ts'
 
 const SECRET = /^[0-9a-f]{48}$/
 const START_PATIENCE_MS = 60_000
@@ -26,6 +28,11 @@ const WATCH_MS = 250
 const AGAIN_MS = 5_000
 /** Longer socket paths do not fit the operating system's address. */
 const SOCKET_PATH_LIMIT = 100
+
+const SERVER = {
+  missing: 'The MariaDB server',
+  packages: ['mariadb-server-core', 'mariadb-client-core'],
+}
 
 export interface OwnDatabase {
   address: DatabaseAddress
@@ -65,16 +72,6 @@ function folderOf(dataDir: string): Folder {
   }
 }
 
-function program(name: string): string {
-  for (const path of ['/usr/sbin', '/usr/bin', '/usr/local/sbin', '/usr/local/bin']) {
-    if (existsSync(join(path, name))) return join(path, name)
-  }
-  throw new KobrinFault(
-    'database_missing',
-    'The MariaDB server is not installed. Run: sudo apt-get install --no-install-recommends mariadb-server-core mariadb-client-core',
-  )
-}
-
 function asRoot(): string[] {
   return process.getuid?.() === 0 ? ['--user=root'] : []
 }
@@ -109,7 +106,7 @@ function createData(folder: Folder): void {
   }
   mkdirSync(folder.data, { recursive: true, mode: 0o700 })
   const made = spawnSync(
-    program('mariadb-install-db'),
+    program('mariadb-install-db', SERVER),
     [
       '--no-defaults',
       `--datadir=${folder.data}`,
@@ -136,17 +133,6 @@ function initStatements(secret: string): string {
     'CREATE DATABASE IF NOT EXISTS kobrin CHARACTER SET utf8mb4 COLLATE utf8mb4_unicode_ci;',
     '',
   ].join('\n')
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer()
-    probe.once('error', reject)
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address()
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
-    })
-  })
 }
 
 function answers(socketPath: string): Promise<boolean> {
@@ -209,7 +195,7 @@ async function launch(folder: Folder): Promise<number> {
   const log = openSync(folder.log, 'a', 0o600)
   // A group of its own, so that Ctrl-C in the terminal lets us close the record before the database goes.
   const child = spawn(
-    program('mariadbd'),
+    program('mariadbd', SERVER),
     [
       '--no-defaults',
       `--datadir=${folder.data}`,

@@ -4,23 +4,13 @@ import { mkdtemp, readFile, rm, writeFile } from 'node:fs/promises'
 import type { IncomingMessage } from 'node:http'
 import { request as plainRequest } from 'node:http'
 import { request as tlsRequest } from 'node:https'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { freePort } from '../database/freePort.ts'
 
 const DEPLOYED = fileURLToPath(new URL('../../../deploy/nginx.conf', import.meta.url))
 export const HOUSE_NAME = 'kobrin.example'
-
-export function freePort(): Promise<number> {
-  return new Promise((resolve) => {
-    const probe = createServer()
-    probe.listen(0, '127.0.0.1', () => {
-      const address = probe.address()
-      probe.close(() => resolve(typeof address === 'object' && address ? address.port : 0))
-    })
-  })
-}
 
 export interface Answered {
   status: number

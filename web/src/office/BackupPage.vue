@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { may, OFFICE_ROUTES } from '@kobrin/contract'
 import { computed } from 'vue'
+import CommandLine from '../app/CommandLine.vue'
 import '../app/page.css'
 import Wrong from '../fields/Wrong.vue'
 import { usePeople } from '../people/usePeople.ts'
@@ -10,7 +11,6 @@ import { sayDay } from '../words/numbers.ts'
 import OfficeTabs from './OfficeTabs.vue'
 import { t } from './words.ts'
 
-/** Typed at a terminal: no language has another word for it. */
 const COMMANDS = ['npx kobrin backup FILE', 'npx kobrin restore FILE'] as const
 
 const people = usePeople()
@@ -49,7 +49,7 @@ const standing = computed(() => {
       <section class="block narrow">
         <h2>{{ t('byHand') }}</h2>
         <p>{{ t('byHandHow') }}</p>
-        <pre v-for="command in COMMANDS" :key="command"><code>{{ command }}</code></pre>
+        <CommandLine v-for="command in COMMANDS" :key="command" :command="command" />
         <p>{{ t('restoreHow') }}</p>
       </section>
     </template>
@@ -60,12 +60,5 @@ const standing = computed(() => {
 .late {
   color: var(--late);
   font-weight: 700;
-}
-
-pre {
-  padding: 8px 12px;
-  background: var(--chip);
-  font-size: 0.875rem;
-  overflow-x: auto;
 }
 </style>

@@ -2,16 +2,15 @@
 import Button from 'primevue/button'
 import type { SortableEvent } from 'sortablejs'
 import Sortable from 'sortablejs'
-import type { UnwrapNestedRefs } from 'vue'
 import { computed, onBeforeUnmount, reactive, useTemplateRef, watch } from 'vue'
 import TextField from '../fields/TextField.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { spaced } from '../words/spaced.ts'
-import type { useBay } from './useBay.ts'
+import type { BayWork } from './useBay.ts'
 import { t } from './words.ts'
 
 /** The face of a bay, drawn as the walk draws it, to be furnished: boxes are dragged, or moved by keys. */
-const { work } = defineProps<{ work: UnwrapNestedRefs<ReturnType<typeof useBay>> }>()
+const { work } = defineProps<{ work: BayWork }>()
 const residents = useResidents()
 const rows = reactive<Record<number, string>>({})
 const wrong = reactive<Record<number, boolean>>({})

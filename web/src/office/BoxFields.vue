@@ -2,11 +2,10 @@
 import type { StandingBox } from '@kobrin/core'
 import { ArrowDown, ArrowLeft, ArrowRight, ArrowUp } from '@lucide/vue'
 import Button from 'primevue/button'
-import type { UnwrapNestedRefs } from 'vue'
 import { computed } from 'vue'
 import SureNumber from '../fields/SureNumber.vue'
 import { useResidents } from '../residents/useResidents.ts'
-import type { useBay } from './useBay.ts'
+import type { BayWork } from './useBay.ts'
 import { t } from './words.ts'
 
 const SIDES = [
@@ -18,7 +17,7 @@ const SIDES = [
 /** The box in hand. */
 const { box, work } = defineProps<{
   box: StandingBox
-  work: UnwrapNestedRefs<ReturnType<typeof useBay>>
+  work: BayWork
 }>()
 const residents = useResidents()
 const living = computed(() => residents.livingIn(box.id).map(({ name }) => name))

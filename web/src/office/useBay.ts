@@ -2,6 +2,7 @@ import type { Bay, Enclosure, KeepBay } from '@kobrin/contract'
 import type { Box, LayoutFault, StandingBox } from '@kobrin/core'
 import { boxMoved, layoutFaults, readRowOfBoxes } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
+import type { UnwrapNestedRefs } from 'vue'
 import { computed, reactive, shallowRef } from 'vue'
 
 /** As a bay stands on record. */
@@ -134,3 +135,5 @@ export function useBay(start: KeepBay) {
     takeUp,
   }
 }
+
+export type BayWork = UnwrapNestedRefs<ReturnType<typeof useBay>>

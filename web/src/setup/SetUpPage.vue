@@ -2,6 +2,7 @@
 import { SetUp, OFFICE_ROUTES } from '@kobrin/contract'
 import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
+import CommandLine from '../app/CommandLine.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesFrom } from '../fields/choicesOf.ts'
 import SchemaForm from '../fields/SchemaForm.vue'
@@ -12,7 +13,6 @@ import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
 import { t } from './words.ts'
 
-/** Typed at a terminal: no language has another word for it. */
 const LOOK_ROUND = 'KOBRIN_PORT=4621 npm run demo'
 
 const people = usePeople()
@@ -87,7 +87,7 @@ async function begin(): Promise<void> {
     <section class="look">
       <h2>{{ t('lookRoundFirst') }}</h2>
       <p>{{ t('ropewalk') }}</p>
-      <pre><code>{{ LOOK_ROUND }}</code></pre>
+      <CommandLine :command="LOOK_ROUND" />
     </section>
   </main>
 </template>
@@ -109,12 +109,5 @@ h2 {
   gap: 6px;
   padding-top: 10px;
   border-top: 2px solid var(--edge);
-}
-
-pre {
-  padding: 8px 12px;
-  background: var(--chip);
-  font-size: 0.875rem;
-  overflow-x: auto;
 }
 </style>
