@@ -74,7 +74,7 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
     // The framework changes seldom and is asked for by every page: one file of its own. So is the reader of
-    // shapes, and what it is told lies in it: before the first shape is made.
+    // shapes, and what it is told lies in it: before the first shape is made. Describing shapes is for sheets only.
     rolldownOptions: {
       checks: { bundlerTimings: false },
       output: {
@@ -84,7 +84,7 @@ export default defineConfig({
         codeSplitting: {
           groups: [
             { name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ },
-            { name: 'shapes', test: /node_modules.zod.|app.uncompiled/ },
+            { name: 'shapes', test: /node_modules.zod.(?!.*json-schema)|app.uncompiled/ },
           ],
         },
       },

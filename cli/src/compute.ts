@@ -1,4 +1,5 @@
 import { createInterface } from 'node:readline'
+import '@kobrin/contract/english'
 import type { Computation } from '@kobrin/core'
 import { computations } from '@kobrin/core'
 import { z } from 'zod'
@@ -14,7 +15,7 @@ function named(name: string): Computation {
   )
 }
 
-function messageOf(error: z.ZodError): string {
+function messageOf(error: z.core.$ZodError): string {
   const issue = error.issues[0]
   return `${issue?.path.join('.') || 'input'}: ${issue?.message ?? 'cannot be read'}`
 }

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import type { Action } from './people/roles.ts'
 
 /** One route: where it is, who may use it, and what goes in and out. */
@@ -8,28 +8,28 @@ export interface Route {
   summary: string
   /** What the person signed in must be allowed to do; 'anyone' needs no sign-in. */
   access: Action | 'anyone' | 'signedIn'
-  params?: z.ZodType
-  querystring?: z.ZodType
-  body?: z.ZodType
+  params?: z.ZodMiniType
+  querystring?: z.ZodMiniType
+  body?: z.ZodMiniType
   /** What a body may weigh at most, where it is more than a form. */
   bodyBytes?: number
   /** Reads much at once, and can wait where a tap cannot. */
   report?: true
   /** The answer's shape; without one there is nothing to answer. */
-  answer?: z.ZodType
+  answer?: z.ZodMiniType
 }
 
 type Part = 'params' | 'querystring' | 'body'
 
 /** What a route's handler is handed of a part of the request. */
-export type Given<R extends Route, P extends Part> = R[P] extends z.ZodType ? z.output<R[P]> : undefined
+export type Given<R extends Route, P extends Part> = R[P] extends z.ZodMiniType ? z.output<R[P]> : undefined
 
 /** What a caller of a route hands over: the parts it asks for and no others. */
 export type Asked<R extends Route> = {
-  [P in Part as R[P] extends z.ZodType ? P : never]: R[P] extends z.ZodType ? z.input<R[P]> : never
+  [P in Part as R[P] extends z.ZodMiniType ? P : never]: R[P] extends z.ZodMiniType ? z.input<R[P]> : never
 }
 
-export type Answer<R extends Route> = R['answer'] extends z.ZodType ? z.output<R['answer']> : undefined
+export type Answer<R extends Route> = R['answer'] extends z.ZodMiniType ? z.output<R['answer']> : undefined
 
 /** A route's address with its parameters and its query filled in. */
 export function addressOf(

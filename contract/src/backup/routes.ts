@@ -1,12 +1,12 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 
 /** How the record is kept safe by the server itself. */
 export const BackupState = z.strictObject({
   /** Where its backups lie; null where somebody else makes them. */
-  folder: z.string().nullable(),
+  folder: z.nullable(z.string()),
   /** When the last whole one was made. */
-  last: z.string().nullable(),
+  last: z.nullable(z.string()),
   /** It is so long ago that somebody has to look. */
   isLate: z.boolean(),
 })

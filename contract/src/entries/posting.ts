@@ -1,30 +1,32 @@
 import type { Entry } from '@kobrin/core'
 import { PostedEntry } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Proof } from './proof.ts'
 
-const Unreadable = z.looseObject({ uid: z.string() }).describe('Answered with a refusal of its own.')
+const Unreadable = z.looseObject({ uid: z.string() }).check(z.describe('Answered with a refusal of its own.'))
 export type Unreadable = z.infer<typeof Unreadable>
 
 /** At most this many entries in one post. */
 export const BATCH_LIMIT = 200
 
 const proofs = z
-  .record(z.string().max(36), Proof)
-  .refine((record) => Object.keys(record).length <= BATCH_LIMIT, 'more proofs than entries')
-  .optional()
-  .describe('By the uid of an entry: that its author was at work, for what another person sends.')
+  .optional(
+    z
+      .record(z.string().check(z.maxLength(36)), Proof)
+      .check(z.refine((record) => Object.keys(record).length <= BATCH_LIMIT, 'more proofs than entries')),
+  )
+  .check(z.describe('By the uid of an entry: that its author was at work, for what another person sends.'))
 
 export const EntryBatch = z.strictObject({
-  entries: z
-    .array(z.union([PostedEntry, Unreadable]))
-    .min(1)
-    .max(BATCH_LIMIT),
+  entries: z.array(z.union([PostedEntry, Unreadable])).check(z.minLength(1), z.maxLength(BATCH_LIMIT)),
   proofs,
 })
 
 /** What has to be right for a batch to be looked at; each entry in it is then judged for itself. */
-export const EntryEnvelope = z.strictObject({ entries: z.array(Unreadable).min(1).max(BATCH_LIMIT), proofs })
+export const EntryEnvelope = z.strictObject({
+  entries: z.array(Unreadable).check(z.minLength(1), z.maxLength(BATCH_LIMIT)),
+  proofs,
+})
 export type EntryEnvelope = z.infer<typeof EntryEnvelope>
 
 /** Where an entry was kept: a server's stream, and its place in it. */
@@ -48,6 +50,6 @@ export const KeptEntry = z.looseObject({
   subject: z.string(),
   kind: z.string(),
   recordedAt: z.string(),
-}) as unknown as z.ZodType<KeptEntry>
+}) as unknown as z.ZodMiniType<KeptEntry>
 
 export const KeptEntries = z.strictObject({ entries: z.array(KeptEntry) })

@@ -1,19 +1,19 @@
 import { FAMILY_NAMES } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 import { BatchAnswer, EntryBatch, KeptEntries } from './posting.ts'
 
 const ENTRIES = '/api/entries'
 const bookmark = z
-  .string()
-  .max(4000)
-  .regex(/^(\d+:\d+(,\d+:\d+)*)?$/, 'not a place in the feed')
-  .default('')
-  .describe('How far it was read: the place in each stream, "1:204,2:17".')
+  ._default(
+    z.string().check(z.maxLength(4000), z.regex(/^(\d+:\d+(,\d+:\d+)*)?$/, 'not a place in the feed')),
+    '',
+  )
+  .check(z.describe('How far it was read: the place in each stream, "1:204,2:17".'))
 
 const SubjectFold = z.strictObject({
   family: z.enum(FAMILY_NAMES),
-  upTo: z.string().describe('The places in the feed up to which it is folded.'),
+  upTo: z.string().check(z.describe('The places in the feed up to which it is folded.')),
   state: z.looseObject({}),
 })
 
@@ -24,7 +24,7 @@ export const ENTRY_ROUTES = {
     url: '/api/states',
     summary: 'What the entries add up to for every subject, or for those asked for',
     access: 'readEntries',
-    querystring: z.strictObject({ of: z.string().max(8000).optional() }),
+    querystring: z.strictObject({ of: z.optional(z.string().check(z.maxLength(8000))) }),
     answer: z.strictObject({
       head: z.string(),
       /** The server's clock, milliseconds since 1970 UTC: tablets drift. */
@@ -65,7 +65,9 @@ export const ENTRY_ROUTES = {
     url: '/api/days/:day/entries',
     summary: 'Every entry of one civil day, whoever it is about',
     access: 'readEntries',
-    params: z.strictObject({ day: z.coerce.number<number>().int().nonnegative().max(100_000) }),
+    params: z.strictObject({
+      day: z.coerce.number<number>().check(z.int(), z.nonnegative(), z.maximum(100_000)),
+    }),
     answer: KeptEntries,
   },
   act: {

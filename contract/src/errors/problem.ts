@@ -1,9 +1,9 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** How every error is answered. */
 export const Problem = z.strictObject({
   code: z.string(),
   message: z.string(),
-  field: z.string().optional(),
+  field: z.optional(z.string()),
 })
 export type Problem = z.infer<typeof Problem>

@@ -1,5 +1,5 @@
 import { coded, FaultCode, School, Sheet, SheetGroup } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 export const SheetSummary = z.strictObject({
   id: z.string(),
@@ -18,7 +18,7 @@ export type SheetSummary = z.infer<typeof SheetSummary>
 export const SheetVersion = z.strictObject({
   version: z.int(),
   at: z.string(),
-  by: z.uuid().nullable(),
+  by: z.nullable(z.uuid()),
   why: z.string(),
 })
 export type SheetVersion = z.infer<typeof SheetVersion>
@@ -26,8 +26,8 @@ export type SheetVersion = z.infer<typeof SheetVersion>
 /** One field that differs; absent on a side where it is not written. */
 const Difference = z.strictObject({
   path: z.string(),
-  before: z.unknown().optional(),
-  after: z.unknown().optional(),
+  before: z.optional(z.unknown()),
+  after: z.optional(z.unknown()),
 })
 
 const chosen = z.record(z.string(), z.string())
@@ -40,7 +40,7 @@ export const LibrarySheet = z.strictObject({
   /** From the shipped sheet to the site's. */
   differences: z.array(Difference),
   /** The shipped sheet as YAML where it differs. */
-  shippedYaml: z.string().nullable(),
+  shippedYaml: z.nullable(z.string()),
   /** Chosen by the site for this sheet, by school. */
   schools: chosen,
 })
@@ -56,12 +56,12 @@ export const SheetSchools = z.strictObject({
 export type SheetSchools = z.infer<typeof SheetSchools>
 
 export const KeepSheet = z.strictObject({
-  yaml: z.string().min(1).max(65_536),
-  why: z.string().trim().min(1).max(400),
+  yaml: z.string().check(z.minLength(1), z.maxLength(65_536)),
+  why: z.string().check(z.trim(), z.minLength(1), z.maxLength(400)),
   /** The questions were read, and the values are meant. */
-  confirmed: z.boolean().default(false),
+  confirmed: z._default(z.boolean(), false),
   /** The version this one was made from: somebody may have kept another since. */
-  basedOn: z.int().optional(),
+  basedOn: z.optional(z.int()),
 })
 export type KeepSheet = z.output<typeof KeepSheet>
 
@@ -69,7 +69,7 @@ const id = z.string()
 
 /** What is wrong with the text of a sheet, or with putting it in force here. */
 const WhatIsWrong = z.discriminatedUnion('code', [
-  ...FaultCode.options,
+  FaultCode,
   /** What the reader of the text says of it. */
   coded('unread', { message: z.string() }),
   coded('tangled', {}),
@@ -77,11 +77,11 @@ const WhatIsWrong = z.discriminatedUnion('code', [
   /** Residents live in a stage the sheet would no longer have; some of their names. */
   coded('stageInUse', { stage: id, names: z.array(z.string()), more: z.int() }),
   /** The site, or the resident of that name, is on an option the sheet would no longer have. */
-  coded('optionInUse', { school: id, option: id, by: z.string().nullable() }),
+  coded('optionInUse', { school: id, option: id, by: z.nullable(z.string()) }),
 ])
 
 export const SheetFault = z.strictObject({
-  line: z.int().nullable(),
+  line: z.nullable(z.int()),
   field: z.string(),
   what: WhatIsWrong,
 })

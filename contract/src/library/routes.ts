@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 import { KeepSheet, LibrarySheet, SheetAnswer, SheetSchools, SheetSummary } from './library.ts'
 
-const ofSheet = z.strictObject({ sheetId: z.string().max(60) })
+const ofSheet = z.strictObject({ sheetId: z.string().check(z.maxLength(60)) })
 
 export const LIBRARY_ROUTES = {
   library: {
@@ -28,8 +28,8 @@ export const LIBRARY_ROUTES = {
     summary: 'The text of an earlier version of a care sheet',
     access: 'readSite',
     params: z.strictObject({
-      sheetId: z.string().max(60),
-      version: z.coerce.number<number>().int().positive(),
+      sheetId: z.string().check(z.maxLength(60)),
+      version: z.coerce.number<number>().check(z.int(), z.positive()),
     }),
     answer: z.strictObject({ yaml: z.string() }),
   },

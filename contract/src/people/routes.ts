@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 import { DeviceLine, EnrolDevice, Me, Presence, SignIn, SwitchPerson } from './session.ts'
 
@@ -49,6 +49,6 @@ export const PEOPLE_ROUTES = {
     url: '/api/devices/:id',
     summary: 'End whoever is signed in on a device, and switching by PIN there',
     access: 'enrolDevice',
-    params: z.strictObject({ id: z.uuid().toLowerCase() }),
+    params: z.strictObject({ id: z.uuid().check(z.toLowerCase()) }),
   },
 } as const satisfies Record<string, Route>

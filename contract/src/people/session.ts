@@ -1,5 +1,5 @@
 import { ROLES } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Login, Pin } from './secrets.ts'
 
 export const RoleName = z.enum(ROLES)
@@ -17,7 +17,7 @@ export type Person = z.infer<typeof Person>
 
 export const SignIn = z.strictObject({
   login: Login,
-  passphrase: z.string().min(1).max(200),
+  passphrase: z.string().check(z.minLength(1), z.maxLength(200)),
 })
 export type SignIn = z.infer<typeof SignIn>
 
@@ -28,7 +28,9 @@ export const SwitchPerson = z.strictObject({
 })
 export type SwitchPerson = z.infer<typeof SwitchPerson>
 
-export const EnrolDevice = z.strictObject({ name: z.string().trim().min(1).max(60) })
+export const EnrolDevice = z.strictObject({
+  name: z.string().check(z.trim(), z.minLength(1), z.maxLength(60)),
+})
 
 /** One sign-in, and the key that stamps what is made during it (see `proofOf`). */
 export const Shift = z.strictObject({ id: z.uuid(), key: z.string() })
@@ -36,21 +38,21 @@ export type Shift = z.infer<typeof Shift>
 
 export const Me = z.strictObject({
   person: Person,
-  device: z.strictObject({ name: z.string().nullable(), enrolled: z.boolean() }),
+  device: z.strictObject({ name: z.nullable(z.string()), enrolled: z.boolean() }),
   shift: Shift,
 })
 export type Me = z.infer<typeof Me>
 
 /** Who is at a screen, if anyone, and who could take over by PIN where the tablet is enrolled. */
-export const Presence = z.strictObject({ me: Me.nullable(), people: z.array(Person) })
+export const Presence = z.strictObject({ me: z.nullable(Me), people: z.array(Person) })
 export type Presence = z.infer<typeof Presence>
 
 /** A browser people sign in on. */
 export const DeviceLine = z.strictObject({
   id: z.uuid(),
   /** Of an enrolled tablet. */
-  name: z.string().nullable(),
+  name: z.nullable(z.string()),
   enrolled: z.boolean(),
-  lastSignIn: z.string().nullable(),
+  lastSignIn: z.nullable(z.string()),
 })
 export type DeviceLine = z.infer<typeof DeviceLine>

@@ -1,18 +1,16 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Login, NewPassphrase, OneTimeCode, Pin } from './secrets.ts'
 import { Person, RoleName } from './session.ts'
 
 /** A person as whoever keeps the list of staff writes them down. */
 export const KeepPerson = z.strictObject({
-  name: z.string().trim().min(1, 'A name is needed.').max(120),
+  name: z.string().check(z.trim(), z.minLength(1, 'A name is needed.'), z.maxLength(120)),
   login: Login,
   initials: z
     .string()
-    .trim()
-    .regex(/^\p{L}{1,4}$/u, 'Initials are one to four letters.')
-    .toUpperCase(),
+    .check(z.trim(), z.regex(/^\p{L}{1,4}$/u, 'Initials are one to four letters.'), z.toUpperCase()),
   role: RoleName,
-  competences: z.array(z.string().trim().min(1).max(60)).max(20),
+  competences: z.array(z.string().check(z.trim(), z.minLength(1), z.maxLength(60))).check(z.maxLength(20)),
 })
 export type KeepPerson = z.infer<typeof KeepPerson>
 
@@ -25,8 +23,8 @@ export const StaffLine = z.strictObject({
   hasPassphrase: z.boolean(),
   hasPin: z.boolean(),
   /** Until when a code that was given to them is good. */
-  codeUntil: z.string().nullable(),
-  lastSignIn: z.string().nullable(),
+  codeUntil: z.nullable(z.string()),
+  lastSignIn: z.nullable(z.string()),
 })
 export type StaffLine = z.infer<typeof StaffLine>
 
@@ -38,10 +36,10 @@ export type GivenCode = z.infer<typeof GivenCode>
 export const UseCode = z.strictObject({ login: Login, code: OneTimeCode, passphrase: NewPassphrase })
 export type UseCode = z.infer<typeof UseCode>
 
-const current = z.string().min(1, 'Your passphrase is needed.').max(200)
+const current = z.string().check(z.minLength(1, 'Your passphrase is needed.'), z.maxLength(200))
 
 /** A PIN of one's own, or none any more. */
-export const ChoosePin = z.strictObject({ passphrase: current, pin: Pin.nullable() })
+export const ChoosePin = z.strictObject({ passphrase: current, pin: z.nullable(Pin) })
 export type ChoosePin = z.infer<typeof ChoosePin>
 
 export const ChoosePassphrase = z.strictObject({ passphrase: current, next: NewPassphrase })

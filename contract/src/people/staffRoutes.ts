@@ -1,10 +1,10 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 import { Me } from './session.ts'
 import { ChoosePassphrase, ChoosePin, GivenCode, KeepPerson, StaffLine, UseCode } from './staff.ts'
 
 const PEOPLE = '/api/people'
-const onePerson = z.strictObject({ id: z.uuid().toLowerCase() })
+const onePerson = z.strictObject({ id: z.uuid().check(z.toLowerCase()) })
 
 export const STAFF_ROUTES = {
   useCode: {

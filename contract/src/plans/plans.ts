@@ -1,8 +1,8 @@
 import { Day, DutyPatch, Housing, Light, Override, ZoneTarget } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
-const reason = z.string().trim().min(1).max(400)
-const word = z.string().min(1).max(60)
+const reason = z.string().check(z.trim(), z.minLength(1), z.maxLength(400))
+const word = z.string().check(z.minLength(1), z.maxLength(60))
 
 /** What was done about a member of staff. */
 export const PersonChange = z.enum(['added', 'kept', 'left', 'returned', 'code', 'passphrase', 'pin'])
@@ -22,7 +22,7 @@ export const ChangeWhat = z.discriminatedUnion('kind', [
     kind: z.literal('sheet'),
     sheet: z.string(),
     version: z.int(),
-    fields: z.array(z.string()).nullable(),
+    fields: z.nullable(z.array(z.string())),
   }),
   z.strictObject({ kind: z.literal('enclosure'), enclosure: z.uuid() }),
   z.strictObject({ kind: z.literal('room'), room: z.uuid(), name: z.string(), what: PlaceChange }),
@@ -39,7 +39,7 @@ export const Change = z.strictObject({
   at: z.string(),
   day: z.int(),
   /** Null for what came with a new version of the shipped library. */
-  by: z.uuid().nullable(),
+  by: z.nullable(z.uuid()),
   what: ChangeWhat,
   reason: z.string(),
 })
@@ -51,17 +51,21 @@ export type ChooseSchool = z.infer<typeof ChooseSchool>
 
 /** A signed change to the plan of everyone on a sheet, or of one resident. */
 export const SignOverride = z.strictObject({
-  patch: DutyPatch.optional(),
-  target: ZoneTarget.optional(),
-  housing: Housing.partial().optional(),
-  light: Light.partial().optional(),
+  patch: z.optional(DutyPatch),
+  target: z.optional(ZoneTarget),
+  housing: z.optional(z.partial(Housing)),
+  light: z.optional(z.partial(Light)),
   /** Last day it holds. */
-  until: Day.optional(),
-  sheet: word.optional(),
-  resident: z.uuid().optional(),
+  until: z.optional(Day),
+  sheet: z.optional(word),
+  resident: z.optional(z.uuid()),
   reason,
 })
 export type SignOverride = z.infer<typeof SignOverride>
 
-export const EndOverride = z.strictObject({ target: z.string().max(60), number: z.int().min(0), reason })
+export const EndOverride = z.strictObject({
+  target: z.string().check(z.maxLength(60)),
+  number: z.int().check(z.minimum(0)),
+  reason,
+})
 export type EndOverride = z.infer<typeof EndOverride>

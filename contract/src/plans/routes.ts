@@ -1,5 +1,5 @@
 import { Day } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KeptEntry } from '../entries/posting.ts'
 import type { Route } from '../route.ts'
 import { Change, ChooseSchool, EndOverride, SignOverride } from './plans.ts'
@@ -32,10 +32,12 @@ export const PLAN_ROUTES = {
     url: '/api/changes',
     summary: 'What changed plans, places and the register since a day',
     access: 'readSite',
-    querystring: z.strictObject({ since: z.coerce.number<number>().pipe(Day) }),
+    querystring: z.strictObject({ since: z.pipe(z.coerce.number<number>(), Day) }),
     answer: z.strictObject({
       changes: z.array(Change),
-      entries: z.array(KeptEntry).describe('Newcomers, stages reached, schools chosen for one resident.'),
+      entries: z
+        .array(KeptEntry)
+        .check(z.describe('Newcomers, stages reached, schools chosen for one resident.')),
     }),
   },
 } as const satisfies Record<string, Route>

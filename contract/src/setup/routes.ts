@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Me } from '../people/session.ts'
 import type { Route } from '../route.ts'
 import { SetUp } from './setUp.ts'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Login, NewPassphrase, OneTimeCode } from '../people/secrets.ts'
 
 function isZone(zone: string): boolean {
@@ -10,14 +10,18 @@ function isZone(zone: string): boolean {
   }
 }
 
-export const Zone = z.string().max(60).refine(isZone, 'This is no time zone, such as Europe/Amsterdam.')
+export const Zone = z
+  .string()
+  .check(z.maxLength(60), z.refine(isZone, 'This is no time zone, such as Europe/Amsterdam.'))
 
 /** What a house begins with, while its record is empty: its name, where its clocks stand, and who answers for it. */
 export const SetUp = z.strictObject({
   code: OneTimeCode,
-  house: z.string().trim().min(1, 'The house needs a name.').max(120),
+  house: z.string().check(z.trim(), z.minLength(1, 'The house needs a name.'), z.maxLength(120)),
   zone: Zone,
-  name: z.string().trim().min(1, 'Whoever answers for the house needs a name.').max(120),
+  name: z
+    .string()
+    .check(z.trim(), z.minLength(1, 'Whoever answers for the house needs a name.'), z.maxLength(120)),
   login: Login,
   passphrase: NewPassphrase,
 })

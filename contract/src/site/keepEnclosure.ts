@@ -1,8 +1,8 @@
 import { Build } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** An inside measure, mm. */
-export const Mm = z.int().min(10).max(20_000)
+export const Mm = z.int().check(z.minimum(10), z.maximum(20_000))
 
 /** How an enclosure is built and fitted out. */
 export const KeepEnclosure = z.strictObject({

@@ -1,23 +1,29 @@
 import { Barrier } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mm } from './keepEnclosure.ts'
 
-const name = z.string().trim().min(1, 'A name is needed.').max(80)
+const name = z.string().check(z.trim(), z.minLength(1, 'A name is needed.'), z.maxLength(80))
 
 /** A room as it is written down; rooms are walked in their order. */
 export const KeepRoom = z.strictObject({
   name,
   barrier: Barrier,
   /** Its air through the year, coolest and warmest, °C. */
-  celsius: z
-    .tuple([z.number().min(-30).max(60), z.number().min(-30).max(60)])
-    .refine(([coolest, warmest]) => coolest <= warmest, 'The coolest is not warmer than the warmest.')
-    .nullable(),
+  celsius: z.nullable(
+    z
+      .tuple([
+        z.number().check(z.minimum(-30), z.maximum(60)),
+        z.number().check(z.minimum(-30), z.maximum(60)),
+      ])
+      .check(
+        z.refine(([coolest, warmest]) => coolest <= warmest, 'The coolest is not warmer than the warmest.'),
+      ),
+  ),
 })
 export type KeepRoom = z.infer<typeof KeepRoom>
 
 /** Where in its row something goes, counted from 0. */
-export const PutAt = z.strictObject({ at: z.int().min(0).max(10_000) })
+export const PutAt = z.strictObject({ at: z.int().check(z.minimum(0), z.maximum(10_000)) })
 
 export const NewBay = z.strictObject({ name })
 export type NewBay = z.infer<typeof NewBay>
@@ -26,11 +32,15 @@ export type NewBay = z.infer<typeof NewBay>
  * made from: nobody's work is written over unseen. */
 export const KeepBay = z.strictObject({
   name,
-  barrier: Barrier.nullable(),
-  widthMm: Mm.nullable(),
+  barrier: z.nullable(Barrier),
+  widthMm: z.nullable(Mm),
   shelves: z
-    .array(z.array(z.strictObject({ id: z.uuid(), widthMm: Mm, depthMm: Mm, heightMm: Mm })).max(200))
-    .max(60),
+    .array(
+      z
+        .array(z.strictObject({ id: z.uuid(), widthMm: Mm, depthMm: Mm, heightMm: Mm }))
+        .check(z.maxLength(200)),
+    )
+    .check(z.maxLength(60)),
   version: z.int(),
 })
 export type KeepBay = z.infer<typeof KeepBay>

@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 import { KeepBay, KeepRoom, NewBay, PutAt } from './layout.ts'
 
-const params = z.strictObject({ id: z.uuid().toLowerCase() })
+const params = z.strictObject({ id: z.uuid().check(z.toLowerCase()) })
 const made = z.strictObject({ id: z.uuid() })
 
 export const PLACE_ROUTES = {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KeepEnclosure } from './keepEnclosure.ts'
 import type { Route } from '../route.ts'
 import { PlanBook, Site } from './site.ts'
@@ -9,7 +9,7 @@ const Health = z.strictObject({
   /** Where our own database keeps its data. */
   disk: z.enum(['roomy', 'full', 'unknown']),
   version: z.string(),
-  head: z.string().nullable(),
+  head: z.nullable(z.string()),
 })
 
 export const SITE_ROUTES = {

@@ -1,5 +1,5 @@
 import { Barrier, Build, Override, Sheet } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Person } from '../people/session.ts'
 
 export const Room = z.strictObject({
@@ -8,7 +8,7 @@ export const Room = z.strictObject({
   order: z.int(),
   barrier: Barrier,
   /** Its air through the year, coolest and warmest, °C. */
-  celsius: z.tuple([z.number(), z.number()]).nullable(),
+  celsius: z.nullable(z.tuple([z.number(), z.number()])),
 })
 export type Room = z.infer<typeof Room>
 
@@ -18,9 +18,9 @@ export const Bay = z.strictObject({
   name: z.string(),
   order: z.int(),
   /** Set when the bay has a level of its own. */
-  barrier: Barrier.nullable(),
+  barrier: z.nullable(Barrier),
   /** Inside width of its shelves, mm, where it was measured. */
-  widthMm: z.int().nullable(),
+  widthMm: z.nullable(z.int()),
   /** Counts up whenever it is furnished anew. */
   version: z.int(),
 })
@@ -32,9 +32,9 @@ export const Enclosure = z.strictObject({
   bayId: z.uuid(),
   row: z.int(),
   column: z.int(),
-  widthMm: z.int().positive(),
-  depthMm: z.int().positive(),
-  heightMm: z.int().positive(),
+  widthMm: z.int().check(z.positive()),
+  depthMm: z.int().check(z.positive()),
+  heightMm: z.int().check(z.positive()),
   build: Build,
   /** It was taken away, and held somebody before. */
   retired: z.boolean(),

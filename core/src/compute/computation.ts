@@ -1,9 +1,12 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { BodyPart } from '../growth/growthState.ts'
 import { coded } from '../reasons/coded.ts'
 
 /** A computation that answers JSON with JSON. */
-export interface Computation<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
+export interface Computation<
+  I extends z.ZodMiniType = z.ZodMiniType,
+  O extends z.ZodMiniType = z.ZodMiniType,
+> {
   name: string
   about: string
   input: I

@@ -1,21 +1,25 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { dayLengthPlan, hoursOn, switching } from '../calculators/dayLength/dayLength.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
 
-const hours = z.number().min(0).max(24)
+const hours = z.number().check(z.minimum(0), z.maximum(24))
 
 const Input = z.strictObject({
   startDay: z.number(),
   summerHours: hours,
   winterHours: hours,
-  stepHours: z.number().positive(),
-  everyDays: z.number().positive(),
-  restDays: z.number().nonnegative().default(0),
-  fastDays: z.number().nonnegative().default(14),
-  feedAfterDays: z.number().nonnegative().default(7),
-  middleMinute: z.number().min(0).max(1440).default(780).describe('Wall-clock middle of the light.'),
-  ask: z.array(z.number()).default([]).describe('Days for which the switching times are wanted.'),
+  stepHours: z.number().check(z.positive()),
+  everyDays: z.number().check(z.positive()),
+  restDays: z._default(z.number().check(z.nonnegative()), 0),
+  fastDays: z._default(z.number().check(z.nonnegative()), 14),
+  feedAfterDays: z._default(z.number().check(z.nonnegative()), 7),
+  middleMinute: z
+    ._default(z.number().check(z.minimum(0), z.maximum(1440)), 780)
+    .check(z.describe('Wall-clock middle of the light.')),
+  ask: z
+    ._default(z.array(z.number()), [])
+    .check(z.describe('Days for which the switching times are wanted.')),
 })
 
 const Output = z.union([

@@ -1,15 +1,15 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { dilution } from '../calculators/dilution/dilution.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
 
-const percent = z.number().min(0).max(100)
-const amount = z.number().positive()
+const percent = z.number().check(z.minimum(0), z.maximum(100))
+const amount = z.number().check(z.positive())
 
 const Input = z.discriminatedUnion('by', [
   z.strictObject({
     by: z.literal('parts'),
-    parts: z.array(z.number().nonnegative()).min(1),
+    parts: z.array(z.number().check(z.nonnegative())).check(z.minLength(1)),
     totalMl: amount,
   }),
   z.strictObject({

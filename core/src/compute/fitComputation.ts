@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Build } from '../enclosure/build.ts'
 import { BodyPart } from '../growth/growthState.ts'
 import { HoldKind } from '../holds/holdKind.ts'
@@ -10,20 +10,24 @@ import { Housing, Light } from '../sheet/housing.ts'
 import { anyRange } from '../sheet/range.ts'
 import type { Computation } from './computation.ts'
 
-const mm = z.number().positive()
+const mm = z.number().check(z.positive())
 
 const Input = z.strictObject({
   box: z.strictObject({ widthMm: mm, depthMm: mm, heightMm: mm }),
-  build: Build.prefault({}),
-  tenant: z
-    .strictObject({ sizes: z.partialRecord(BodyPart, mm).default({}), count: z.int().positive().default(1) })
-    .prefault({}),
-  housing: Housing.optional(),
-  light: Light.optional(),
-  targets: z.array(ZoneTarget).default([]),
-  coolLoving: z.boolean().default(false),
-  holds: z.array(HoldKind).default([]),
-  roomCelsius: anyRange.optional(),
+  build: z.prefault(Build, {}),
+  tenant: z.prefault(
+    z.strictObject({
+      sizes: z._default(z.partialRecord(BodyPart, mm), {}),
+      count: z._default(z.int().check(z.positive()), 1),
+    }),
+    {},
+  ),
+  housing: z.optional(Housing),
+  light: z.optional(Light),
+  targets: z._default(z.array(ZoneTarget), []),
+  coolLoving: z._default(z.boolean(), false),
+  holds: z._default(z.array(HoldKind), []),
+  roomCelsius: z.optional(anyRange),
   day: z.number(),
 })
 
@@ -33,13 +37,13 @@ const Output = z.strictObject({
     z.strictObject({
       code: z.string(),
       severity: Severity,
-      needs: z.number().optional(),
-      has: z.number().nullable().optional(),
-      part: BodyPart.optional(),
-      times: z.number().optional(),
-      until: z.number().optional(),
-      what: z.string().optional(),
-      source: Source.optional(),
+      needs: z.optional(z.number()),
+      has: z.optional(z.nullable(z.number())),
+      part: z.optional(BodyPart),
+      times: z.optional(z.number()),
+      until: z.optional(z.number()),
+      what: z.optional(z.string()),
+      source: z.optional(Source),
     }),
   ),
 })

@@ -1,32 +1,34 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { withUsual } from '../calculators/mix/materials.ts'
 import type { MixPart } from '../calculators/mix/mix.ts'
 import { mix } from '../calculators/mix/mix.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
 
-const size = z.number().positive()
+const size = z.number().check(z.positive())
 
 const Input = z.strictObject({
   lengthMm: size,
   widthMm: size,
-  depthMm: z.number().nonnegative(),
-  deepMm: z.number().nonnegative().optional().describe('Depth at the deep end of a slope.'),
-  settling: z.number().min(0).lt(1).default(0),
+  depthMm: z.number().check(z.nonnegative()),
+  deepMm: z
+    .optional(z.number().check(z.nonnegative()))
+    .check(z.describe('Depth at the deep end of a slope.')),
+  settling: z._default(z.number().check(z.minimum(0), z.lt(1)), 0),
   parts: z
     .array(
       z.strictObject({
         material: z.string(),
         parts: size,
-        kgPerLitre: z.number().nonnegative().optional(),
-        waterPerLitre: z.number().nonnegative().optional(),
-        swelling: size.optional(),
-        packLitres: size.optional(),
+        kgPerLitre: z.optional(z.number().check(z.nonnegative())),
+        waterPerLitre: z.optional(z.number().check(z.nonnegative())),
+        swelling: z.optional(size),
+        packLitres: z.optional(size),
       }),
     )
-    .min(1),
-  otherKg: z.number().nonnegative().default(0),
-  shelfLimitKg: size.optional(),
+    .check(z.minLength(1)),
+  otherKg: z._default(z.number().check(z.nonnegative()), 0),
+  shelfLimitKg: z.optional(size),
 })
 
 const Output = z.union([
@@ -38,7 +40,7 @@ const Output = z.union([
         material: z.string(),
         litres: z.number(),
         soldLitres: z.number(),
-        packs: z.number().nullable(),
+        packs: z.nullable(z.number()),
         dryKg: z.number(),
         waterLitres: z.number(),
       }),
@@ -46,7 +48,7 @@ const Output = z.union([
     waterLitres: z.number(),
     dryKg: z.number(),
     wetKg: z.number(),
-    shelf: z.strictObject({ loadKg: z.number(), limitKg: z.number(), holds: z.boolean() }).nullable(),
+    shelf: z.nullable(z.strictObject({ loadKg: z.number(), limitKg: z.number(), holds: z.boolean() })),
   }),
   Refusal,
 ])

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Override } from '../plan/override.ts'
 import { Plan } from '../plan/plan.ts'
 import { isPlan, resolvePlan } from '../plan/resolvePlan.ts'
@@ -10,11 +10,11 @@ import { Refusal, refusal } from './computation.ts'
 const Input = z.strictObject({
   sheet: Sheet,
   stage: z.string(),
-  schools: z.record(z.string(), z.string()).default({}),
-  siteOverrides: z.array(Override).default([]),
-  residentOverrides: z.array(Override).default([]),
+  schools: z._default(z.record(z.string(), z.string()), {}),
+  siteOverrides: z._default(z.array(Override), []),
+  residentOverrides: z._default(z.array(Override), []),
   day: z.number(),
-  phase: z.int().min(0).max(6).default(0),
+  phase: z._default(z.int().check(z.minimum(0), z.maximum(6)), 0),
 })
 
 const Output = z.union([Plan, Refusal])

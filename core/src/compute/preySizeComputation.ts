@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { BodyPart } from '../growth/growthState.ts'
 import { AmountRule, FoodSize } from '../plan/duty.ts'
 import { TooLarge } from '../feeding/mealAmount.ts'
@@ -8,22 +8,24 @@ import { Refusal, refusal } from './computation.ts'
 
 const Input = z.strictObject({
   amount: AmountRule,
-  sizes: z.array(FoodSize).min(1),
-  grams: z.number().positive().optional().describe('Of the animal.'),
-  animals: z.int().positive().optional().describe('In the group.'),
-  measured: z.partialRecord(BodyPart, z.number().positive()).default({}).describe('mm by part.'),
+  sizes: z.array(FoodSize).check(z.minLength(1)),
+  grams: z.optional(z.number().check(z.positive())).check(z.describe('Of the animal.')),
+  animals: z.optional(z.int().check(z.positive())).check(z.describe('In the group.')),
+  measured: z
+    ._default(z.partialRecord(BodyPart, z.number().check(z.positive())), {})
+    .check(z.describe('mm by part.')),
 })
 
 const pair = z.tuple([z.number(), z.number()])
 const Output = z.union([
   z.strictObject({
     /** Null also where even the smallest is too large. */
-    size: z.string().nullable(),
-    count: pair.nullable(),
-    grams: pair.nullable(),
+    size: z.nullable(z.string()),
+    count: z.nullable(pair),
+    grams: z.nullable(pair),
     /** Widest prey the rule allows, mm. */
-    widestMm: z.number().nullable(),
-    tooLarge: TooLarge.nullable(),
+    widestMm: z.nullable(z.number()),
+    tooLarge: z.nullable(TooLarge),
   }),
   Refusal,
 ])

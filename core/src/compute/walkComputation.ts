@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { EcdysisStage } from '../skin/skinState.ts'
 import { Entry } from '../entries/entry.ts'
 import { FeedOutcome } from '../feeding/feedingState.ts'
@@ -19,21 +19,19 @@ import type { Computation } from './computation.ts'
 
 const Input = z.strictObject({
   day: z.number(),
-  minute: z.number().min(0).max(1440).optional(),
+  minute: z.optional(z.number().check(z.minimum(0), z.maximum(1440))),
   residents: z.array(
     z.strictObject({
       id: z.string(),
       plan: Plan,
-      state: ResidentState.optional().describe('The fold of its entries; or give the entries.'),
-      entries: z.array(Entry).optional(),
+      state: z.optional(ResidentState).check(z.describe('The fold of its entries; or give the entries.')),
+      entries: z.optional(z.array(Entry)),
       floors: z
-        .array(z.strictObject({ lot: Uid, entries: z.array(Entry) }))
-        .default([])
-        .describe('Old floors of it that were put aside.'),
+        ._default(z.array(z.strictObject({ lot: Uid, entries: z.array(Entry) })), [])
+        .check(z.describe('Old floors of it that were put aside.')),
       readings: z
-        .array(Entry)
-        .default([])
-        .describe('What was said of the place it lives in: readings among it.'),
+        ._default(z.array(Entry), [])
+        .check(z.describe('What was said of the place it lives in: readings among it.')),
       place: Place,
     }),
   ),
@@ -44,9 +42,9 @@ const Because = z.array(z.looseObject({}))
 
 const OfferingOut = z.strictObject({
   item: z.string(),
-  size: z.string().optional(),
-  count: range.optional(),
-  grams: range.optional(),
+  size: z.optional(z.string()),
+  count: z.optional(range),
+  grams: z.optional(range),
   supplements: z.array(z.string()),
   because: Because,
 })
@@ -56,22 +54,22 @@ const TaskOut = z.strictObject({
   duty: z.string(),
   does: DutyKind,
   status: z.enum(['notYet', 'open', 'due', 'late', 'held', 'done']),
-  dueOn: z.number().nullable(),
+  dueOn: z.nullable(z.number()),
   daysOver: z.number(),
   lateness: z.number(),
-  hold: HoldKind.optional(),
-  opensAtMinute: z.number().optional(),
-  emptySince: z.number().optional(),
-  keptAt: z.string().optional(),
-  offering: OfferingOut.optional(),
-  ahead: OfferingOut.optional(),
-  nothingToOffer: z.boolean().optional(),
-  tooLarge: TooLarge.extend({ item: z.string(), instead: z.array(z.string()) }).optional(),
-  done: z
-    .strictObject({ at: z.string(), by: z.string(), uid: z.string(), outcome: FeedOutcome.optional() })
-    .optional(),
+  hold: z.optional(HoldKind),
+  opensAtMinute: z.optional(z.number()),
+  emptySince: z.optional(z.number()),
+  keptAt: z.optional(z.string()),
+  offering: z.optional(OfferingOut),
+  ahead: z.optional(OfferingOut),
+  nothingToOffer: z.optional(z.boolean()),
+  tooLarge: z.optional(z.extend(TooLarge, { item: z.string(), instead: z.array(z.string()) })),
+  done: z.optional(
+    z.strictObject({ at: z.string(), by: z.string(), uid: z.string(), outcome: z.optional(FeedOutcome) }),
+  ),
   people: z.number(),
-  competence: z.string().nullable(),
+  competence: z.nullable(z.string()),
   because: Because,
 })
 
@@ -82,13 +80,13 @@ const Output = z.strictObject({
   residents: z.record(
     z.string(),
     z.strictObject({
-      grams: z.number().nullable(),
+      grams: z.nullable(z.number()),
       holds: z.array(
         z.strictObject({
           hold: HoldKind,
           since: z.number(),
-          expectedEnd: z.number().nullable(),
-          worryFrom: z.number().nullable(),
+          expectedEnd: z.nullable(z.number()),
+          worryFrom: z.nullable(z.number()),
           overdue: z.boolean(),
           suppresses: z.array(DutyKind),
           endsBy: z.enum(['time', 'event']),
@@ -98,14 +96,14 @@ const Output = z.strictObject({
       verdicts: z.array(
         z.strictObject({ severity: Severity, what: z.looseObject({ code: z.string() }), because: Because }),
       ),
-      ecdysis: EcdysisStage.nullable(),
+      ecdysis: z.nullable(EcdysisStage),
     }),
   ),
   prep: z.strictObject({
     carry: z.array(
       z.strictObject({
         item: z.string(),
-        size: z.string().nullable(),
+        size: z.nullable(z.string()),
         count: range,
         grams: range,
         meals: z.number(),
@@ -116,7 +114,7 @@ const Output = z.strictObject({
       z.strictObject({
         do: z.enum(['thaw', 'gutLoad']),
         item: z.string(),
-        size: z.string().nullable(),
+        size: z.nullable(z.string()),
         forDay: z.number(),
         count: z.number(),
         grams: z.number(),

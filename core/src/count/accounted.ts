@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { residentKind } from '../residents/residentKind.ts'
 import { count, text } from '../subjects/values.ts'

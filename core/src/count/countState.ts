@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 
 /** Fewer were found than were expected. */
@@ -7,7 +7,7 @@ export type Shortfall = z.infer<typeof Shortfall>
 
 /** The animals of a colony as last counted, and who is missing. */
 export const CountState = z.strictObject({
-  last: z.strictObject({ day: z.number(), count: z.number() }).nullable(),
+  last: z.nullable(z.strictObject({ day: z.number(), count: z.number() })),
   /** Missing and not accounted for, over all shortfalls. */
   missing: z.number(),
   /** The shortfalls behind it, oldest first, the last few of them. */

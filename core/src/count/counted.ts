@@ -1,11 +1,11 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { residentKind } from '../residents/residentKind.ts'
 import { count } from '../subjects/values.ts'
 import { withCount } from './withCount.ts'
 
 export const counted = residentKind({
-  payload: z.strictObject({ count, expected: count.optional() }),
+  payload: z.strictObject({ count, expected: z.optional(count) }),
   recordedBy: KEEPERS,
   fold: (state, fact) => withCount(state, fact, fact.payload.count, fact.payload.expected),
 })

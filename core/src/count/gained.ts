@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { residentKind } from '../residents/residentKind.ts'
 import { text, Uid } from '../subjects/values.ts'
@@ -7,9 +7,9 @@ import { countOf } from './countOf.ts'
 /** So many more: young picked out of old floor and put back with the rest. */
 export const gained = residentKind({
   payload: z.strictObject({
-    count: z.int().positive().max(1_000_000),
-    lot: Uid.optional().describe('The old floor they were found in.'),
-    why: text.optional(),
+    count: z.int().check(z.positive(), z.maximum(1_000_000)),
+    lot: z.optional(Uid).check(z.describe('The old floor they were found in.')),
+    why: z.optional(text),
   }),
   recordedBy: KEEPERS,
   touches: ({ lot, count }) =>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Fact, FactKind } from '../subjects/families.ts'
 import { FACT_KINDS, kindOf } from '../subjects/families.ts'
 import type { Happening } from '../subjects/kind.ts'
@@ -6,12 +6,12 @@ import { Instant, text, Uid } from '../subjects/values.ts'
 
 const posted = {
   uid: Uid,
-  subject: Uid.describe('What it is about: a resident, a place, a lot.'),
+  subject: Uid.check(z.describe('What it is about: a resident, a place, a lot.')),
   occurredAt: Instant,
   author: Uid,
-  act: Uid.optional().describe('Ties the entries of one doing: accepted and taken back together.'),
+  act: z.optional(Uid).check(z.describe('Ties the entries of one doing: accepted and taken back together.')),
 }
-const stamp = { ...posted, day: z.int().describe("The site's civil day of `occurredAt`.") }
+const stamp = { ...posted, day: z.int().check(z.describe("The site's civil day of `occurredAt`.")) }
 
 /** What a correction says instead: the same kind of fact with another payload. */
 export type Replacement = { [K in FactKind]: Pick<Extract<Fact, { kind: K }>, 'kind' | 'payload'> }[FactKind]
@@ -21,8 +21,11 @@ function saying(name: FactKind) {
 }
 
 // The union of what was made from a list cannot be told by the compiler; the registry tells the type.
-function oneOf<T>(options: z.ZodObject[]) {
-  return z.discriminatedUnion('kind', options as [z.ZodObject, ...z.ZodObject[]]) as unknown as z.ZodType<T>
+function oneOf<T>(options: z.ZodMiniObject[]) {
+  return z.discriminatedUnion(
+    'kind',
+    options as [z.ZodMiniObject, ...z.ZodMiniObject[]],
+  ) as unknown as z.ZodMiniType<T>
 }
 
 export const Replacement = oneOf<Replacement>(FACT_KINDS.map((name) => z.strictObject(saying(name))))
@@ -38,7 +41,7 @@ export type Amendment =
   | (Stamp & { kind: 'corrected'; payload: { target: string; to: Replacement; why: string } })
   | (Stamp & { kind: 'retracted'; payload: { target: string; why: string } })
 
-function entriesStamped(marks: z.ZodRawShape): z.ZodObject[] {
+function entriesStamped(marks: z.core.$ZodShape): z.ZodMiniObject[] {
   return [
     ...FACT_KINDS.map((name) => z.strictObject({ ...marks, ...saying(name) })),
     z.strictObject({

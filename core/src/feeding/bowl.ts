@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
 import { duty } from '../subjects/values.ts'
@@ -13,8 +13,8 @@ const USUALLY_LEFT = { empty: 0, leftovers: 0.5, full: 1 } as const
 const Payload = z.strictObject({
   duty,
   found: z.enum(['empty', 'leftovers', 'full']),
-  leftFraction: z.number().min(0).max(1).optional(),
-  refilled: z.boolean().optional(),
+  leftFraction: z.optional(z.number().check(z.minimum(0), z.maximum(1))),
+  refilled: z.optional(z.boolean()),
 })
 
 function feedingAfter(

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
 import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import type { Happening } from '../subjects/kind.ts'
@@ -15,13 +15,13 @@ const CAP_WINDOW_DAYS = 7
 const Payload = z.strictObject({
   duty,
   item: word(60),
-  size: word(40).optional(),
-  count: z.number().positive().max(100_000).optional(),
-  grams: z.number().positive().max(100_000).optional(),
-  supplements: z.array(word(40)).max(6).optional(),
+  size: z.optional(word(40)),
+  count: z.optional(z.number().check(z.positive(), z.maximum(100_000))),
+  grams: z.optional(z.number().check(z.positive(), z.maximum(100_000))),
+  supplements: z.optional(z.array(word(40)).check(z.maxLength(6))),
   outcome: FeedOutcome,
-  why: text.optional(),
-  lot: Uid.optional().describe('The batch it was taken from.'),
+  why: z.optional(text),
+  lot: z.optional(Uid).check(z.describe('The batch it was taken from.')),
   confirmed,
 })
 type Fed = Happening<z.infer<typeof Payload>>

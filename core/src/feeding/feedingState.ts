@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 
 const day = z.number()
@@ -10,16 +10,16 @@ export type FeedOutcome = z.infer<typeof FeedOutcome>
 export const Offer = z.strictObject({
   ...Mark.shape,
   item: z.string(),
-  size: z.string().optional(),
-  count: z.number().optional(),
-  grams: z.number().optional(),
+  size: z.optional(z.string()),
+  count: z.optional(z.number()),
+  grams: z.optional(z.number()),
   outcome: FeedOutcome,
-  why: z.string().optional(),
+  why: z.optional(z.string()),
 })
 export type Offer = z.infer<typeof Offer>
 
 /** An offer that counts as a meal: taken, part taken, or left and not found again. */
-export const Meal = z.strictObject({ ...Mark.shape, grams: z.number().optional() })
+export const Meal = z.strictObject({ ...Mark.shape, grams: z.optional(z.number()) })
 export type Meal = z.infer<typeof Meal>
 
 /** A portion that follows its leftovers. */
@@ -27,7 +27,7 @@ export const Portion = z.strictObject({
   grams: z.number(),
   /** Portions of this size in a row that were cleared. */
   cleared: z.number(),
-  leftFraction: z.number().nullable(),
+  leftFraction: z.nullable(z.number()),
 })
 export type Portion = z.infer<typeof Portion>
 
@@ -36,11 +36,11 @@ export const FeedLine = z.strictObject({
   /** The last meals, oldest first: what is digested, and what to fall back on when a meal left in place
    * turns out uneaten. */
   lately: z.array(Meal),
-  lastOffer: Offer.nullable(),
+  lastOffer: z.nullable(Offer),
   /** Refusals since the last meal. */
   refusals: z.number(),
   meals: z.number(),
-  portion: Portion.nullable(),
+  portion: z.nullable(Portion),
 })
 export type FeedLine = z.infer<typeof FeedLine>
 

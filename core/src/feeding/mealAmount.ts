@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { FeedLine } from './feedingState.ts'
 import type { GrowthState } from '../growth/growthState.ts'
 import { weightFact } from '../growth/weightFact.ts'

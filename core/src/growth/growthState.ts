@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 const day = z.number()
 
@@ -20,7 +20,7 @@ export const WeightReading = z.strictObject({
   day,
   grams: z.number(),
   uid: z.string(),
-  confirmed: z.boolean().optional(),
+  confirmed: z.optional(z.boolean()),
 })
 export type WeightReading = z.infer<typeof WeightReading>
 

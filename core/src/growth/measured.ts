@@ -1,11 +1,16 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import { confirmed, duty } from '../subjects/values.ts'
 import { BodyPart } from './growthState.ts'
 
 export const measured = residentKind({
-  payload: z.strictObject({ duty, part: BodyPart, mm: z.number().positive().max(20_000), confirmed }),
+  payload: z.strictObject({
+    duty,
+    part: BodyPart,
+    mm: z.number().check(z.positive(), z.maximum(20_000)),
+    confirmed,
+  }),
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { part, mm, duty: answered = 'measure' } = fact.payload

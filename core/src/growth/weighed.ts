@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import { confirmed, duty } from '../subjects/values.ts'
@@ -7,7 +7,7 @@ import { confirmed, duty } from '../subjects/values.ts'
 const WEIGHTS_KEPT = 24
 
 export const weighed = residentKind({
-  payload: z.strictObject({ duty, grams: z.number().positive().max(1_000_000), confirmed }),
+  payload: z.strictObject({ duty, grams: z.number().check(z.positive(), z.maximum(1_000_000)), confirmed }),
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { grams, confirmed: insisted, duty: answered = 'weigh' } = fact.payload

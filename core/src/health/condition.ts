@@ -1,11 +1,11 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy } from '../residents/residentKind.ts'
 import { markOf } from '../subjects/mark.ts'
 
 /** Body condition from 1, starved, to 5, obese. */
 export const condition = residentKind({
-  payload: z.strictObject({ score: z.number().min(1).max(5).multipleOf(0.5) }),
+  payload: z.strictObject({ score: z.number().check(z.minimum(1), z.maximum(5), z.multipleOf(0.5)) }),
   recordedBy: KEEPERS_AND_VET,
   fold: (state, fact) => ({
     ...seenBy(state, fact),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 import { Severity } from './severity.ts'
 
@@ -15,11 +15,11 @@ export type Deaths = z.infer<typeof Deaths>
 export const HealthState = z.strictObject({
   observations: z.array(Observation),
   /** Body condition as last scored. */
-  condition: z.strictObject({ ...Mark.shape, score: z.number() }).nullable(),
+  condition: z.nullable(z.strictObject({ ...Mark.shape, score: z.number() })),
   /** As last written down. */
-  droppings: z.strictObject({ ...Mark.shape, kind: DroppingsKind }).optional(),
+  droppings: z.optional(z.strictObject({ ...Mark.shape, kind: DroppingsKind })),
   /** Of a colony, lately. */
-  deaths: z.array(Deaths).optional(),
+  deaths: z.optional(z.array(Deaths)),
 })
 export type HealthState = z.infer<typeof HealthState>
 

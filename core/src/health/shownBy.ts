@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { DroppingsKind } from './healthState.ts'
 
 /** A fact of the record that shows a sign of ill health, so that nobody has to notice it twice. */
@@ -7,18 +7,18 @@ export const ShownBy = z.discriminatedUnion('fact', [
   z
     .strictObject({
       fact: z.literal('loss'),
-      share: z.number().positive().max(0.5),
-      days: z.int().positive(),
+      share: z.number().check(z.positive(), z.maximum(0.5)),
+      days: z.int().check(z.positive()),
     })
-    .describe('Of the highest weight of so many days.'),
+    .check(z.describe('Of the highest weight of so many days.')),
   z
     .strictObject({
       fact: z.literal('deaths'),
-      days: z.int().positive().max(60),
-      least: z.int().positive(),
+      days: z.int().check(z.positive(), z.maximum(60)),
+      least: z.int().check(z.positive()),
       /** Of those that lived, where they are counted. */
-      share: z.number().positive().max(1),
+      share: z.number().check(z.positive(), z.maximum(1)),
     })
-    .describe('So many of a colony dead within so many days.'),
+    .check(z.describe('So many of a colony dead within so many days.')),
 ])
 export type ShownBy = z.infer<typeof ShownBy>

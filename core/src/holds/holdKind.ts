@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** Reasons to leave a duty undone for now. */
 export const HoldKind = z.enum([

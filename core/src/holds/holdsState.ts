@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 import { HoldKind } from './holdKind.ts'
 
@@ -6,7 +6,7 @@ const day = z.number()
 
 export const PersonHold = z.strictObject({
   since: day,
-  until: day.nullable(),
+  until: z.nullable(day),
   reason: z.string(),
   by: z.string(),
   uid: z.string(),

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind } from '../residents/residentKind.ts'
 import { holdOfSign } from '../skin/holdOfSign.ts'
@@ -9,7 +9,7 @@ import { HoldKind } from './holdKind.ts'
 /** Somebody lifted a hold, whoever or whatever had brought it about. A hold that rests on a sign of the
  * skin ends with the sign. */
 export const released = residentKind({
-  payload: z.strictObject({ hold: HoldKind, reason: text.optional() }),
+  payload: z.strictObject({ hold: HoldKind, reason: z.optional(text) }),
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { hold } = fact.payload

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
 import { markOf } from '../subjects/mark.ts'
 import { count } from '../subjects/values.ts'
@@ -8,8 +8,8 @@ import { lotKind } from './lotState.ts'
 export const floorChecked = lotKind({
   payload: z.strictObject({
     found: z.enum(['nothing', 'babies', 'eggs']),
-    count: count.optional(),
-    became: z.enum(['recount', 'resident', 'waiting']).optional(),
+    count: z.optional(count),
+    became: z.optional(z.enum(['recount', 'resident', 'waiting'])),
   }),
   recordedBy: HANDS,
   fold: (state, fact) => {

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { markOf } from '../subjects/mark.ts'
 import { text, Uid } from '../subjects/values.ts'
@@ -7,10 +7,10 @@ import { lotKind } from './lotState.ts'
 /** Old floor is put aside. */
 export const floorKept = lotKind({
   payload: z.strictObject({
-    of: Uid.describe('The resident that lived on it.'),
+    of: Uid.check(z.describe('The resident that lived on it.')),
     at: text,
-    from: Uid.optional().describe('The enclosure it lay in.'),
-    litres: z.number().positive().max(5000).optional(),
+    from: z.optional(Uid).check(z.describe('The enclosure it lay in.')),
+    litres: z.optional(z.number().check(z.positive(), z.maximum(5000))),
   }),
   recordedBy: KEEPERS,
   founds: true,

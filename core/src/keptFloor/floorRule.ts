@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { HeldFloor } from '../sheet/lifeHistory.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 
@@ -9,7 +9,7 @@ export const USUALLY_KEPT: HeldFloor = { days: 42, checkEvery: 7, hides: 'young 
 const COOLER = 1.25
 
 /** How long old floor is kept, and the longest its eggs take in the warmth they are used to. */
-export const FloorRule = HeldFloor.extend({ eggDays: z.number().positive().optional() })
+export const FloorRule = z.extend(HeldFloor, { eggDays: z.optional(z.number().check(z.positive())) })
 export type FloorRule = z.infer<typeof FloorRule>
 
 /** How long the floor of a species is kept: what its sheet says, but never less than the longest its eggs take

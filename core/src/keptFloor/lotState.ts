@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { folded, nothingFolded } from '../subjects/folded.ts'
 import { kindFor } from '../subjects/kind.ts'
 import { Mark } from '../subjects/mark.ts'
@@ -7,20 +7,20 @@ import { Mark } from '../subjects/mark.ts'
  * aside for what may hide in them. */
 export const LotState = z.strictObject({
   ...folded,
-  floor: z
-    .strictObject({
+  floor: z.nullable(
+    z.strictObject({
       ...Mark.shape,
       /** The resident that lived on it. */
       of: z.string(),
       /** Where it is kept, in words. */
       where: z.string(),
-      litres: z.number().nullable(),
-      lastLook: Mark.nullable(),
+      litres: z.nullable(z.number()),
+      lastLook: z.nullable(Mark),
       /** The last day on which something alive was found in it. */
-      foundOn: z.number().nullable(),
-    })
-    .nullable(),
-  disposed: Mark.nullable(),
+      foundOn: z.nullable(z.number()),
+    }),
+  ),
+  disposed: z.nullable(Mark),
 })
 export type LotState = z.infer<typeof LotState>
 

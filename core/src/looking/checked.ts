@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
 import { duty } from '../subjects/values.ts'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { WRITERS } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
 import { markOf } from '../subjects/mark.ts'

@@ -1,7 +1,7 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 export const LookingState = z.strictObject({
-  seenOn: z.number().nullable(),
+  seenOn: z.nullable(z.number()),
   /** Looks since then that did not find it. */
   searches: z.number(),
 })

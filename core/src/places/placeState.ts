@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { folded, nothingFolded } from '../subjects/folded.ts'
 import { kindFor } from '../subjects/kind.ts'
 import { Readings } from '../readings/readingsState.ts'
@@ -8,13 +8,13 @@ import { Mark } from '../subjects/mark.ts'
 export const PlaceState = z.strictObject({
   ...folded,
   /** Somebody moved out, and it waits to be cleaned or for its floor to be kept. */
-  waits: z
-    .strictObject({ ...Mark.shape, resident: z.string(), leaves: z.enum(['toClean', 'toHold']) })
-    .nullable(),
+  waits: z.nullable(
+    z.strictObject({ ...Mark.shape, resident: z.string(), leaves: z.enum(['toClean', 'toHold']) }),
+  ),
   /** It was last made ready. */
-  readied: Mark.nullable(),
+  readied: z.nullable(Mark),
   /** What was last read there. */
-  readings: Readings.optional(),
+  readings: z.optional(Readings),
 })
 export type PlaceState = z.infer<typeof PlaceState>
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { markOf } from '../subjects/mark.ts'
 import { Uid } from '../subjects/values.ts'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** What a duty does to the animal. */
 export const Effect = z.enum(['handling', 'bathing', 'opening', 'feeding', 'lighting'])

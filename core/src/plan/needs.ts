@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** What an option of a school needs of the rest of the plan. Where that is not so, the first option that can
  * stand takes its place. */

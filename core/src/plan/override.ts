@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
 import { DutyPatch } from './duty.ts'
@@ -7,20 +7,23 @@ import { Day } from '../time/day.ts'
 /** A change to a plan that somebody signed: to a duty, a zone, the housing or the light. */
 export const Override = z
   .strictObject({
-    patch: DutyPatch.optional(),
-    target: ZoneTarget.optional(),
-    housing: Housing.partial().optional(),
-    light: Light.partial().optional(),
+    patch: z.optional(DutyPatch),
+    target: z.optional(ZoneTarget),
+    housing: z.optional(z.partial(Housing)),
+    light: z.optional(z.partial(Light)),
     by: z.string(),
     on: Day,
     /** When it was signed, UTC: tells two of one day apart. */
-    at: z.string().optional(),
-    until: Day.optional(),
-    reason: z.string().trim().min(1),
+    at: z.optional(z.string()),
+    until: z.optional(Day),
+    reason: z.string().check(z.trim(), z.minLength(1)),
   })
-  .refine(
-    ({ patch, target, housing, light }) => [patch, target, housing, light].some((part) => part !== undefined),
-    'a change has to change something',
+  .check(
+    z.refine(
+      ({ patch, target, housing, light }) =>
+        [patch, target, housing, light].some((part) => part !== undefined),
+      'a change has to change something',
+    ),
   )
 export type Override = z.infer<typeof Override>
 

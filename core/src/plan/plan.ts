@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Weighing } from '../growth/weighing.ts'
 import { Bounds } from '../plausible/plausible.ts'
 import { Rest } from '../rest/rest.ts'
@@ -14,7 +14,7 @@ import { Duty } from './duty.ts'
 import { HoldRule } from './holdRule.ts'
 import { Source } from './source.ts'
 
-export const PlanTarget = z.strictObject({ ...ZoneTarget.shape, source: Source.optional() })
+export const PlanTarget = z.strictObject({ ...ZoneTarget.shape, source: z.optional(Source) })
 export type PlanTarget = z.infer<typeof PlanTarget>
 
 /** What a sheet, a stage, schools and overrides resolve to for one resident. */
@@ -23,32 +23,32 @@ export const Plan = z.strictObject({
   stage: z.string(),
   duties: z.array(Duty),
   holds: z.array(HoldRule),
-  targets: z.array(PlanTarget).default([]),
-  coolLoving: z.boolean().optional(),
-  quarantineDays: z.int().positive().optional(),
-  group: SheetGroup.optional(),
-  water: Water.optional(),
-  housing: Housing.optional(),
-  light: Light.optional(),
+  targets: z._default(z.array(PlanTarget), []),
+  coolLoving: z.optional(z.boolean()),
+  quarantineDays: z.optional(z.int().check(z.positive())),
+  group: z.optional(SheetGroup),
+  water: z.optional(Water),
+  housing: z.optional(Housing),
+  light: z.optional(Light),
   /** Where each line of the housing and the light comes from, by field. */
-  sources: z.record(z.string(), Source).optional(),
-  never: z.array(z.string()).optional(),
-  heldFloor: FloorRule.optional(),
+  sources: z.optional(z.record(z.string(), Source)),
+  never: z.optional(z.array(z.string())),
+  heldFloor: z.optional(FloorRule),
   /** What a first weight or length is held against. */
-  bounds: Bounds.optional(),
+  bounds: z.optional(Bounds),
   /** Signs of ill health that the record can show. */
-  signs: z.array(HealthSign.omit({ stages: true }).required({ shownBy: true })).optional(),
+  signs: z.optional(z.array(z.required(z.omit(HealthSign, { stages: true }), { shownBy: true }))),
   /** A winter rest, where one is planned at this stage. */
-  rest: Rest.optional(),
+  rest: z.optional(Rest),
   /** What moves it on, and to where. */
-  next: z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd }).optional(),
-  cautions: z.array(z.string()).default([]),
+  next: z.optional(z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd })),
+  cautions: z._default(z.array(z.string()), []),
   /** `r` and `q` of the weight trend. */
   weighing: Weighing,
   /** Refusals in a row that are a worry when nothing explains them. */
-  refusalsToWorry: z.int().positive().default(3),
+  refusalsToWorry: z._default(z.int().check(z.positive()), 3),
   /** Days without a sighting after which somebody should look; none for those that hide for months. */
-  unseenToWorry: z.int().positive().optional(),
-  standing: Standing.prefault({}),
+  unseenToWorry: z.optional(z.int().check(z.positive())),
+  standing: z.prefault(Standing, {}),
 })
 export type Plan = z.infer<typeof Plan>

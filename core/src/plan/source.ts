@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Needs } from './needs.ts'
 
 /** Where a line of a plan comes from. */
@@ -10,20 +10,20 @@ export const Source = z.discriminatedUnion('from', [
     school: z.string(),
     option: z.string(),
     /** What was chosen, where that cannot stand here and this option took its place. */
-    insteadOf: z.strictObject({ option: z.string(), needs: Needs }).optional(),
+    insteadOf: z.optional(z.strictObject({ option: z.string(), needs: Needs })),
   }),
   z.strictObject({
     from: z.literal('site'),
     by: z.string(),
     on: z.number(),
-    until: z.number().optional(),
+    until: z.optional(z.number()),
     reason: z.string(),
   }),
   z.strictObject({
     from: z.literal('resident'),
     by: z.string(),
     on: z.number(),
-    until: z.number().optional(),
+    until: z.optional(z.number()),
     reason: z.string(),
   }),
 ])

@@ -1,11 +1,11 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { BodyPart } from '../growth/growthState.ts'
 import { positiveRange } from '../sheet/range.ts'
 
 /** What one animal of a stage can weigh and measure: plausible, not normal. */
 export const Plausible = z.strictObject({
-  grams: positiveRange.optional(),
-  mm: z.partialRecord(BodyPart, positiveRange).optional(),
+  grams: z.optional(positiveRange),
+  mm: z.optional(z.partialRecord(BodyPart, positiveRange)),
 })
 export type Plausible = z.infer<typeof Plausible>
 
@@ -14,7 +14,7 @@ export const Bound = z.strictObject({ range: positiveRange, of: z.enum(['sheet',
 export type Bound = z.infer<typeof Bound>
 
 export const Bounds = z.strictObject({
-  grams: Bound.optional(),
-  mm: z.partialRecord(BodyPart, Bound).default({}),
+  grams: z.optional(Bound),
+  mm: z._default(z.partialRecord(BodyPart, Bound), {}),
 })
 export type Bounds = z.infer<typeof Bounds>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** What can be read at a point of an enclosure: °C, % relative humidity, the UV index, and in water mg/l of
  * ammonia, nitrite, nitrate and chlorine, and pH. */

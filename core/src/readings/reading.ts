@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { WRITERS } from '../people/role.ts'
 import { placeKind } from '../places/placeState.ts'
 import { markOf } from '../subjects/mark.ts'
@@ -11,8 +11,8 @@ export const reading = placeKind({
   payload: z.strictObject({
     zone: word(80),
     what: Quantity,
-    value: z.number().min(-50).max(2000),
-    resident: Uid.optional().describe('Who lives there.'),
+    value: z.number().check(z.minimum(-50), z.maximum(2000)),
+    resident: z.optional(Uid).check(z.describe('Who lives there.')),
     confirmed,
   }),
   recordedBy: WRITERS,

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 import { own } from '../subjects/own.ts'
 import { Quantity } from './quantity.ts'

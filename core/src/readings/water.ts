@@ -1,17 +1,23 @@
-import { z } from 'zod'
-import { Quantity } from './quantity.ts'
+import * as z from 'zod/mini'
+import type { Quantity } from './quantity.ts'
 
 /** What is wanted of a quantity in water, and what harms. */
 export const WaterLimit = z.strictObject({
-  want: z.tuple([z.number().nonnegative(), z.number().nonnegative()]),
-  harmAbove: z.number().nonnegative().optional(),
-  harmBelow: z.number().nonnegative().optional(),
+  want: z.tuple([z.number().check(z.nonnegative()), z.number().check(z.nonnegative())]),
+  harmAbove: z.optional(z.number().check(z.nonnegative())),
+  harmBelow: z.optional(z.number().check(z.nonnegative())),
 })
 export type WaterLimit = z.infer<typeof WaterLimit>
 
-const WaterQuantity = Quantity.extract(['ammonia', 'nitrite', 'nitrate', 'ph', 'chlorine'])
-export const WATER_QUANTITIES = WaterQuantity.options
+/** What is read of water. */
+export const WATER_QUANTITIES = [
+  'ammonia',
+  'nitrite',
+  'nitrate',
+  'ph',
+  'chlorine',
+] as const satisfies readonly Quantity[]
 
 /** The water of whoever lives in it, mg/l and pH. */
-export const Water = z.partialRecord(WaterQuantity, WaterLimit)
+export const Water = z.partialRecord(z.enum(WATER_QUANTITIES), WaterLimit)
 export type Water = z.infer<typeof Water>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { text } from '../subjects/values.ts'
 import { residentKind } from './residentKind.ts'
@@ -21,7 +21,10 @@ function withDeaths(state: ResidentState, fact: Happening, count: number): Resid
 
 /** It died, or so many of a colony did. */
 export const died = residentKind({
-  payload: z.strictObject({ count: z.int().positive().max(1_000_000).optional(), why: text.optional() }),
+  payload: z.strictObject({
+    count: z.optional(z.int().check(z.positive(), z.maximum(1_000_000))),
+    why: z.optional(text),
+  }),
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { count } = fact.payload

@@ -1,11 +1,11 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { text, Uid } from '../subjects/values.ts'
 import { residentKind } from './residentKind.ts'
 
 /** It is on its way, and its place is to be made ready. */
 export const expected = residentKind({
-  payload: z.strictObject({ enclosure: Uid, from: text.optional() }),
+  payload: z.strictObject({ enclosure: Uid, from: z.optional(text) }),
   recordedBy: KEEPERS,
   touches: ({ enclosure }) => [{ family: 'place', subject: enclosure, how: 'waitsFor' }],
   fold: (state, { day, occurredAt, payload: { enclosure } }) => ({

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { withCount } from '../count/withCount.ts'
 import { KEEPERS } from '../people/role.ts'
 import { count, text, Uid } from '../subjects/values.ts'
@@ -8,11 +8,11 @@ import { residentKind } from './residentKind.ts'
 export const moved = residentKind({
   payload: z.strictObject({
     to: Uid,
-    why: text.optional(),
-    from: Uid.optional(),
-    helpers: z.array(Uid).max(6).optional(),
-    expected: count.optional(),
-    found: count.optional(),
+    why: z.optional(text),
+    from: z.optional(Uid),
+    helpers: z.optional(z.array(Uid).check(z.maxLength(6))),
+    expected: z.optional(count),
+    found: z.optional(count),
   }),
   recordedBy: KEEPERS,
   touches: ({ to, from }) => [

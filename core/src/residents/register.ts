@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Barrier } from '../walk/place.ts'
 import { word } from '../subjects/values.ts'
 import { Day } from '../time/day.ts'
@@ -13,11 +13,11 @@ export const Register = z.strictObject({
   sheet: word(60),
   stage: word(40),
   /** Animals in a colony as it was put on record; null for one animal, or where nobody counted. */
-  count: z.int().positive().max(1_000_000).nullable(),
+  count: z.nullable(z.int().check(z.positive(), z.maximum(1_000_000))),
   sex: Sex,
-  hatchedOn: Day.nullable(),
+  hatchedOn: z.nullable(Day),
   /** Set when the resident is stricter than its place, a sick animal for one. */
-  barrier: Barrier.nullable(),
+  barrier: z.nullable(Barrier),
   /** Schools chosen for it alone, option by question. */
   schools: z.record(word(60), word(60)),
 })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { CountState, nothingCounted } from '../count/countState.ts'
 import { FeedingState, nothingFed } from '../feeding/feedingState.ts'
 import { GrowthState, nothingMeasured } from '../growth/growthState.ts'
@@ -15,7 +15,7 @@ import { nowhere, StayState } from './stayState.ts'
 /** The fold of a resident's entries. */
 export const ResidentState = z.strictObject({
   ...folded,
-  register: Register.nullable(),
+  register: z.nullable(Register),
   stay: StayState,
   /** Last done, by duty. */
   done: z.record(z.string(), Mark),
@@ -26,7 +26,7 @@ export const ResidentState = z.strictObject({
   holds: HoldsState,
   health: HealthState,
   count: CountState,
-  note: z.strictObject({ ...Mark.shape, text }).nullable(),
+  note: z.nullable(z.strictObject({ ...Mark.shape, text })),
 })
 export type ResidentState = z.infer<typeof ResidentState>
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { text, word } from '../subjects/values.ts'
 import { residentKind } from './residentKind.ts'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 
 const day = z.number()
@@ -6,10 +6,10 @@ const day = z.number()
 /** Where a resident is, since when, and how its stay ended. */
 export const StayState = z.strictObject({
   /** Set while it is expected and not here yet. */
-  expectedOn: day.nullable(),
-  arrivedOn: day.nullable(),
-  place: z.strictObject({ enclosure: z.string(), since: day, at: z.string() }).nullable(),
-  ended: z.strictObject({ ...Mark.shape, how: z.enum(['died', 'left']) }).nullable(),
+  expectedOn: z.nullable(day),
+  arrivedOn: z.nullable(day),
+  place: z.nullable(z.strictObject({ enclosure: z.string(), since: day, at: z.string() })),
+  ended: z.nullable(z.strictObject({ ...Mark.shape, how: z.enum(['died', 'left']) })),
 })
 export type StayState = z.infer<typeof StayState>
 

@@ -1,20 +1,20 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** A winter rest as a sheet allows it: who may rest, how it is led into and out of it, and what ends it. */
 export const Rest = z.strictObject({
   /** Days without food before it is cooled: what is left in the gut rots in the cold. */
-  fastDays: z.int().nonnegative(),
+  fastDays: z.int().check(z.nonnegative()),
   /** Lighter ones do not rest. */
-  leastGrams: z.number().positive().optional(),
+  leastGrams: z.optional(z.number().check(z.positive())),
   /** Days since it arrived before which nobody knows it well enough. */
-  settledDays: z.int().nonnegative().default(60),
+  settledDays: z._default(z.int().check(z.nonnegative()), 60),
   /** The last weighing may be so old when it begins, and while it rests. */
-  weighedWithin: z.int().positive().default(10),
+  weighedWithin: z._default(z.int().check(z.positive()), 10),
   /** Share of the weight at the start whose loss ends the rest. */
-  stopAtLoss: z.number().positive().max(0.2).optional(),
+  stopAtLoss: z.optional(z.number().check(z.positive(), z.maximum(0.2))),
   /** It is woken when it passes water: what it had stored is gone. */
-  stopAtUrine: z.boolean().default(false),
+  stopAtUrine: z._default(z.boolean(), false),
   /** How it is woken, step by step. */
-  wake: z.array(z.string().min(1)).min(1),
+  wake: z.array(z.string().check(z.minLength(1))).check(z.minLength(1)),
 })
 export type Rest = z.infer<typeof Rest>

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { HoldKind as Hold } from '../holds/holdKind.ts'
 import { HoldKind } from '../holds/holdKind.ts'
 
@@ -11,20 +11,20 @@ export type Measured = z.infer<typeof Measured>
 
 /** Targets of one zone, °C and % relative humidity. */
 export const ZoneTarget = z.strictObject({
-  zone: z.string().min(1),
+  zone: z.string().check(z.minLength(1)),
   /** Sheets of earlier times do not say: what they ask for is then held against the air. */
-  measures: Measured.optional(),
-  celsius: range.optional(),
-  nightCelsius: range.optional(),
-  humidity: range.optional(),
+  measures: z.optional(Measured),
+  celsius: z.optional(range),
+  nightCelsius: z.optional(range),
+  humidity: z.optional(range),
   /** Above this it is harmed. */
-  ceilingCelsius: z.number().optional(),
+  ceilingCelsius: z.optional(z.number()),
   /** Below this it is harmed. */
-  neverBelowCelsius: z.number().optional(),
+  neverBelowCelsius: z.optional(z.number()),
   /** Days from one reading to the next that the walk asks for. */
-  readEvery: z.number().positive().optional(),
+  readEvery: z.optional(z.number().check(z.positive())),
   /** Only while a resident is held so; then the other zones do not count. */
-  during: HoldKind.optional(),
+  during: z.optional(HoldKind),
 })
 export type ZoneTarget = z.infer<typeof ZoneTarget>
 

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { coded } from '../reasons/coded.ts'
 
 const text = z.string()
@@ -55,8 +55,8 @@ export const FaultCode = z.discriminatedUnion('code', [
     ]),
     stage: text,
     duty: text,
-    asks: number.optional(),
-    most: number.optional(),
+    asks: z.optional(number),
+    most: z.optional(number),
   }),
 ])
 export type FaultCode = z.infer<typeof FaultCode>

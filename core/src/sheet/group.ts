@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** What a species is, as far as husbandry differs. */
 export const SheetGroup = z.enum([

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { BodyPart } from '../growth/growthState.ts'
 import { ShownBy } from '../health/shownBy.ts'
 import { Severity } from '../health/severity.ts'
@@ -6,74 +6,76 @@ import { positiveRange, range } from './range.ts'
 
 /** Size and span of a grown animal. */
 export const Adult = z.strictObject({
-  part: BodyPart.optional(),
-  mm: positiveRange.optional(),
-  grams: positiveRange.optional(),
-  years: positiveRange.optional(),
+  part: z.optional(BodyPart),
+  mm: z.optional(positiveRange),
+  grams: z.optional(positiveRange),
+  years: z.optional(positiveRange),
 })
 
 /** Days between sheds or molts by stage: the middle eight of ten. */
 export const Ecdysis = z.strictObject({
   what: z.enum(['shed', 'molt']),
   days: z.record(z.string(), positiveRange),
-  note: z.string().optional(),
+  note: z.optional(z.string()),
 })
 
 export const Breeding = z.strictObject({
   bears: z.enum(['eggs', 'young', 'splits']),
   /** Eggs or young at a time. */
-  clutch: positiveRange.optional(),
+  clutch: z.optional(positiveRange),
   /** Days between clutches. */
-  intervalDays: positiveRange.optional(),
+  intervalDays: z.optional(positiveRange),
   /** Temperatures and how long eggs take at each. */
-  incubation: z.array(z.strictObject({ celsius: z.number(), days: positiveRange })).optional(),
+  incubation: z.optional(z.array(z.strictObject({ celsius: z.number(), days: positiveRange }))),
   /** How long each stage lasts: egg, larva, pupa … */
-  stageDays: z.record(z.string(), positiveRange).optional(),
-  caution: z.string().optional(),
+  stageDays: z.optional(z.record(z.string(), positiveRange)),
+  caution: z.optional(z.string()),
 })
 
 export const Growth = z.strictObject({
   /** Days from hatching to adult size. */
   adultDays: positiveRange,
-  note: z.string().optional(),
+  note: z.optional(z.string()),
 })
 
 export const HealthSign = z.strictObject({
-  sign: z.string().min(1),
+  sign: z.string().check(z.minLength(1)),
   severity: Severity,
   /** What to do first; 'call the vet now' goes with every urgent one. */
-  first: z.string().optional(),
+  first: z.optional(z.string()),
   /** The fact of the record that shows it. */
-  shownBy: ShownBy.optional(),
+  shownBy: z.optional(ShownBy),
   /** The stages it is a sign at; all of them when not given. Moths die after they have laid. */
-  stages: z.array(z.string()).min(1).optional(),
+  stages: z.optional(z.array(z.string()).check(z.minLength(1))),
 })
 
 export const Together = z.strictObject({
   rule: z.enum(['alone', 'pairs', 'groups', 'colony']),
-  note: z.string().min(1),
+  note: z.string().check(z.minLength(1)),
 })
 
 /** The tasks around setting an enclosure up. */
 export const Setup = z.strictObject({
-  before: z.array(z.string().min(1)).default([]),
-  daily: z.array(z.string().min(1)).default([]),
-  weekly: z.array(z.string().min(1)).default([]),
+  before: z._default(z.array(z.string().check(z.minLength(1))), []),
+  daily: z._default(z.array(z.string().check(z.minLength(1))), []),
+  weekly: z._default(z.array(z.string().check(z.minLength(1))), []),
 })
 
 /** How long the old floor of a colony is kept for what hides in it. */
 export const HeldFloor = z.strictObject({
-  days: z.int().positive(),
-  checkEvery: z.int().positive(),
-  hides: z.string().min(1),
+  days: z.int().check(z.positive()),
+  checkEvery: z.int().check(z.positive()),
+  hides: z.string().check(z.minLength(1)),
   /** It need not be frozen before it goes: nothing in it could live outside of the house. */
-  harmlessOutside: z.boolean().optional(),
+  harmlessOutside: z.optional(z.boolean()),
 })
 export type HeldFloor = z.infer<typeof HeldFloor>
 
 /** A floor by parts of volume. */
 export const FloorRecipe = z.strictObject({
-  parts: z.array(z.strictObject({ material: z.string(), parts: z.number().positive() })).min(1),
-  depthMm: range.optional(),
-  note: z.string().optional(),
+  parts: z
+    .array(z.strictObject({ material: z.string(), parts: z.number().check(z.positive()) }))
+    .check(z.minLength(1)),
+  depthMm: z.optional(range),
+  note: z.optional(z.string()),
 })

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { SchoolPatch } from '../plan/duty.ts'
 import { Rest } from '../rest/rest.ts'
 import { Season } from '../time/season.ts'
@@ -8,30 +8,30 @@ import { Housing, Light } from './housing.ts'
 
 /** One side of a question on which keepers disagree, and what it changes. */
 export const SchoolOption = z.strictObject({
-  id: z.string().min(1),
-  name: z.string().min(1),
-  reason: z.string().min(1),
+  id: z.string().check(z.minLength(1)),
+  name: z.string().check(z.minLength(1)),
+  reason: z.string().check(z.minLength(1)),
   /** The stages it is about; all of them when not given. */
-  stages: z.array(z.string()).optional(),
+  stages: z.optional(z.array(z.string())),
   /** The time of the year outside of which it is not there. */
-  season: Season.optional(),
-  needs: Needs.optional(),
-  duties: z.array(SchoolPatch).default([]),
-  targets: z.array(ZoneTarget).default([]),
-  housing: Housing.partial().optional(),
-  light: Light.partial().optional(),
+  season: z.optional(Season),
+  needs: z.optional(Needs),
+  duties: z._default(z.array(SchoolPatch), []),
+  targets: z._default(z.array(ZoneTarget), []),
+  housing: z.optional(z.partial(Housing)),
+  light: z.optional(z.partial(Light)),
   /** A winter rest, and what it takes. */
-  rest: Rest.optional(),
+  rest: z.optional(Rest),
 })
 export type SchoolOption = z.infer<typeof SchoolOption>
 
 /** A question on which keepers disagree, with every side's reason. */
 export const School = z.strictObject({
-  id: z.string().min(1),
-  question: z.string().min(1),
+  id: z.string().check(z.minLength(1)),
+  question: z.string().check(z.minLength(1)),
   default: z.string(),
   /** Why that side is the one shipped. */
-  why: z.string().min(1).optional(),
-  options: z.array(SchoolOption).min(2),
+  why: z.optional(z.string().check(z.minLength(1))),
+  options: z.array(SchoolOption).check(z.minLength(2)),
 })
 export type School = z.infer<typeof School>

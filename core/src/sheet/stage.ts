@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { SheetDuty } from '../plan/duty.ts'
 import { Plausible } from '../plausible/plausible.ts'
 import { ZoneTarget } from './climate.ts'
@@ -6,28 +6,28 @@ import { Housing } from './housing.ts'
 
 /** What moves a resident on to the next stage; the first that holds. */
 export const StageEnd = z.strictObject({
-  ageDays: z.number().positive().optional(),
-  grams: z.number().positive().optional(),
-  lengthMm: z.number().positive().optional(),
-  legSpanMm: z.number().positive().optional(),
-  instar: z.int().positive().optional().describe('Molts counted since it hatched.'),
-  workers: z.number().positive().optional().describe('Animals in a colony.'),
-  perLitre: z.number().positive().optional().describe('Animals to a litre of enclosure.'),
+  ageDays: z.optional(z.number().check(z.positive())),
+  grams: z.optional(z.number().check(z.positive())),
+  lengthMm: z.optional(z.number().check(z.positive())),
+  legSpanMm: z.optional(z.number().check(z.positive())),
+  instar: z.optional(z.int().check(z.positive())).check(z.describe('Molts counted since it hatched.')),
+  workers: z.optional(z.number().check(z.positive())).check(z.describe('Animals in a colony.')),
+  perLitre: z.optional(z.number().check(z.positive())).check(z.describe('Animals to a litre of enclosure.')),
 })
 export type StageEnd = z.infer<typeof StageEnd>
 
 export const Stage = z.strictObject({
-  id: z.string().min(1),
-  name: z.string().min(1),
-  until: StageEnd.optional(),
+  id: z.string().check(z.minLength(1)),
+  name: z.string().check(z.minLength(1)),
+  until: z.optional(StageEnd),
   /** What one animal of this stage can weigh and measure. */
-  plausible: Plausible.optional(),
-  duties: z.array(SheetDuty).min(1),
+  plausible: z.optional(Plausible),
+  duties: z.array(SheetDuty).check(z.minLength(1)),
   /** Laid over the sheet's, zone by zone. */
-  targets: z.array(ZoneTarget).default([]),
+  targets: z._default(z.array(ZoneTarget), []),
   /** Days from one test of the water to the next, where the young need it more often. */
-  waterEvery: z.int().positive().optional(),
+  waterEvery: z.optional(z.int().check(z.positive())),
   /** Laid over the sheet's housing. */
-  housing: Housing.partial().optional(),
+  housing: z.optional(z.partial(Housing)),
 })
 export type Stage = z.infer<typeof Stage>

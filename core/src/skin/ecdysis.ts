@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy } from '../residents/residentKind.ts'
 import type { ResidentState } from '../residents/residentState.ts'
@@ -11,8 +11,8 @@ const SHEDS_KEPT = 12
 
 const Payload = z.strictObject({
   stage: EcdysisStage,
-  how: z.enum(['whole', 'inPieces']).optional(),
-  retained: z.array(SkinLeft).max(5).optional(),
+  how: z.optional(z.enum(['whole', 'inPieces'])),
+  retained: z.optional(z.array(SkinLeft).check(z.maxLength(5))),
 })
 
 /** Whether a sign belongs to the round of shed or molt that is already open: then its clock runs on.

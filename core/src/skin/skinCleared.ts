@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy } from '../residents/residentKind.ts'
 import { text } from '../subjects/values.ts'
@@ -6,7 +6,10 @@ import { SkinLeft } from './skinState.ts'
 
 /** Old skin that had stayed on is off: the parts named, or all of it. */
 export const skinCleared = residentKind({
-  payload: z.strictObject({ parts: z.array(SkinLeft).min(1).max(5).optional(), how: text.optional() }),
+  payload: z.strictObject({
+    parts: z.optional(z.array(SkinLeft).check(z.minLength(1), z.maxLength(5))),
+    how: z.optional(text),
+  }),
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { parts } = fact.payload

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { Mark } from '../subjects/mark.ts'
 
 const day = z.number()
@@ -22,7 +22,7 @@ export type SkinLeft = z.infer<typeof SkinLeft>
 
 export const SkinState = z.strictObject({
   /** The open sign of a shed or molt, since its first. */
-  sign: z.strictObject({ ...Mark.shape, stage: EcdysisStage, since: day }).nullable(),
+  sign: z.nullable(z.strictObject({ ...Mark.shape, stage: EcdysisStage, since: day })),
   /** Days on which the skin came off, oldest first. */
   sheds: z.array(day),
   /** Old skin still on, since the shed that left it. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { reduce } from '../fold/reduce.ts'
 import { WRITERS } from '../people/role.ts'
 import { entryOn, uidOf } from '../testing/histories.ts'
@@ -35,7 +35,7 @@ describe('the registry of kinds', () => {
     }
     const bellKind = kindFor<BellState>()
     const rung = bellKind({
-      payload: z.strictObject({ times: z.int().positive() }),
+      payload: z.strictObject({ times: z.int().check(z.positive()) }),
       recordedBy: WRITERS,
       fold: (state, { payload }) => ({ ...state, rung: state.rung + payload.times }),
     })

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { lotFamily } from '../keptFloor/lotFamily.ts'
 import type { Role } from '../people/role.ts'
 import { placeFamily } from '../places/placeFamily.ts'
@@ -8,7 +8,7 @@ import type { Happening, Kind, Touch } from './kind.ts'
 
 /** A kind of any payload: it was checked against its own where it was made. */
 interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds'> {
-  payload: z.ZodType
+  payload: z.ZodMiniType
   fold: (state: S, fact: Happening<never>) => S
   touches?: (payload: never) => Touch[]
 }
@@ -16,7 +16,7 @@ interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds'> {
 /** What a family of subjects is made of: its kinds of fact, its fold, and who may read it. */
 export interface Family<S extends Folded> {
   kinds: Record<string, KindLike<S>>
-  state: z.ZodType<S>
+  state: z.ZodMiniType<S>
   empty: () => S
   readBy: readonly Role[]
 }
@@ -35,7 +35,7 @@ export const FAMILY_NAMES = Object.keys(FAMILIES) as [FamilyName, ...FamilyName[
 type KindsOf<F extends FamilyName> = Families[F]['kinds']
 type PayloadIn<K> = K extends Kind<never, infer P> ? P : never
 type PayloadsOf<F extends FamilyName> = {
-  [N in keyof KindsOf<F> & string]: KindsOf<F>[N] extends { payload: z.ZodType<infer P> }
+  [N in keyof KindsOf<F> & string]: KindsOf<F>[N] extends { payload: z.ZodMiniType<infer P> }
     ? P
     : PayloadIn<KindsOf<F>[N]>
 }

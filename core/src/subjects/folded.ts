@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** What every fold begins with: how far its subject's history is folded, and from how many facts. */
 export const folded = {
-  cursor: z.strictObject({ at: z.string(), uid: z.string() }).nullable(),
+  cursor: z.nullable(z.strictObject({ at: z.string(), uid: z.string() })),
   facts: z.number(),
 }
 

@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import type { Role } from '../people/role.ts'
 
 /** What happened to one subject, as it reaches a fold. */
@@ -23,7 +23,7 @@ export interface Touch {
 
 /** One kind of fact about the subjects of a family. */
 export interface Kind<S, P> {
-  payload: z.ZodType<P>
+  payload: z.ZodMiniType<P>
   /** Who may record it. */
   recordedBy: readonly Role[]
   fold: (state: S, fact: Happening<P>) => S

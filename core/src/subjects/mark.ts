@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Happening } from './kind.ts'
 
 /** Who did something, and when. */

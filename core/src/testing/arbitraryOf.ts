@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 
 interface Bounds {
   minimum: number | undefined
@@ -46,11 +46,11 @@ function numbers(def: {
 
 /** Values that a schema accepts, as far as kinds of fact make use of Zod: what is generated follows from
  * what may be recorded, so that a new kind is tested as soon as it is there. */
-export function arbitraryOf(schema: z.ZodType): fc.Arbitrary<unknown> {
+export function arbitraryOf(schema: z.ZodMiniType): fc.Arbitrary<unknown> {
   const { def } = (schema as unknown as { _zod: { def: Record<string, never> & { type: string } } })._zod
   switch (def.type) {
     case 'object': {
-      const shape: Record<string, z.ZodType> = def['shape'] as never
+      const shape: Record<string, z.ZodMiniType> = def['shape'] as never
       const optional = Object.keys(shape).filter((key) => shape[key]?.def.type === 'optional')
       const requiredKeys = Object.keys(shape).filter((key) => !optional.includes(key))
       const inner = Object.entries(shape).map(([key, one]) => [key, arbitraryOf(one)] as const)
@@ -68,7 +68,7 @@ export function arbitraryOf(schema: z.ZodType): fc.Arbitrary<unknown> {
     case 'boolean':
       return fc.boolean()
     case 'union':
-      return fc.oneof(...(def['options'] as unknown as z.ZodType[]).map(arbitraryOf))
+      return fc.oneof(...(def['options'] as unknown as z.ZodMiniType[]).map(arbitraryOf))
     case 'array': {
       const { minimum = 0, maximum = 3 } = boundsOf(def['checks'])
       return fc.array(arbitraryOf(def['element'] as never), {

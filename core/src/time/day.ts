@@ -1,8 +1,8 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** A civil day, as the number of days since 1970-01-01 on the site's own calendar, from 1900 to 2200.
  * The difference of two days is a count of civil days; no clock time, no time zone. */
-export const Day = z.int().min(-25_567, 'before 1900').max(84_370, 'after 2200')
+export const Day = z.int().check(z.minimum(-25_567, 'before 1900'), z.maximum(84_370, 'after 2200'))
 export type Day = number
 
 /** Monday is 1 and Sunday is 7, as in ISO 8601. */

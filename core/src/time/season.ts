@@ -1,8 +1,10 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import type { Day } from './day.ts'
 import { isoDay } from './day.ts'
 
-const date = z.string().regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'month and day, such as 05-15')
+const date = z
+  .string()
+  .check(z.regex(/^(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/, 'month and day, such as 05-15'))
 
 /** A part of the year, both dates counted, which may go over the new year. Shipped sheets say it for a house in
  * the north; a house in the south writes its own. */

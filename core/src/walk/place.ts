@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** 0 founding and newborn, 1 general, 2 quarantine and sick, 3 outbreak. */
 export const Barrier = z.union([z.literal(0), z.literal(1), z.literal(2), z.literal(3)])

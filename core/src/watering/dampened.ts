@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
 import { confirmed, duty } from '../subjects/values.ts'
@@ -7,8 +7,8 @@ import { confirmed, duty } from '../subjects/values.ts'
 export const dampened = residentKind({
   payload: z.strictObject({
     duty,
-    litres: z.number().positive().max(1000).optional(),
-    end: z.enum(['whole', 'dampEnd', 'dryEnd']).optional(),
+    litres: z.optional(z.number().check(z.positive(), z.maximum(1000))),
+    end: z.optional(z.enum(['whole', 'dampEnd', 'dryEnd'])),
     confirmed,
   }),
   recordedBy: HANDS,

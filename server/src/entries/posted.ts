@@ -3,7 +3,7 @@ import type { EntryEnvelope, ErrorCode, Receipt } from '@kobrin/contract'
 import { may, provenText } from '@kobrin/contract'
 import type { Entry, Role } from '@kobrin/core'
 import { civil, isAmendment, mayRecord, PostedEntry } from '@kobrin/core'
-import type { ZodError } from 'zod'
+import type { core } from 'zod'
 import type { SignedIn, WorkedShift } from '../people/sessions.ts'
 import { refusalOf } from './turn.ts'
 
@@ -53,7 +53,7 @@ async function objection(entry: PostedEntry, raw: Raw, context: PostingContext):
   return author !== null && author !== entry.author ? 'not_allowed' : null
 }
 
-function unreadable(posted: Raw, { issues: [issue] }: ZodError): Receipt {
+function unreadable(posted: Raw, { issues: [issue] }: core.$ZodError): Receipt {
   const field = issue?.path.join('.') || 'entry'
   return refusalOf(posted.uid, 'bad_input', `${field}: ${issue?.message ?? 'cannot be read'}`)
 }

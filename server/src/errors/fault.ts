@@ -1,3 +1,5 @@
+import '@kobrin/contract/english'
+
 export type FaultCode =
   | 'database_unreachable'
   | 'database_damaged'

@@ -8,7 +8,11 @@ import { KobrinFault } from '../errors/fault.ts'
 const FILE = join('shared', 'signs.yaml')
 
 /** A sign that several sheets share, and the groups it is true for. */
-const SharedSign = HealthSign.extend({ id: z.string().min(1), groups: z.array(SheetGroup).min(1) })
+const SharedSign = z.strictObject({
+  ...HealthSign.shape,
+  id: z.string().min(1),
+  groups: z.array(SheetGroup).min(1),
+})
 type SharedSign = z.infer<typeof SharedSign>
 
 export type SharedSigns = ReadonlyMap<string, SharedSign>

@@ -1,4 +1,4 @@
-import { config } from 'zod'
+import { config } from 'zod/mini'
 
 // The page's policy lets nothing be compiled: no reader of shapes is to try, and be noted for it. Comes before them.
 config({ jitless: true })

@@ -1,13 +1,16 @@
 import { describe, expect, it } from 'vitest'
 import type { App } from 'vue'
 import { createApp, defineComponent, h, nextTick, reactive } from 'vue'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 import { useParts } from '../app/parts.ts'
 import NumberField from './NumberField.vue'
 import SchemaForm from './SchemaForm.vue'
 import TextField from './TextField.vue'
 
-const COUNTED = z.strictObject({ found: z.int().min(0), why: z.string().trim().min(1) })
+const COUNTED = z.strictObject({
+  found: z.int().check(z.minimum(0)),
+  why: z.string().check(z.trim(), z.minLength(1)),
+})
 
 function formOf(also?: () => Record<string, string>) {
   const draft = reactive<{ found: number | null; why: string }>({ found: null, why: '' })

@@ -3,7 +3,7 @@ import type { FormInstance } from '@primevue/forms'
 import { Form } from '@primevue/forms'
 import '../app/page.css'
 import { nextTick, shallowRef, useTemplateRef } from 'vue'
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import BegunBefore from '../drafts/BegunBefore.vue'
 import type { FormDraft } from '../drafts/useDraft.ts'
 import Wrong from './Wrong.vue'
@@ -13,7 +13,7 @@ import { checkAgainst } from './checkAgainst.ts'
 /** A form held against the schema that the server holds it against: what it would send is checked, and what is
  * wrong stands at the field it is about. */
 const { schema, sends, also, complaint, draft } = defineProps<{
-  schema: z.ZodType
+  schema: z.ZodMiniType
   /** What would be sent, as the fields stand now. */
   sends: () => unknown
   /** What no schema can know: what is wrong, by field. */

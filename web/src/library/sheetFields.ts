@@ -1,5 +1,5 @@
 import { Sheet } from '@kobrin/core'
-import { z } from 'zod'
+import * as z from 'zod/mini'
 
 /** What can be written at a place in a sheet. */
 export interface SheetField {

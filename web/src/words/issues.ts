@@ -1,4 +1,4 @@
-import type { z } from 'zod'
+import type * as z from 'zod/mini'
 import { t } from './told.ts'
 
 type Issue = Parameters<z.core.$ZodErrorMap>[0]
