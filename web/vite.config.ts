@@ -26,6 +26,8 @@ function precompressed(): Plugin {
 
 export default defineConfig({
   root: import.meta.dirname,
+  // Buttons ask for waves under a finger, which we never show, and pay for them whenever they are drawn.
+  resolve: { alias: { 'primevue/ripple': join(import.meta.dirname, 'src/app/noRipple.ts') } },
   plugins: [
     vue(),
     // Sentences are made ready here: the page carries no compiler for them.

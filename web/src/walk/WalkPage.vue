@@ -3,7 +3,7 @@ import type { Barrier, EntryKind, Task } from '@kobrin/core'
 import { asPlanned } from '@kobrin/core'
 import type { ComponentPublicInstance } from 'vue'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
-import { until, useElementSize, useEventListener } from '@vueuse/core'
+import { until, useElementSize, useEventListener, watchDebounced } from '@vueuse/core'
 import { useRouter } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { words } from '../words/en.ts'
@@ -49,17 +49,20 @@ const { letters, opensFirst } = useHandling()
 /** What lies behind the open panel is not to be touched through it. */
 const covered = computed(() => narrow.value && panelOpen.value)
 
-/** Whom the panel beside the board speaks of. After a touch it follows a frame later: the cell comes first. */
+/** Whom the panel beside the board speaks of. It follows once the eye rests: the cell under a finger, or the next
+ * one under a key that is held, comes first. */
 const inPanel = shallowRef(walk.focused)
+const FOLLOWS_AFTER_MS = 300
 
 function panelCaughtUp(): Promise<void> {
   inPanel.value = walk.focused
   return nextTick()
 }
 
-watch(
+watchDebounced(
   () => walk.focused,
-  () => afterNextPaint(() => (inPanel.value = walk.focused)),
+  (focused) => (inPanel.value = focused),
+  { debounce: FOLLOWS_AFTER_MS },
 )
 
 /** How long the panel may be on its way when a key is meant for it. */
