@@ -9,11 +9,14 @@ export const gained = residentKind({
   payload: z.strictObject({
     count: z.int().check(z.positive(), z.maximum(1_000_000)),
     lot: z.optional(Uid).check(z.describe('The old floor they were found in.')),
+    from: z.optional(Uid).check(z.describe('The resident that was put in with them.')),
     why: z.optional(text),
   }),
   recordedBy: KEEPERS,
-  touches: ({ lot, count }) =>
-    lot === undefined ? [] : [{ family: 'lot', subject: lot, how: 'cameOutOf', amount: count }],
+  touches: ({ lot, from, count }) => [
+    ...(lot === undefined ? [] : [{ family: 'lot', subject: lot, how: 'cameOutOf', amount: count }]),
+    ...(from === undefined ? [] : [{ family: 'resident', subject: from, how: 'tookIn', amount: count }]),
+  ],
   fold: (state, { day, payload }) => ({
     ...state,
     count: { ...state.count, last: { day, count: (countOf(state) ?? 0) + payload.count } },

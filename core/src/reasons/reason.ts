@@ -7,6 +7,7 @@ import type { DroppingsKind } from '../health/healthState.ts'
 import type { ShownBy } from '../health/shownBy.ts'
 import type { Quantity } from '../readings/quantity.ts'
 import type { Rest } from '../rest/rest.ts'
+import type { EndedHow } from '../residents/ended.ts'
 import type { EcdysisStage } from '../skin/skinState.ts'
 import type { Trigger } from '../stages/stageReached.ts'
 import type { Source } from '../plan/source.ts'
@@ -45,7 +46,9 @@ export type Reason =
   | { fact: 'count'; expected: number; found: number; by: string; day: number }
   | { fact: 'vacated'; by: string; day: number }
   | { fact: 'deaths'; count: number; days: number; of: number | null; by: string; day: number }
-  | { fact: 'gone'; how: 'died' | 'left'; by: string; day: number }
+  | { fact: 'gone'; how: EndedHow; by: string; day: number }
+  | { fact: 'companionDied'; companion: string; by: string; day: number }
+  | { fact: 'permit'; number: string; what: string | null; until: number }
   | { fact: 'floorKept'; day: number; by: string; where: string }
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
   | { fact: 'condition'; score: number; by: string; day: number }
@@ -71,5 +74,7 @@ export type Reason =
     }
   | { rule: 'shownBy'; shownBy: ShownBy }
   | { rule: 'unseen'; days: number }
+  | { rule: 'permit'; days: number }
+  | { rule: 'lookAfterDeath' }
   | { rule: 'retainedSkin'; days: number }
   | { source: Source }

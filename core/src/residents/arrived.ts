@@ -3,11 +3,25 @@ import { KEEPERS } from '../people/role.ts'
 import { text, Uid } from '../subjects/values.ts'
 import { residentKind } from './residentKind.ts'
 
+/** How somebody comes to be here. */
+export const ArrivedHow = z.enum(['brought', 'born', 'split', 'found'])
+export type ArrivedHow = z.infer<typeof ArrivedHow>
+
 /** It is here. Somebody who comes back begins a new stay. */
 export const arrived = residentKind({
-  payload: z.strictObject({ enclosure: Uid, source: z.optional(text) }),
+  payload: z.strictObject({
+    enclosure: Uid,
+    source: z.optional(text),
+    how: z.optional(ArrivedHow),
+    of: z
+      .optional(Uid)
+      .check(z.describe('Whose young it is, what it was split from, or in whose old floor it was found.')),
+  }),
   recordedBy: KEEPERS,
-  touches: ({ enclosure }) => [{ family: 'place', subject: enclosure, how: 'movedInto' }],
+  touches: ({ enclosure, of }) => [
+    { family: 'place', subject: enclosure, how: 'movedInto' },
+    ...(of === undefined ? [] : [{ family: 'resident', subject: of, how: 'cameFrom' }]),
+  ],
   fold: (state, { day, occurredAt, payload: { enclosure } }) => ({
     ...state,
     stay: {

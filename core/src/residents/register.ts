@@ -16,6 +16,9 @@ export const Register = z.strictObject({
   count: z.nullable(z.int().check(z.positive(), z.maximum(1_000_000))),
   sex: Sex,
   hatchedOn: z.nullable(Day),
+  /** How sure that day is, where it is not known to the day; and whether it is the day it was laid. */
+  hatchedTo: z.optional(z.enum(['month', 'year'])),
+  laid: z.optional(z.literal(true)),
   /** Set when the resident is stricter than its place, a sick animal for one. */
   barrier: z.nullable(Barrier),
   /** Schools chosen for it alone, option by question. */

@@ -2,6 +2,7 @@ import { cleaned } from '../cleaning/cleaned.ts'
 import { accounted } from '../count/accounted.ts'
 import { counted } from '../count/counted.ts'
 import { gained } from '../count/gained.ts'
+import { parted } from '../count/parted.ts'
 import { bowl } from '../feeding/bowl.ts'
 import { fed } from '../feeding/fed.ts'
 import { measured } from '../growth/measured.ts'
@@ -12,6 +13,7 @@ import { observed } from '../health/observed.ts'
 import { held } from '../holds/held.ts'
 import { released } from '../holds/released.ts'
 import { checked } from '../looking/checked.ts'
+import { companionDied } from '../looking/companionDied.ts'
 import { droppings } from '../looking/droppings.ts'
 import { looked } from '../looking/looked.ts'
 import { EVERYONE } from '../people/role.ts'
@@ -20,10 +22,15 @@ import { skinCleared } from '../skin/skinCleared.ts'
 import { dampened } from '../watering/dampened.ts'
 import { watered } from '../watering/watered.ts'
 import { arrived } from './arrived.ts'
+import { described } from './described.ts'
 import { died } from './died.ts'
+import { examined } from './examined.ts'
 import { expected } from './expected.ts'
 import { left } from './left.ts'
+import { lost } from './lost.ts'
+import { merged } from './merged.ts'
 import { moved } from './moved.ts'
+import { permitted } from './permitted.ts'
 import { registered } from './registered.ts'
 import { emptyResident, ResidentState } from './residentState.ts'
 import { schooled } from './schooled.ts'
@@ -37,12 +44,18 @@ export const residentFamily = {
     arrived,
     moved,
     died,
+    examined,
     left,
+    lost,
+    merged,
+    described,
+    permitted,
     staged,
     schooled,
     counted,
     accounted,
     gained,
+    parted,
     fed,
     bowl,
     watered,
@@ -55,6 +68,7 @@ export const residentFamily = {
     looked,
     droppings,
     checked,
+    companionDied,
     condition,
     observed,
     noted,

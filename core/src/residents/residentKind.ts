@@ -13,5 +13,5 @@ export function withDone(state: ResidentState, duty: string, fact: Happening): R
 
 /** Being handled, weighed, measured or eating in view is being seen. */
 export function seenBy(state: ResidentState, fact: Happening): ResidentState {
-  return { ...state, looking: { seenOn: fact.day, searches: 0 } }
+  return { ...state, looking: { ...state.looking, seenOn: fact.day, searches: 0 } }
 }

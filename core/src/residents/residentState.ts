@@ -9,6 +9,7 @@ import { nothingShed, SkinState } from '../skin/skinState.ts'
 import { folded, nothingFolded } from '../subjects/folded.ts'
 import { Mark } from '../subjects/mark.ts'
 import { text } from '../subjects/values.ts'
+import { IdentityState } from './identity.ts'
 import { Register } from './register.ts'
 import { nowhere, StayState } from './stayState.ts'
 
@@ -16,6 +17,7 @@ import { nowhere, StayState } from './stayState.ts'
 export const ResidentState = z.strictObject({
   ...folded,
   register: z.nullable(Register),
+  identity: z.optional(IdentityState),
   stay: StayState,
   /** Last done, by duty. */
   done: z.record(z.string(), Mark),

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Mark } from '../subjects/mark.ts'
+import { Ended } from './ended.ts'
 
 const day = z.number()
 
@@ -9,7 +9,7 @@ export const StayState = z.strictObject({
   expectedOn: z.nullable(day),
   arrivedOn: z.nullable(day),
   place: z.nullable(z.strictObject({ enclosure: z.string(), since: day, at: z.string() })),
-  ended: z.nullable(z.strictObject({ ...Mark.shape, how: z.enum(['died', 'left']) })),
+  ended: z.nullable(Ended),
 })
 export type StayState = z.infer<typeof StayState>
 

@@ -5,6 +5,7 @@ import type { DutyPatch } from '../plan/duty.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
 import type { Quantity } from '../readings/quantity.ts'
 import type { SheetGroup } from '../sheet/group.ts'
+import type { EndedHow } from '../residents/ended.ts'
 import type { Reason } from '../reasons/reason.ts'
 
 export type VerdictWhat =
@@ -19,7 +20,11 @@ export type VerdictWhat =
   | { code: 'vacated'; leaves: 'toClean' | 'toHold'; resident: string; day: number }
   | { code: 'floorReady'; lot: string; where: string; since: number; freeze: boolean }
   | { code: 'floorWaits'; lot: string; where: string }
-  | { code: 'gone'; how: 'died' | 'left'; day: number }
+  | { code: 'gone'; how: EndedHow; day: number }
+  | { code: 'postMortemOpen'; day: number }
+  | { code: 'bodyWaits'; day: number }
+  | { code: 'dueBack'; day: number }
+  | { code: 'permitEnds'; number: string; until: number }
   | {
       code: 'reading'
       zone: string

@@ -5,6 +5,7 @@ import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
+import { permitVerdicts } from '../residents/permitVerdicts.ts'
 import { readingVerdicts } from '../readings/readingVerdicts.ts'
 import { weightFact } from '../growth/weightFact.ts'
 import { observationsStanding } from '../health/observationsStanding.ts'
@@ -130,6 +131,7 @@ export function verdictsOn(evidence: Evidence): Verdict[] {
     ...restVerdicts(evidence),
     ...observations(evidence),
     ...leftOpen(evidence),
+    ...permitVerdicts(evidence),
   ]
   return verdicts.sort(byGravity)
 }

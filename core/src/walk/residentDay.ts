@@ -16,6 +16,7 @@ import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { Duty } from '../plan/duty.ts'
 import { isBefore } from '../plan/setupDuties.ts'
 import type { Plan } from '../plan/plan.ts'
+import { becauseOfDeath, lookAfterDeath } from '../looking/lookAfterDeath.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
 import type { Readings } from '../readings/readingsState.ts'
@@ -119,6 +120,8 @@ function factsOf(duty: Duty, today: Today): DuenessFacts {
 
 function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
   const { state } = today
+  const afterDeath = becauseOfDeath(duty, state)
+  if (afterDeath) return afterDeath
   const because: Reason[] = []
   const line = duty.does === 'feed' ? own(state.feeding.lines, duty.id) : undefined
   const mark = line ? lastMealIn(line) : markFor(duty, today)
@@ -289,6 +292,7 @@ export function residentDay({
   for (const duty of plan.duties)
     if (isBefore(duty) === coming && (!duty.reads || isReadNow(duty.reads, now)))
       tasks.push(taskOf(duty, today))
+  tasks.push(...lookAfterDeath(plan, state, day).map((duty) => taskOf(duty, today)))
   tasks.push(...floorTasks(floors, plan, day))
   return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors, readings }), weight }
 }

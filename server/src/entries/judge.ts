@@ -35,8 +35,10 @@ function hasOption(sheet: Sheet | undefined, school: string, option: string): bo
 
 /** What a fact says has to be of this house: its places, its sheets. */
 function aboutHouse(subject: string, fact: Pick<Fact, 'kind' | 'payload'>, known: Known): ErrorCode | null {
-  for (const { family, subject: touched } of touchesOf(fact))
+  for (const { family, subject: touched } of touchesOf(fact)) {
+    if (touched === subject) return 'about_itself'
     if (known.familyOf(touched) !== family) return family === 'place' ? 'unknown_place' : 'unknown_subject'
+  }
   const { kind, payload } = fact as Fact
   const sheet = known.sheet(known.registerOf(subject)?.sheet ?? '')
   switch (kind) {

@@ -95,12 +95,14 @@ describe('entries of each kind', () => {
 
   it.each(cases)('a %s recording "%s" is answered as the table says', async (role, kind) => {
     const place = site.enclosures.at(-1)?.id ?? ''
+    const another = site.residents.find(({ id }) => id !== subjects().resident)?.id ?? ''
     let payload = PAYLOADS[kind]
     if ('enclosure' in payload) payload = { ...payload, enclosure: place }
     else if ('resident' in payload) payload = { ...payload, resident: subjects().resident }
-    else if ('of' in payload) payload = { ...payload, of: subjects().resident }
-    else if ('to' in payload && kind === 'moved') payload = { to: place }
-    else if ('target' in payload) {
+    for (const whom of ['of', 'into', 'companion'])
+      if (whom in payload) payload = { ...payload, [whom]: another }
+    if (kind === 'moved') payload = { to: place }
+    if ('target' in payload) {
       const { uid } = may(role, 'writeEntries')
         ? await post(role, 'noted', { payload: { text: 'First' } })
         : { uid: uuidv7() }

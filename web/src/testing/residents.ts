@@ -8,6 +8,7 @@ export const teller = {
   today: TODAY,
   who: (id: string) => ({ lotte: 'Lotte', priya: 'Priya' })[id] ?? id,
   clock: (iso: string) => iso.slice(11, 16),
+  resident: (id: string) => ({ gaff: 'Gaff', orlop: 'Orlop' })[id] ?? id,
   stage: (sheet: string, stage: string) => `${sheet}, ${stage}`,
   school: (sheet: string, school: string, option: string) => `${sheet}: ${option} (${school})`,
   stageOf: (_residentId: string, stage: string) => (stage === 'adult' ? 'Adult' : stage),

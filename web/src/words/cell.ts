@@ -1,7 +1,7 @@
 import type { Duty, Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
-import { isBefore, isStopped } from '@kobrin/core'
+import { AFTER_DEATH, isBefore, isStopped } from '@kobrin/core'
 import { words } from './en.ts'
-import { sayDay, sayGrams, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange } from './numbers.ts'
 import { spaced } from './spaced.ts'
 import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
 import { sayAll } from './sayAll.ts'
@@ -45,6 +45,7 @@ export function sayMealOf(label: string | undefined, offering: Offering): string
 
 export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): string {
   if (keptAt !== undefined) return t('oldFloor', { keptAt })
+  if (duty.id === AFTER_DEATH) return t('lookAfterDeath')
   if (duty.reads) return t('read', { point: sayPoint(duty.reads) })
   return duty.label ?? words.duty[duty.does]
 }
@@ -94,7 +95,19 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'floorWaits':
       return t('oldFloorLookInto', { where: what.where })
     case 'gone':
-      return `${what.how === 'died' ? t('died') : t('left')} ${sayDay(what.day, today)}`
+      return `${words.gone[what.how]} ${sayDay(what.day, today)}`
+    case 'postMortemOpen':
+      return t('postMortemOpen', { day: sayDay(what.day, today) })
+    case 'bodyWaits':
+      return t('bodyWaits', { day: sayDay(what.day, today) })
+    case 'dueBack':
+      return what.day < today
+        ? t('wasDueBack', { date: sayDate(what.day, today) })
+        : t('isDueBack', { date: sayDate(what.day, today) })
+    case 'permitEnds':
+      return what.until < today
+        ? t('permitEnded', { number: what.number, date: sayDate(what.until, today) })
+        : t('permitEnds', { number: what.number, date: sayDate(what.until, today) })
     case 'reading':
       return sayReading(what)
     case 'sign':

@@ -4,11 +4,12 @@ import { terms } from './terms.ts'
 import type { Teller } from './reasons.ts'
 import { sayDate, sayGrams } from './numbers.ts'
 import { sayValue } from './readings.ts'
+import { sayAll } from './sayAll.ts'
 import { spaced } from './spaced.ts'
 import { t } from './told.ts'
 
-/** Names as entries need them: days from today, and the stages and schools of the sheet of a resident. */
-export type EntryTeller = Pick<Teller, 'today' | 'stageOf' | 'schoolOf'>
+/** Names as entries need them: days from today, people and residents, and the stages and schools of a sheet. */
+export type EntryTeller = Pick<Teller, 'today' | 'who' | 'resident' | 'stageOf' | 'schoolOf'>
 
 /** Whom a fact is about, and the names it is said with. */
 interface About extends EntryTeller {
@@ -20,8 +21,37 @@ function withWhy(says: string, why: string | undefined): string {
   return why ? t('saysWhy', { says, why }) : says
 }
 
-function sayGone(one: string, some: (count: number) => string, { count, why }: Payload<'died'>): string {
-  return withWhy(count === undefined ? one : some(count), why)
+function sayDeath(payload: Payload<'died'>, { today, who }: About): string {
+  const { count, why, foundBy, lastAlive, postMortem, disposal } = payload
+  let says = withWhy(count === undefined ? t('diedEntry') : t('someDied', { count }), why)
+  if (lastAlive !== undefined) says = t('lastSeenAlive', { says, date: sayDate(lastAlive, today) })
+  if (foundBy !== undefined) says = t('diedFoundBy', { says, name: who(foundBy) })
+  if (postMortem) says = t('askedToLookInto', { says })
+  return disposal === undefined ? says : `${says}. ${t('bodyEntry', { disposal: terms.disposal[disposal] })}`
+}
+
+function sayLeft({ count, why, to, as, dueBack }: Payload<'left'>, { today }: About): string {
+  const gone =
+    count === undefined
+      ? t('leftTo', { as: as === undefined ? t('leftEntry') : terms.leftAs[as], to })
+      : t('someLeftTo', { count, to })
+  const says = dueBack === undefined ? gone : t('backOn', { says: gone, date: sayDate(dueBack, today) })
+  return withWhy(says, why)
+}
+
+function sayDescribed({ origin, parents, marks, chip }: Payload<'described'>, { resident }: About): string {
+  const known = [
+    ...(origin === undefined ? [] : [terms.origin[origin]]),
+    ...(parents?.length ? [t('youngOf', { names: sayAll(parents.map(resident)) })] : []),
+    ...(chip === undefined ? [] : [t('chipNumber', { chip })]),
+    ...(marks === undefined ? [] : [marks]),
+  ]
+  return t('describedAs', { words: known.join('; ') })
+}
+
+function sayArrived({ source, how, of }: Payload<'arrived'>, { resident }: About): string {
+  if (of !== undefined) return t(`${how ?? 'brought'}HereOf`, { name: resident(of) })
+  return source ? t('arrivedFrom', { source }) : t('arrivedEntry')
 }
 
 function saySkins(parts: readonly SkinLeft[]): string {
@@ -57,10 +87,25 @@ function sayBowl({ found, leftFraction, refilled }: Payload<'bowl'>): string {
 
 const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } = {
   registered: ({ name }) => t('putOnRecord', { name }),
-  arrived: ({ source }) => (source ? t('arrivedFrom', { source }) : t('arrivedEntry')),
-  died: (payload) => sayGone(t('diedEntry'), (count) => t('someDied', { count }), payload),
-  left: (payload) =>
-    sayGone(t('leftTo', { to: payload.to }), (count) => t('someLeftTo', { count, to: payload.to }), payload),
+  arrived: sayArrived,
+  died: sayDeath,
+  examined: ({ found, disposal }) =>
+    [
+      ...(found === undefined ? [] : [t('examinedEntry', { found })]),
+      ...(disposal === undefined ? [] : [t('bodyEntry', { disposal: terms.disposal[disposal] })]),
+    ].join('. '),
+  left: sayLeft,
+  lost: ({ why }) => withWhy(t('lostEntry'), why),
+  merged: ({ into, why }, { resident }) => withWhy(t('mergedEntry', { name: resident(into) }), why),
+  parted: ({ count, into }, { resident }) => t('partedEntry', { count, name: resident(into) }),
+  companionDied: ({ companion }, { resident }) => t('companionDiedEntry', { name: resident(companion) }),
+  described: sayDescribed,
+  permitted: ({ number, until, withdrawn }, { today }) =>
+    withdrawn
+      ? t('permitWithdrawn', { number })
+      : until === null
+        ? t('permitted', { number })
+        : t('permittedUntil', { number, date: sayDate(until, today) }),
   staged: ({ stage, why }, { of, stageOf }) => t('stage', { stage: stageOf(of, stage), why }),
   schooled: ({ school, option, why }, { of, schoolOf }) =>
     t('school', { school: schoolOf(of, school, option), why }),
@@ -76,8 +121,13 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
   counted: ({ count, expected }) =>
     expected === undefined ? t('counted', { counted: count }) : t('countedOf', { counted: count, expected }),
   accounted: ({ found, lost, why }) => t('missingFoundAgainGiven', { found, lost, why }),
-  gained: ({ count, lot, why }) =>
-    withWhy(lot ? t('moreFoundInOld', { more: count }) : t('more', { more: count }), why),
+  gained: ({ count, lot, from, why }, { resident }) => {
+    const more =
+      from === undefined
+        ? t('more', { more: count })
+        : t('moreTakenIn', { more: count, name: resident(from) })
+    return withWhy(lot ? t('moreFoundInOld', { more: count }) : more, why)
+  },
   floorKept: ({ at }) => t('oldFloorPutAside', { at }),
   floorChecked: ({ found, count }) =>
     found === 'nothing'

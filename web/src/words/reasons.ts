@@ -14,6 +14,8 @@ export interface Teller {
   /** Name of a person by id. */
   who: (personId: string) => string
   clock: (iso: string) => string
+  /** Name of a resident by id. */
+  resident: (residentId: string) => string
   /** "Royal python, Adult" */
   stage: (sheet: string, stage: string) => string
   /** "Damp hide (Moist floor, or dry floor with a damp hide?)" */
@@ -144,6 +146,8 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
     reason.days === 0 ? t('skinThatStaysOn') : t('skinStillOnAfter', { count: reason.days }),
   condition: (reason) => t('n3IsRightFrom', { step: reason.step * 100 }),
   heldFloor: sayHeldFloor,
+  permit: (reason) => t('permitAhead', { count: reason.days }),
+  lookAfterDeath: () => t('whatKilledOne'),
 }
 
 const FACTS: {
@@ -152,10 +156,14 @@ const FACTS: {
   lastDone: (reason, { today, who }) => t('last', { day: sayDay(reason.day, today), who: who(reason.by) }),
   gone: (reason, { today, who }) =>
     t('recordedBy', {
-      how: reason.how === 'died' ? t('died') : t('left'),
+      how: words.gone[reason.how],
       day: sayDay(reason.day, today),
       who: who(reason.by),
     }),
+  companionDied: ({ companion, by, day }, { today, who, resident }) =>
+    t('diedBesideIt', { name: resident(companion), day: sayDay(day, today), who: who(by) }),
+  permit: ({ number, what, until }, { today }) =>
+    t('permitUntil', { permit: what === null ? number : `${number}, ${what}`, date: sayDate(until, today) }),
   neverDone: (reason, { today }) => t('notDoneYetSince', { date: sayDate(reason.since, today) }),
   refused: (reason, { today }) =>
     t('refusedInARow', {

@@ -27,6 +27,7 @@ export function useTeller(): Teller {
     },
     who: (personId) => site.nameOf(personId),
     clock: (iso) => today.clock(iso),
+    resident: (residentId) => site.residents.get(residentId)?.name ?? '',
     stage: (sheet, stage) => `${site.species.get(sheet)?.common ?? sheet}, ${stageName(sheet, stage)}`,
     school,
     stageOf: (residentId, stage) => stageName(sheetOf(residentId), stage),

@@ -22,6 +22,24 @@ export default {
     none: 'none found',
   },
 
+  origin: {
+    bornHere: 'born here',
+    captive: 'bred by somebody',
+    wild: 'caught in the wild',
+    unknown: 'nobody knows',
+  },
+
+  leftAs: { rehomed: 'Rehomed', lent: 'Lent', givenBack: 'Given back', released: 'Released' },
+
+  disposal: {
+    notYet: 'not seen to yet',
+    frozen: 'frozen',
+    collected: 'collected',
+    burnt: 'burnt',
+    buried: 'buried',
+    kept: 'kept for teaching',
+  },
+
   end: { whole: 'all over', dampEnd: 'at the damp end', dryEnd: 'at the dry end' },
 
   condition: { 1: 'starved', 2: 'thin', 3: 'right', 4: 'fat', 5: 'obese' },

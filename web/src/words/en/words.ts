@@ -15,7 +15,14 @@ export default {
     stale: 'More than a week since this PIN was last given here: only with a link to the server.',
     unknown: 'Without a link only those can take over who have given their PIN on this tablet before.',
   },
-  went: { moved: 'moved out', died: 'died', left: 'left the house' },
+  went: {
+    moved: 'moved out',
+    died: 'died',
+    left: 'left the house',
+    lost: 'was given up as lost',
+    merged: 'went to live with others',
+  },
+  gone: { died: 'Died', left: 'Left', lost: 'Given up as lost', merged: 'Lives on with others' },
 
   duty: {
     feed: 'Feed',
