@@ -14,7 +14,9 @@ export function provenText(entry: {
   author?: unknown
   act?: unknown
   payload?: unknown
+  writtenAt?: unknown
 }): string {
-  const { uid, subject, kind, occurredAt, author, act = null, payload } = entry
-  return JSON.stringify([uid, subject, kind, occurredAt, author, act, payload])
+  const { uid, subject, kind, occurredAt, author, act = null, payload, writtenAt } = entry
+  const later = writtenAt === undefined ? [] : [writtenAt]
+  return JSON.stringify([uid, subject, kind, occurredAt, author, act, payload, ...later])
 }

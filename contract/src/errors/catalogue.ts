@@ -41,6 +41,7 @@ export const ERRORS = {
   wrong_origin: { status: 403, message: 'This request came from another site and was not carried out.' },
   not_found: { status: 404, message: 'There is nothing here.' },
   unknown_resident: { status: 404, message: 'No such resident is on record.' },
+  before_it_happened: { status: 409, message: 'It is written down before it happened.' },
   about_itself: { status: 409, message: 'Nobody is its own parent, companion or colony.' },
   unknown_subject: { status: 404, message: 'What this is about is not on record.' },
   known_subject: { status: 409, message: 'This is on record already.' },

@@ -1,6 +1,7 @@
 import { weightLevel } from '../growth/weightLevel.ts'
 import type { Draft } from './entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
+import type { Day } from '../time/day.ts'
 import type { Bound } from '../plausible/plausible.ts'
 import type { Quantity } from '../readings/quantity.ts'
 import { SCALES } from '../readings/quantity.ts'
@@ -25,6 +26,7 @@ export type Doubt =
     }
   | { code: 'offScale'; what: Quantity; value: number; low: number; high: number }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
+  | { code: 'beforeArrival'; day: Day }
 
 /** A weighing this many times above or below the last level is not growth. */
 const FAR = 1.5
@@ -66,9 +68,21 @@ function restDoubt({ day, state, plan }: DoubtEvidence): Doubt | null {
   return obstacles.length > 0 ? { code: 'restUnfit', obstacles } : null
 }
 
-/** What to ask before keeping a value, or null when it looks like what came before.
+/** What founds a stay is said of a day before it, and what others tell of it may be older. */
+const MAY_PRECEDE: ReadonlySet<Draft['kind']> = new Set([
+  'registered',
+  'expected',
+  'arrived',
+  'described',
+  'permitted',
+])
+
+/** What to ask before keeping something that is said for a day, or null when it looks like what came before.
  * Never a refusal: a keeper who looks again and insists is believed, and the entry says so. */
 export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): Doubt | null {
+  const { arrivedOn } = state.stay
+  if (arrivedOn !== null && day < arrivedOn && !MAY_PRECEDE.has(draft.kind))
+    return { code: 'beforeArrival', day: arrivedOn }
   switch (draft.kind) {
     case 'weighed': {
       const level = weightLevel(state.growth.weights, plan.weighing)

@@ -8,6 +8,7 @@ const posted = {
   uid: Uid,
   subject: Uid.check(z.describe('What it is about: a resident, a place, a lot.')),
   occurredAt: Instant,
+  writtenAt: z.optional(Instant).check(z.describe('When it was written down, where that was later.')),
   author: Uid,
   act: z.optional(Uid).check(z.describe('Ties the entries of one doing: accepted and taken back together.')),
 }

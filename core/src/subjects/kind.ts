@@ -6,6 +6,8 @@ export interface Happening<P = unknown> {
   uid: string
   subject: string
   occurredAt: string
+  /** When it was written down, where that was later than it happened. */
+  writtenAt?: string | undefined
   day: number
   author: string
   /** Ties the entries of one doing. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { civil } from './civil.ts'
+import { civil, instantAt } from './civil.ts'
 import { dayFromIso, isoDay, weekdayOf } from './day.ts'
 
 const ZONES = [
@@ -62,4 +62,28 @@ describe('days', () => {
     expect(weekdayOf(dayFromIso('2026-11-24'))).toBe(2)
     expect(weekdayOf(dayFromIso('1969-12-28'))).toBe(7)
   })
+})
+
+describe('the instant of a civil day and minute', () => {
+  it('shows that day and minute, in every zone', () => {
+    const moment = fc.integer({ min: Date.UTC(1990, 0, 1), max: Date.UTC(2040, 0, 1) })
+    fc.assert(
+      fc.property(moment, fc.constantFrom(...ZONES), (ms, zone) => {
+        const shown = civil(ms, zone)
+        expect(civil(instantAt(shown, zone), zone)).toEqual(shown)
+      }),
+    )
+  })
+
+  it.each([
+    ['2026-03-29', 90, '2026-03-29T01:30:00.000Z'],
+    ['2026-10-25', 90, '2026-10-25T00:30:00.000Z'],
+    ['2026-06-30', 30, '2026-06-29T23:30:00.000Z'],
+  ])(
+    'in London, %s at minute %i: what is left out comes an hour later, of two the first',
+    (iso, minute, at) => {
+      const ms = instantAt({ day: dayFromIso(iso), minute }, 'Europe/London')
+      expect(new Date(ms).toISOString()).toBe(at)
+    },
+  )
 })

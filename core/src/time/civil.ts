@@ -39,6 +39,22 @@ function civilAt(instantMs: number, zone: string): Civil {
   return { day: midnight / 86_400_000, minute: (part.hour ?? 0) * 60 + (part.minute ?? 0) }
 }
 
+/** The instant (milliseconds since 1970 UTC) at which a site's calendar and clock show this. A time that a
+ * clock change leaves out is taken as an hour later; of one that comes twice, the first.
+ * Throws RangeError on an unknown zone. */
+export function instantAt({ day, minute }: Civil, zone: string): number {
+  const wanted = day * 86_400_000 + minute * 60_000
+  const behind = (instantMs: number) => {
+    const there = civil(instantMs, zone)
+    return instantMs - (there.day * 86_400_000 + there.minute * 60_000)
+  }
+  // A day earlier and a day later stand on either side of any change of the clock.
+  const before = wanted + behind(wanted - 86_400_000)
+  const after = wanted + behind(wanted + 86_400_000)
+  const shows = (instantMs: number) => instantMs - behind(instantMs) === wanted
+  return [before, after].filter(shows).sort((a, b) => a - b)[0] ?? before
+}
+
 /** The civil day and wall-clock minute of an instant (milliseconds since 1970 UTC) in an IANA zone.
  * Throws RangeError on an unknown zone: the zone is site configuration, not keeper input. */
 export function civil(instantMs: number, zone: string): Civil {

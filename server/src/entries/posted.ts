@@ -33,7 +33,7 @@ async function isProven(entry: PostedEntry, raw: Raw, { proofs, shift }: Posting
   const proof = proofs[entry.uid]
   const worked = proof && (await shift(proof.shift))
   if (!worked || worked.personId !== entry.author) return false
-  const at = Date.parse(entry.occurredAt)
+  const at = Date.parse(entry.writtenAt ?? entry.occurredAt)
   if (at < worked.fromMs - CLOCK_SLACK_MS || at > worked.untilMs + CLOCK_SLACK_MS) return false
   return isStampedWith(worked.key, raw, proof.mac)
 }
@@ -44,7 +44,9 @@ async function objection(entry: PostedEntry, raw: Raw, context: PostingContext):
   if (!mine && !(await isProven(entry, raw, context))) return 'not_yours'
   const role = mine ? who.person.role : await context.roleOf(entry.author)
   if (!role || !mayRecord(role, entry.kind)) return 'not_allowed'
-  if (Date.parse(entry.occurredAt) > context.nowMs + CLOCK_SLACK_MS) return 'in_future'
+  const written = Date.parse(entry.writtenAt ?? entry.occurredAt)
+  if (written > context.nowMs + CLOCK_SLACK_MS) return 'in_future'
+  if (Date.parse(entry.occurredAt) > written) return 'before_it_happened'
   if (!isAmendment(entry)) return null
   // What a role may not record it may not bring about by a correction either.
   if (entry.kind === 'corrected' && !mayRecord(role, entry.payload.to.kind)) return 'not_allowed'

@@ -18,7 +18,8 @@ export const ENTRY_JSON = `concat(
   '","occurredAt":"', insert(occurred_at, 11, 1, 'T'),
   'Z","day":', to_days(day) - 719528,
   ',"recordedAt":"', insert(recorded_at, 11, 1, 'T'),
-  'Z","author":"', author_id,
+  if(written_at is null, 'Z', concat('Z","writtenAt":"', insert(written_at, 11, 1, 'T'), 'Z')),
+  '","author":"', author_id,
   if(act is null, '"', concat('","act":"', act, '"')),
   ',"payload":', payload, '}')`
 

@@ -21,7 +21,7 @@ const place = {
 /** A sum over all that an entry says, as SQL. It finds what a disk, a hand or a program changed; it is no
  * proof against somebody who changes the sum as well. */
 export const SEAL = sql.raw(
-  `crc32(concat_ws('|', subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload))`,
+  `crc32(concat_ws('|', subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload, written_at))`,
 )
 
 /** The facts. Append-only; clustered so that one subject's history is one range of pages. */
@@ -36,6 +36,8 @@ export const entry = mysqlTable(
     kind: varchar('kind', { length: 20 }).$type<EntryKind>().notNull(),
     day: civilDay('day').notNull(),
     recordedAt: instant('recorded_at').notNull(),
+    /** When it was written down, where that was later than it happened. */
+    writtenAt: instant('written_at'),
     authorId: uuid('author_id').notNull(),
     act: uuid('act'),
     payload: document<Entry['payload']>()('payload').notNull(),

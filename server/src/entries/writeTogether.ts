@@ -74,8 +74,8 @@ function transaction(size: Size): string {
       end if;
       set base = last_insert_id() - ${entries};
       insert into entry
-        (subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload)
-        values ${listed(entries, (index) => `(?, ?, ?, ?, base + ${index + 1}, ?, ?, ?, ?, ?, ?, ?)`)};
+        (subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload, written_at)
+        values ${listed(entries, (index) => `(?, ?, ?, ?, base + ${index + 1}, ?, ?, ?, ?, ?, ?, ?, ?)`)};
       ${when(
         begun,
         `insert into subject (id, family, version, up_to, state)
@@ -152,7 +152,7 @@ type Parts = ReturnType<typeof partsOf>
 function entryValues({ entries, lease, now }: Parts): Value[] {
   const recordedAt = sqlInstant(now)
   return entries.flatMap(
-    ({ entry: { subject, occurredAt, uid, kind, day, author, act, payload }, family }) => [
+    ({ entry: { subject, occurredAt, uid, kind, day, author, act, payload, writtenAt }, family }) => [
       subject,
       sqlInstant(occurredAt),
       uid,
@@ -164,6 +164,7 @@ function entryValues({ entries, lease, now }: Parts): Value[] {
       author,
       act ?? null,
       JSON.stringify(payload),
+      writtenAt === undefined ? null : sqlInstant(writtenAt),
     ],
   )
 }

@@ -27,6 +27,7 @@ export const router = createRouter({
     },
     { path: '/residents/new', name: 'newResident', component: desk('NewResidentPage') },
     { path: '/residents/:id/plan', name: 'plan', component: desk('PlanPage'), props: true },
+    { path: '/residents/:id/out', name: 'out', component: desk('OutPage'), props: true },
     { path: '/residents/:id/move', name: 'move', component: desk('MovePage'), props: true },
     { path: '/enclosures/:id', name: 'enclosure', component: desk('EnclosurePage'), props: true },
     { path: '/enclosures/:id/door', name: 'doorCard', component: desk('DoorCardPage'), props: true },

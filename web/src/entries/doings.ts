@@ -1,5 +1,6 @@
 import { ROUTES } from '@kobrin/contract'
 import type { Draft, Entry } from '@kobrin/core'
+import type { Moment, When } from '../time/useToday.ts'
 import { call } from '../wire/call.ts'
 import { createActs } from './acts.ts'
 import { t } from './words.ts'
@@ -7,7 +8,7 @@ import { t } from './words.ts'
 interface DoingsOptions {
   /** Who is at work here; nobody, and nothing is kept. */
   author: () => string | undefined
-  moment: () => { at: string; day: number }
+  moment: (when?: When) => Moment
   /** Does something as soon as there is something to write with. */
   whenReady: (act: (newUid: () => string) => void) => void
   put: (entries: readonly Entry[]) => void
@@ -18,6 +19,8 @@ interface Keeping {
   together?: boolean
   /** It takes something back itself. */
   undoes?: boolean
+  /** When it happened, where that was not now. */
+  when?: When
 }
 
 function retractions(entries: readonly Pick<Entry, 'uid' | 'subject'>[], why: string): Draft[] {
@@ -33,13 +36,13 @@ export function createDoings({ author, moment, whenReady, put }: DoingsOptions) 
   function keep(
     drafts: readonly Draft[],
     says: string,
-    { together = false, undoes = false }: Keeping = {},
+    { together = false, undoes = false, when = null }: Keeping = {},
   ): void {
     const by = author()
     if (!by || drafts.length === 0) return
     const said = drafts.map((draft) => {
-      const { at, day } = moment()
-      return { ...draft, occurredAt: at, day, author: by }
+      const { at: occurredAt, ...stamp } = moment(when)
+      return { ...draft, occurredAt, ...stamp, author: by }
     })
     whenReady((newUid) => {
       const act = together && said.length > 1 ? { act: newUid() } : {}

@@ -110,7 +110,7 @@ export const useRecord = defineStore('record', () => {
 
   const doings = createDoings({
     author: () => people.person?.id,
-    moment: () => today.moment(),
+    moment: today.moment,
     whenReady(act) {
       if (writer) act(writer.newUid)
       else

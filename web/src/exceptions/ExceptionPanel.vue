@@ -11,13 +11,14 @@ import { terms } from '../words/terms.ts'
 import NumberField from '../fields/NumberField.vue'
 import { readSigned, sayTyped } from '../fields/readSigned.ts'
 import TextField from '../fields/TextField.vue'
+import WhenField from '../time/WhenField.vue'
 import Wrong from '../fields/Wrong.vue'
 import FormFields from './FormFields.vue'
 import type { useException } from './useException.ts'
 import { t } from './words.ts'
 
 const { saying } = defineProps<{ saying: ReturnType<typeof useException> }>()
-const { open, ask, typed, answers, complaint, question, exceptions } = saying
+const { open, ask, typed, answers, complaint, question, exceptions, when } = saying
 
 const people = usePeople()
 const today = useToday()
@@ -48,6 +49,7 @@ function onKey(event: KeyboardEvent): void {
 
 <template>
   <div ref="panel" class="say" @keydown.capture="onKey">
+    <WhenField v-model="when" class="when" />
     <ul v-if="!open || !ask" class="grid">
       <li v-for="exception in exceptions" :key="exception.id">
         <Button severity="secondary" class="choice" @click="saying.choose(exception)">
@@ -136,6 +138,10 @@ function onKey(event: KeyboardEvent): void {
 </template>
 
 <style scoped>
+.when {
+  margin-bottom: 7px;
+}
+
 .grid,
 .grave {
   display: grid;

@@ -1,4 +1,5 @@
-import type { Draft, Severity } from '@kobrin/core'
+import type { Draft, EntryKind, Severity } from '@kobrin/core'
+import type { RouteLocationRaw } from 'vue-router'
 
 /** One thing a form wants to know. Values are kept as typed, so that nothing is lost when one is wrong. */
 export type Field =
@@ -46,6 +47,8 @@ export interface Option {
 /** What has to be known before something can be recorded. */
 export type Ask =
   | { type: 'nothing'; draft: Draft }
+  /** A page of its own asks, and records this. */
+  | { type: 'page'; to: RouteLocationRaw; kind: EntryKind }
   | { type: 'choice'; options: readonly Option[] }
   | { type: 'number'; label: string; unit: string; draft: (value: number) => Draft }
   | { type: 'text'; prompt: string; draft: (text: string) => Draft }
@@ -80,23 +83,25 @@ export function draftsOf(said: Draft | readonly [Draft, ...Draft[]]): readonly [
   return 'kind' in said ? [said] : said
 }
 
-/** A draft an ask would make, to see whether a role may make it. */
-export function sampleOf(ask: Ask): Draft {
+/** The kind of entry an ask would make, to see whether a role may make it. */
+export function kindAsked(ask: Ask): EntryKind {
   switch (ask.type) {
     case 'nothing':
-      return ask.draft
+      return ask.draft.kind
+    case 'page':
+      return ask.kind
     case 'number':
-      return ask.draft(1)
+      return ask.draft(1).kind
     case 'text':
-      return ask.draft('…')
+      return ask.draft('…').kind
     case 'graded':
-      return ask.draft('…', 'info')
+      return ask.draft('…', 'info').kind
     case 'form':
-      return draftsOf(ask.draft(NO_ANSWERS))[0]
+      return draftsOf(ask.draft(NO_ANSWERS))[0].kind
     case 'choice': {
       const [first] = ask.options
       if (!first) throw new Error('A choice needs options.')
-      return sampleOf(first.then)
+      return kindAsked(first.then)
     }
   }
 }

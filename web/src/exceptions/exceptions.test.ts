@@ -63,6 +63,8 @@ function madeBy(ask: Ask): Draft[] {
   switch (ask.type) {
     case 'nothing':
       return [ask.draft]
+    case 'page':
+      return []
     case 'choice':
       return ask.options.flatMap((option) => madeBy(option.then))
     case 'number':
@@ -192,7 +194,7 @@ describe('what can be said besides "as planned"', () => {
   it('with the last one gone its box waits to be cleaned, in the same doing', () => {
     const counted = entryOn(TODAY - 5, { kind: 'counted', payload: { count: 1 } })
     const made = (box: string | null, count: number) => {
-      const found = exceptionsOf('lizard', [counted], box).find(({ id }) => id === 'died')
+      const found = exceptionsOf('lizard', [counted], box).find(({ id }) => id === 'someDied')
       if (found?.ask.type !== 'form') throw new Error('It asks for a number.')
       const answers = { text: () => undefined, number: () => count, ticked: () => false }
       return draftsOf(found.ask.draft(answers)).map(({ subject, kind }) => `${subject} ${kind}`)

@@ -19,6 +19,7 @@ export function readAsk(
     case 'nothing':
       return { said: [ask.draft] }
     case 'choice':
+    case 'page':
       return null
     case 'number': {
       const value = readNumber(typed)

@@ -8,6 +8,7 @@ import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
+import type { When } from '../time/useToday.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayDraft } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -24,8 +25,15 @@ export interface Question {
   keep: Said
 }
 
-function withConfirmed([draft, ...rest]: Said): Said {
+/** A value that was looked at twice says so. */
+function confirmed([draft, ...rest]: Said, { code }: Doubt): Said {
+  if (code === 'beforeArrival') return [draft, ...rest]
   return [{ ...draft, payload: { ...draft.payload, confirmed: true } } as Draft, ...rest]
+}
+
+/** Whether anything has to be said beside the board. */
+export function asksHere({ type }: Ask): boolean {
+  return type !== 'nothing' && type !== 'page'
 }
 
 /** The server will hold it against the same schema. */
@@ -47,6 +55,8 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind
   const open = shallowRef<Exception | null>(null)
   /** Whom the question is about: the eye may have moved on before it is answered. */
   let about = ''
+  /** When what is said of it happened; null is now. */
+  const when = shallowRef<When>(null)
   const question = shallowRef<Question | null>(null)
   const drafts = useDrafts()
   const { put, drop, answer, ...asked } = useAsked()
@@ -66,9 +76,12 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind
 
   function say(drafts: Said): void {
     const [first] = drafts
-    record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, teller)}`, { together: true })
+    record.keep(drafts, `${residents.nameOf(about)}: ${sayDraft(first, teller)}`, {
+      together: true,
+      when: when.value,
+    })
     drop()
-    reset()
+    startOver()
     onSaid(first.kind)
     if (first.kind === 'floorChecked' && first.payload.became === 'resident')
       void router.push({ name: 'newResident', query: { of: about, count: first.payload.count } })
@@ -76,14 +89,15 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind
 
   function goTo(next: Ask): void {
     question.value = null
-    if (next.type === 'nothing') say([next.draft])
+    if (next.type === 'page') void router.push(next.to)
+    else if (next.type === 'nothing') say([next.draft])
     else put(next, `${about} ${open.value?.id ?? ''}`)
   }
 
   function choose(exception: Exception): void {
     reset()
     about = toValue(residentId)
-    open.value = exception.ask.type === 'nothing' ? null : exception
+    open.value = asksHere(exception.ask) ? exception : null
     goTo(exception.ask)
   }
 
@@ -104,12 +118,12 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind
     const one = site.residents.get(about)
     const doubt = one
       ? doubtAbout(read.said[0], {
-          day: today.day,
+          day: when.value?.day ?? today.day,
           state: record.stateOf(one.id),
           plan: plans.planOf(one),
         })
       : null
-    if (doubt) question.value = { doubt, keep: withConfirmed(read.said) }
+    if (doubt) question.value = { doubt, keep: confirmed(read.said, doubt) }
     else say(read.said)
   }
 
@@ -126,13 +140,19 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind
     question.value = null
   }
 
-  watch(() => toValue(residentId), reset)
+  function startOver(): void {
+    reset()
+    when.value = null
+  }
+
+  watch(() => toValue(residentId), startOver)
 
   return {
     ...asked,
     open,
     question,
     exceptions,
+    when,
     isBegun,
     choose,
     option,

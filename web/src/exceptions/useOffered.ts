@@ -9,7 +9,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import type { Exception } from './ask.ts'
-import { sampleOf } from './ask.ts'
+import { kindAsked } from './ask.ts'
 import { exceptionsFor } from './exceptions.ts'
 
 /** What can be said of a resident now besides "as planned", by whoever is here. */
@@ -40,6 +40,6 @@ export function useOffered(residentId: MaybeRefOrGetter<string>) {
         residents.dayOf(one.id).holds.map(({ hold }) => hold),
       ),
     })
-    return all.filter((exception) => people.maySay(sampleOf(exception.ask)))
+    return all.filter((exception) => people.maySay({ kind: kindAsked(exception.ask) }))
   })
 }

@@ -10,9 +10,8 @@ import { v7 as newUid } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
-import { choicesNamed, choicesOf } from '../fields/choicesOf.ts'
+import { choicesNamed } from '../fields/choicesOf.ts'
 import NumberField from '../fields/NumberField.vue'
-import OneOf from '../fields/OneOf.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import SeveralOf from '../fields/SeveralOf.vue'
 import TextField from '../fields/TextField.vue'
@@ -25,10 +24,13 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useHeldPlaces } from './useFreePlaces.ts'
 import { useResidents } from '../residents/useResidents.ts'
+import type { When } from '../time/useToday.ts'
 import { useToday } from '../time/useToday.ts'
+import WhenField from '../time/WhenField.vue'
 import { sayDate } from '../words/numbers.ts'
 import { care } from '../words/care.ts'
 import { words } from '../words/en.ts'
+import PlaceLeft from './PlaceLeft.vue'
 import type { Move, Mover } from './move.ts'
 import { missingIn, moveDrafts, wrongWithMove } from './move.ts'
 import { t } from './words.ts'
@@ -69,15 +71,11 @@ const form = reactive<Move>({
   floorAt: '',
 })
 const draft = useDraft(`move ${id}`, form)
+const when = shallowRef<When>(null)
 /** The step in sight: where to, counting, the place it leaves. */
 const step = shallowRef(1)
 /** Where each field is filled in. */
 const STEP_OF: Readonly<Record<string, number>> = { expected: 2, found: 2, at: 3 }
-const LEAVES = choicesOf<Move['leaves']>({
-  toClean: t('toClean'),
-  toHold: t('keepTheOldFloor'),
-  nothing: t('isAlreadySeenTo'),
-})
 
 /** The hygiene level it lives at now. */
 const level = computed(() => resident.value && site.placeOf(from.value, resident.value)?.barrier)
@@ -122,7 +120,7 @@ function move(): void {
   record.keep(
     moveDrafts(form, mover.value, newUid),
     t('movedTo', { name: residents.nameOf(id), place: site.placeName(form.to) }),
-    { together: true },
+    { together: true, when: when.value },
   )
   draft.drop()
   void router.push({ name: 'record', params: { id } })
@@ -217,20 +215,8 @@ function move(): void {
             <Button severity="secondary" @click="step = 3">{{ t('onToThePlace') }}</Button>
           </StepPanel>
           <StepPanel :value="3" class="form">
-            <template v-if="others.length === 0">
-              <OneOf v-model="form.leaves" :label="t('thePlaceItLeaves')" :options="LEAVES" />
-              <TextField
-                v-if="form.leaves === 'toHold'"
-                v-model="form.floorAt"
-                name="at"
-                :label="t('whereTheFloorIs')"
-                maxlength="120"
-                :placeholder="t('larderLowestShelfLidded')"
-              />
-            </template>
-            <p v-else class="quiet">
-              {{ t('staysInTheOld', { others: others.map((one) => one.name).join(', ') }) }}
-            </p>
+            <PlaceLeft v-model:leaves="form.leaves" v-model:floor-at="form.floorAt" :others="others" />
+            <WhenField v-model="when" />
             <div class="row">
               <Button type="submit">{{ t('movedKeepIt') }}</Button>
               <RouterLink :to="{ name: 'record', params: { id } }">{{ t('leaveItAsIt') }}</RouterLink>

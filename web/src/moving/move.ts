@@ -1,17 +1,16 @@
 import type { Draft } from '@kobrin/core'
+import type { PlaceLeft } from './placeLeft.ts'
+import { placeLeftDrafts, wrongWithPlace } from './placeLeft.ts'
 import { t } from './words.ts'
 
 /** A move as it stands in the form. */
-export interface Move {
+export interface Move extends PlaceLeft {
   why: string
   to: string
   helpers: string[]
   /** Counted out and counted in; null where nothing was typed. */
   expected: number | null
   found: number | null
-  /** What becomes of the place it leaves. */
-  leaves: 'toClean' | 'toHold' | 'nothing'
-  floorAt: string
 }
 
 /** What has to be known besides: who moves from where, and whether anybody stays behind. */
@@ -35,8 +34,7 @@ export function wrongWithMove(move: Move, { needsTwo, othersStay }: Mover): Reco
   if (needsTwo && move.helpers.length === 0) wrong['helpers'] = t('thisIsWorkFor')
   if (move.expected === null) wrong['expected'] = t('countOutHowMany')
   if (move.found === null) wrong['found'] = t('countInHowMany')
-  if (move.leaves === 'toHold' && !othersStay && move.floorAt.trim() === '') wrong['at'] = t('sayWhereTheOld')
-  return wrong
+  return { ...wrong, ...wrongWithPlace(move, othersStay) }
 }
 
 /** What a move records, in one doing: the move itself; what becomes of the place it leaves, unless others
@@ -46,7 +44,6 @@ export function moveDrafts(
   { residentId, from, othersStay }: Mover,
   newLot: () => string,
 ): Draft[] {
-  const leaves = othersStay ? 'nothing' : move.leaves
   const { expected, found } = move
   const moved: Draft = {
     subject: residentId,
@@ -60,12 +57,6 @@ export function moveDrafts(
       ...(found !== null && { found }),
     },
   }
-  if (from === undefined || leaves === 'nothing') return [moved]
-  if (leaves === 'toClean')
-    return [moved, { subject: from, kind: 'vacated', payload: { resident: residentId, leaves } }]
-  return [
-    moved,
-    { subject: newLot(), kind: 'floorKept', payload: { of: residentId, at: move.floorAt.trim(), from } },
-    { subject: from, kind: 'readied', payload: { floor: 'kept' } },
-  ]
+  if (from === undefined || othersStay) return [moved]
+  return [moved, ...placeLeftDrafts(move, { resident: residentId, from, newLot })]
 }

@@ -56,6 +56,11 @@ function mayAmend({ entry }: HistoryLine): boolean {
   return may(people.role, entry.author === people.person?.id ? 'amendOwn' : 'amendOthers')
 }
 
+/** What was said for another time than it was written down says so. */
+function sayWritten(at: string): string {
+  return t('writtenAt', { date: sayDate(today.dayOf(at), today.day), time: today.clock(at) })
+}
+
 watch(
   () => opened,
   async (uid) => {
@@ -92,7 +97,10 @@ watch(
         :class="{ opened: opened === line.entry.uid }"
       >
         <span class="when"
-          >{{ sayDate(line.entry.day, today.day) }} {{ today.clock(line.entry.occurredAt) }}</span
+          >{{ sayDate(line.entry.day, today.day) }} {{ today.clock(line.entry.occurredAt)
+          }}<small v-if="line.entry.writtenAt" class="quiet">{{
+            sayWritten(line.entry.writtenAt)
+          }}</small></span
         >
         <span class="who" :title="site.nameOf(line.entry.author)">{{
           site.initialsOf(line.entry.author)

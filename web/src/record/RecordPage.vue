@@ -56,6 +56,7 @@ const plan = computed(() => resident.value && plans.planOf(resident.value))
 const record = useRecord()
 const home = computed(() => residents.homeOf(id))
 const ended = computed(() => record.stateOf(id).stay.ended)
+const mayLeave = computed(() => people.maySay({ kind: 'died' }) && !ended.value)
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')
   if (!enclosure || !resident.value) return t('enclosure')
@@ -117,6 +118,9 @@ function showOnWalk(): void {
               :to="{ name: 'move', params: { id } }"
               >{{ t('move') }}</RouterLink
             >
+            <RouterLink v-if="mayLeave" class="no-print" :to="{ name: 'out', params: { id } }">{{
+              t('goes')
+            }}</RouterLink>
           </p>
         </div>
       </header>

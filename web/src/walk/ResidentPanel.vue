@@ -10,6 +10,7 @@ import '../verdicts/verdict.css'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
+import type { When } from '../time/useToday.ts'
 import { useToday } from '../time/useToday.ts'
 import Because from '../words/Because.vue'
 import { dutyName, sayHold, sayMealOf, sayTooLarge, sayVerdict } from '../words/cell.ts'
@@ -26,14 +27,20 @@ import ExceptionPanel from '../exceptions/ExceptionPanel.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
-import { useException } from '../exceptions/useException.ts'
+import { asksHere, useException } from '../exceptions/useException.ts'
 import { t } from './partWords.ts'
 import { sayCadence } from '../words/cadence.ts'
 
 const VerdictActions = fetched(() => import('../verdicts/VerdictActions.vue'))
 
 const { residentId } = defineProps<{ residentId: string }>()
-const emit = defineEmits<{ planned: []; again: [task: Task]; said: [kind: EntryKind]; asks: []; close: [] }>()
+const emit = defineEmits<{
+  planned: [when: When]
+  again: [task: Task, when: When]
+  said: [kind: EntryKind]
+  asks: []
+  close: []
+}>()
 
 const site = useSite()
 const plans = usePlans()
@@ -62,7 +69,7 @@ function press(key: string): boolean {
   const exception = saying.exceptions.value.find((one) => one.key === key)
   if (!exception) return false
   saying.choose(exception)
-  if (exception.ask.type !== 'nothing') emit('asks')
+  if (asksHere(exception.ask)) emit('asks')
   return true
 }
 
@@ -191,7 +198,7 @@ function under(task: Task): string {
           v-if="people.mayWrite && (task.status === 'done' || task.status === 'open') && canBeAsPlanned(task)"
           severity="secondary"
           class="again"
-          @click="emit('again', task)"
+          @click="emit('again', task, saying.when.value)"
         >
           {{ task.status === 'done' ? t('again') : t('doNow') }}
         </Button>
@@ -199,7 +206,7 @@ function under(task: Task): string {
       <li v-if="shown.length === 0" class="quiet">{{ t('nothingDueToday') }}</li>
     </ul>
 
-    <Button v-if="touchable" class="planned" @click="emit('planned')">
+    <Button v-if="touchable" class="planned" @click="emit('planned', saying.when.value)">
       {{ words.asPlanned }} <kbd class="always">{{ t('enter') }}</kbd>
     </Button>
     <ExceptionPanel v-if="people.mayWrite" :class="{ first: saying.ask.value }" :saying="saying" />

@@ -16,6 +16,7 @@ import BayFace from './BayFace.vue'
 import type { WalkStop } from './stops.ts'
 import { useWalk } from './useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
+import type { When } from '../time/useToday.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useTouch } from './useTouch.ts'
 import { ARROWS, neighbour, useFaceFocus } from './useFaceFocus.ts'
@@ -114,10 +115,10 @@ function enter(ids: readonly string[]): void {
   void nextTick(() => face.focus(at))
 }
 
-function planned(residentId: string): void {
+function planned(residentId: string, when: When = null): void {
   face.steady(residentId)
   select(residentId)
-  if (people.mayWrite && touch(residentId)) panelOpen.value = false
+  if (people.mayWrite && touch(residentId, when)) panelOpen.value = false
   else afterNextPaint(openPanel)
 }
 
@@ -126,12 +127,13 @@ function exceptions(residentId: string): void {
   openPanel()
 }
 
-function again(task: Task): void {
+function again(task: Task, when: When): void {
   const draft = walk.focused && asPlanned(walk.focused, task)
   if (draft)
     record.keep(
       [draft],
       t('again2', { name: residents.nameOf(walk.focused ?? ''), done: words.done[task.duty.does] }),
+      { when },
     )
 }
 
@@ -311,7 +313,7 @@ onMounted(() => {
       <ResidentPanel
         ref="panel"
         :resident-id="inPanel"
-        @planned="planned(inPanel)"
+        @planned="planned(inPanel, $event)"
         @again="again"
         @said="said"
         @asks="panelOpen = true"

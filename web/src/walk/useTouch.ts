@@ -1,6 +1,7 @@
 import type { Draft, Task } from '@kobrin/core'
 import { asPlanned, canBeAsPlanned, canBeForAll, isToDo } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
+import type { When } from '../time/useToday.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { dutyName } from '../words/cell.ts'
@@ -43,10 +44,10 @@ export function useTouch() {
   }
 
   /** Logs one resident as planned. False when nothing could be logged that way. */
-  function touch(residentId: string): boolean {
+  function touch(residentId: string, when: When = null): boolean {
     const { drafts, says } = plannedDrafts(residentId)
     if (drafts.length === 0) return false
-    record.keep(drafts, `${residents.nameOf(residentId)}: ${says.join(', ')}`)
+    record.keep(drafts, `${residents.nameOf(residentId)}: ${says.join(', ')}`, { when })
     return true
   }
 

@@ -1,11 +1,11 @@
 import type { Doubt } from '@kobrin/core'
-import { sayGrams } from './numbers.ts'
+import { sayDate, sayGrams } from './numbers.ts'
 import { spaced } from './spaced.ts'
 import { sayValue } from './readings.ts'
 import { sayObstacles } from './rest.ts'
 import { t } from './told.ts'
 
-type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' | 'offScale' }>
+type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' | 'offScale' | 'beforeArrival' }>
 
 export function withUnit(value: number, unit: ValueDoubt['unit']): string {
   return unit === 'g' ? sayGrams(value) : `${spaced(value)} ${unit}`
@@ -13,6 +13,7 @@ export function withUnit(value: number, unit: ValueDoubt['unit']): string {
 
 /** The value that is asked about, as somebody insists on it. */
 export function sayDoubted(doubt: Exclude<Doubt, { code: 'restUnfit' }>): string {
+  if (doubt.code === 'beforeArrival') return t('asSaid')
   return doubt.code === 'offScale' ? sayValue(doubt.what, doubt.value) : withUnit(doubt.value, doubt.unit)
 }
 
@@ -20,6 +21,7 @@ export function sayDoubted(doubt: Exclude<Doubt, { code: 'restUnfit' }>): string
 export function sayDoubt(doubt: Doubt, today: number): string {
   if (doubt.code === 'restUnfit')
     return t('noWinterRest', { obstacles: sayObstacles(doubt.obstacles, today) })
+  if (doubt.code === 'beforeArrival') return t('beforeItCame', { date: sayDate(doubt.day, today) })
   if (doubt.code === 'offScale') {
     const { what, value: read, low, high } = doubt
     const says = t('readingsLieBetweenAnd', {

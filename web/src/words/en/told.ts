@@ -286,6 +286,8 @@ export default {
   arrivedFrom: 'Arrived from {source}',
   someDied: '{count} died | {count} died',
   leftTo: '{as}, to {to}',
+  asSaid: 'as it is said',
+  beforeItCame: 'It came on {date}: this is said for a day before that. Is the day right?',
   leftEntry: 'Left',
   lostEntry: 'Given up as lost',
   mergedEntry: 'Lives on with {name}',
