@@ -2,10 +2,17 @@ import { BACKUP_ROUTES } from './backup/routes.ts'
 import { STAFF_ROUTES } from './people/staffRoutes.ts'
 import { ROUTES } from './routes.ts'
 import { SETUP_ROUTES } from './setup/routes.ts'
+import { HOUSE_ROUTES } from './site/houseRoutes.ts'
 import { PLACE_ROUTES } from './site/placeRoutes.ts'
 
 /** The routes of the office, apart from those of a day's work: the walk opens without them. */
-export const OFFICE_ROUTES = { ...SETUP_ROUTES, ...STAFF_ROUTES, ...PLACE_ROUTES, ...BACKUP_ROUTES }
+export const OFFICE_ROUTES = {
+  ...SETUP_ROUTES,
+  ...STAFF_ROUTES,
+  ...HOUSE_ROUTES,
+  ...PLACE_ROUTES,
+  ...BACKUP_ROUTES,
+}
 
 /** All there are. */
 export const EVERY_ROUTE = { ...ROUTES, ...OFFICE_ROUTES }

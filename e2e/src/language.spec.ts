@@ -96,6 +96,7 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
     `/office/places/${bay}`,
     '/office/people',
     '/office/backup',
+    '/office/house',
     '/office/audit',
   ]
   for (const url of pages) {

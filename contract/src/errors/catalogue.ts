@@ -42,6 +42,7 @@ export const ERRORS = {
   not_found: { status: 404, message: 'There is nothing here.' },
   unknown_resident: { status: 404, message: 'No such resident is on record.' },
   before_it_happened: { status: 409, message: 'It is written down before it happened.' },
+  number_taken: { status: 409, message: 'Somebody here has that number already.' },
   about_itself: { status: 409, message: 'Nobody is its own parent, companion or colony.' },
   unknown_subject: { status: 404, message: 'What this is about is not on record.' },
   known_subject: { status: 409, message: 'This is on record already.' },

@@ -10,6 +10,8 @@ export type Sex = z.infer<typeof Sex>
 /** Who a resident is, besides what happens to it: one animal or one colony. */
 export const Register = z.strictObject({
   name: word(80),
+  /** The number it had before it was put on record here; without one it is given the next. */
+  number: z.optional(word(20)),
   sheet: word(60),
   stage: word(40),
   /** Animals in a colony as it was put on record; null for one animal, or where nobody counted. */

@@ -1,3 +1,4 @@
+import { placeOfNumber } from './writeTogether.ts'
 import type { Receipt } from '@kobrin/contract'
 import type { Draft, Entry, Payload, ResidentState } from '@kobrin/core'
 import { replay } from '@kobrin/core'
@@ -202,6 +203,43 @@ describe('a newcomer', () => {
       registered(resident(0), newcomer('C')),
     ])
     expect(codesOf(receipts)).toEqual(['unknown_sheet', 'unknown_stage', 'known_subject'])
+  })
+
+  const numbered = (id: string, number: string) => registered(id, { ...newcomer('Numbered'), number })
+  const numberOf = async (id: string) => ((await rowOf(id)) as { accession?: string } | undefined)?.accession
+
+  it('keeps the number it had before, and nobody after it is given the same', async () => {
+    const [old, next] = [uuidv7(), uuidv7()]
+    await server.append([numbered(old, 'TR-2019-0400')])
+    await server.append([registered(next, newcomer('Next'))])
+    expect([await numberOf(old), await numberOf(next)]).toEqual(['TR-2019-0400', '0401'])
+  })
+
+  it('is refused with a number that somebody has, on record or in the same post', async () => {
+    const receipts = await server.append([
+      numbered(uuidv7(), 'X-1'),
+      numbered(uuidv7(), 'X-1'),
+      numbered(uuidv7(), 'TR-2019-0400'),
+    ])
+    expect(codesOf(receipts)).toEqual(['accepted', 'number_taken', 'number_taken'])
+  })
+
+  it('is numbered as the house writes its numbers', async () => {
+    const id = uuidv7()
+    await base.pool.query("update numbering set prefix = 'RW-{year}-', digits = 3")
+    await server.append([registered(id, newcomer('Scheme'))])
+    await base.pool.query("update numbering set prefix = '', digits = 4")
+    expect(await numberOf(id)).toMatch(/^RW-\d{4}-402$/)
+  })
+
+  it.each([
+    ['0007', 7],
+    ['TR-2019-0400', 400],
+    ['B12a', 0],
+    ['985141000123456', 0],
+    ['Tansy', 0],
+  ])('%s takes up place %i in the order of numbers', (number, place) => {
+    expect(placeOfNumber(number)).toBe(place)
   })
 
   it('that reached a stage is known by it in the register; taken back, as before', async () => {

@@ -20,6 +20,8 @@ export interface Known {
   takenBack: ReadonlySet<string>
   registerOf: (subject: string) => ResidentState['register'] | undefined
   sheet: (id: string) => Sheet | undefined
+  /** Whose number it is. */
+  holderOf: (number: string) => string | undefined
 }
 
 function hasStage(sheet: Sheet | undefined, stage: string): boolean {
@@ -46,6 +48,7 @@ function aboutHouse(subject: string, fact: Pick<Fact, 'kind' | 'payload'>, known
       const chosen = known.sheet(payload.sheet)
       if (!chosen) return 'unknown_sheet'
       if (!hasStage(chosen, payload.stage)) return 'unknown_stage'
+      if ((known.holderOf(payload.number ?? '') ?? subject) !== subject) return 'number_taken'
       const schools = Object.entries(payload.schools)
       return schools.every(([school, option]) => hasOption(chosen, school, option)) ? null : 'unknown_school'
     }

@@ -14,6 +14,8 @@ export interface Knowledge {
   targets: Map<string, Target>
   siblings: Map<string, string[]>
   sheets: ReadonlyMap<string, Sheet>
+  /** Who has a number that is spoken of. */
+  holders: ReadonlyMap<string, string>
 }
 
 async function foldsOf(
@@ -91,6 +93,19 @@ async function siblingsOf(db: Database, targets: Iterable<Target>): Promise<Map<
   return siblings
 }
 
+/** Who has the numbers that newcomers say they had before. */
+async function holdersOf(db: Database, entries: readonly Entry[]): Promise<Map<string, string>> {
+  const numbers = entries.flatMap((entry) =>
+    entry.kind === 'registered' ? (entry.payload.number ?? []) : [],
+  )
+  if (numbers.length === 0) return new Map()
+  const rows = await rowsOf<{ id: string; accession: string }>(
+    db,
+    sql`select id, accession from resident where accession in ${numbers}`,
+  )
+  return new Map(rows.map(({ id, accession }) => [accession, id]))
+}
+
 const OF_SHEETS: ReadonlySet<Entry['kind']> = new Set(['registered', 'staged', 'schooled'])
 
 function speaksOfSheet(entry: Entry): boolean {
@@ -111,6 +126,7 @@ export async function knowledgeOf(
     families,
     targets,
     siblings: await siblingsOf(db, targets.values()),
+    holders: await holdersOf(db, entries),
     sheets: entries.some(speaksOfSheet) ? await sheets() : new Map(),
   }
 }

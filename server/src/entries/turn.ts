@@ -68,6 +68,7 @@ function judgedOnce(entries: readonly Entry[], knowledge: Knowledge, broken: Rea
   const refused = new Map<string, ErrorCode>()
   const turns = new Map<string, Turn>()
   const here = new Map<string, Target>()
+  const numbers = new Map<string, string>()
   const takenBack = new Set(
     entries.flatMap((entry) => (entry.kind === 'retracted' ? [entry.payload.target] : [])),
   )
@@ -83,6 +84,7 @@ function judgedOnce(entries: readonly Entry[], knowledge: Knowledge, broken: Rea
     takenBack,
     registerOf: (subject) => registerIn(turns.get(subject), knowledge, subject),
     sheet: (id) => knowledge.sheets.get(id),
+    holderOf: (number) => numbers.get(number) ?? knowledge.holders.get(number),
   }
   for (const entry of entries) {
     const { uid, subject, kind, act = null } = entry
@@ -92,6 +94,8 @@ function judgedOnce(entries: readonly Entry[], knowledge: Knowledge, broken: Rea
       continue
     }
     accepted.push(entry)
+    if (entry.kind === 'registered' && entry.payload.number !== undefined)
+      numbers.set(entry.payload.number, subject)
     here.set(uid, { uid, subject, kind, act: isAmendment(entry) ? null : act })
     turns.set(subject, turned(turns.get(subject) ?? turnFor(subject, entry, knowledge), entry))
   }

@@ -3,7 +3,6 @@ import type { Entry, FamilyName, Register } from '@kobrin/core'
 import { isoDay } from '@kobrin/core'
 import type { Pool, RowDataPacket } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
-import { NUMBER_DIGITS } from '../site/tables.ts'
 import type { Lease } from '../streams/ownStream.ts'
 import type { TouchRow } from './touchRows.ts'
 import type { Turn } from './turn.ts'
@@ -38,6 +37,8 @@ interface Size {
   touches: number
   retouched: number
   registered: number
+  /** Of whom the number is known already. */
+  known: number
   renewed: number
   struck: number
 }
@@ -55,11 +56,13 @@ function when(count: number, statement: string): string {
  * that commits are in the order of the places and nobody reading the stream can pass over a row that
  * appears later. A subject that begins here must not be there yet: else it is a duplicate key. */
 function transaction(size: Size): string {
-  const { entries, begun, turned, touches, retouched, registered, renewed, struck } = size
+  const { entries, begun, turned, touches, retouched, registered, known, renewed, struck } = size
   return `begin not atomic
     declare unchanged int;
     declare base bigint unsigned;
     declare numbered int;
+    declare digits_least int;
+    declare before_digits varchar(16);
     declare exit handler for sqlexception begin rollback; resignal; end;
     start transaction;
     ${when(
@@ -97,8 +100,15 @@ function transaction(size: Size): string {
         registered,
         `update numbering set last = last_insert_id(last + ${registered}) where id = 1;
         set numbered = last_insert_id() - ${registered};
+        select replace(prefix, '{year}', year(?)), digits into before_digits, digits_least from numbering where id = 1;
         insert into resident (id, accession, name, sheet_id, stage, schools)
-          values ${listed(registered, (index) => `(?, lpad(numbered + ${index + 1}, greatest(${NUMBER_DIGITS}, length(numbered + ${index + 1})), '0'), ?, ?, ?, ?)`)}`,
+          values ${listed(registered, (index) => `(?, concat(before_digits, lpad(numbered + ${index + 1}, greatest(digits_least, length(numbered + ${index + 1})), '0')), ?, ?, ?, ?)`)}`,
+      )}
+      ${when(
+        known,
+        `update numbering set last = greatest(last, ?) where id = 1;
+        insert into resident (id, accession, name, sheet_id, stage, schools)
+          values ${listed(known, () => '(?, ?, ?, ?, ?, ?)')}`,
       )}
       ${listed(renewed, () => 'update resident set name = ?, sheet_id = ?, stage = ?, schools = ? where id = ?;', '\n')}
       ${when(struck, `delete from resident where id in (${listed(struck, () => '?')})`)}
@@ -122,6 +132,14 @@ function preparedTransaction(size: Size): string {
 
 type Value = string | number | null
 
+/** Digits at the end of a number that another might be given: longer ones are somebody else's scheme. */
+const OWN_DIGITS = /(?<!\d)\d{1,6}$/
+
+/** The place in the order of numbers that a known one takes up: none that is given out later is the same. */
+export function placeOfNumber(number: string): number {
+  return Number(OWN_DIGITS.exec(number)?.[0] ?? 0)
+}
+
 function lineOf({ name, sheet, stage, schools }: Register): Value[] {
   return [name, sheet, stage, JSON.stringify(schools)]
 }
@@ -142,7 +160,8 @@ function partsOf({ folds, registrations, ...rest }: Writing) {
     ...rest,
     begun: folds.filter(({ was }) => was === null),
     turned: folds.filter(({ was }) => was !== null),
-    registered: registrations.filter(({ isNew }) => isNew),
+    registered: registrations.filter(({ isNew, register }) => isNew && register?.number === undefined),
+    known: registrations.filter(({ isNew, register }) => isNew && register?.number !== undefined),
     renewed: registrations.filter(({ isNew, register }) => !isNew && register !== null),
     struck: registrations.filter(({ register }) => register === null),
   }
@@ -184,7 +203,7 @@ function foldValues(begun: Foldings, turned: Foldings, stream: number): Value[] 
 
 /** In the order in which the statement asks for them. */
 function valuesOf(parts: Parts): Value[] {
-  const { lease, begun, turned, touches, retouched, registered, renewed, struck } = parts
+  const { lease, begun, turned, touches, retouched, registered, known, renewed, struck } = parts
   return [
     ...turned.flatMap(({ subject, was }) => [subject, was]),
     lease.stream,
@@ -200,7 +219,14 @@ function valuesOf(parts: Parts): Value[] {
       other,
       amount,
     ]),
+    ...(registered.length > 0 ? [sqlInstant(parts.now)] : []),
     ...registered.flatMap(({ subject, register }) => (register ? [subject, ...lineOf(register)] : [])),
+    ...(known.length > 0
+      ? [Math.max(...known.map(({ register }) => placeOfNumber(register?.number ?? '')))]
+      : []),
+    ...known.flatMap(({ subject, register }) =>
+      register ? [subject, register.number ?? '', ...lineOf(register)] : [],
+    ),
     ...renewed.flatMap(({ subject, register }) => (register ? [...lineOf(register), subject] : [])),
     ...struck.map(({ subject }) => subject),
   ]
@@ -218,6 +244,7 @@ export async function writeTogether(pool: Pool, writing: Writing): Promise<numbe
     touches: parts.touches.length,
     retouched: parts.retouched.length,
     registered: parts.registered.length,
+    known: parts.known.length,
     renewed: parts.renewed.length,
     struck: parts.struck.length,
   }

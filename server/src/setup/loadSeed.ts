@@ -14,6 +14,8 @@ import * as site from '../site/tables.ts'
 
 const ROWS_PER_INSERT = 2000
 const STATES_PER_INSERT = 200
+/** Of the numbers that are given out, as long as a house has not chosen otherwise. */
+const DIGITS = 4
 /** What was brought in stands in the first stream. */
 const STREAM = 1
 
@@ -114,7 +116,7 @@ async function loadSubjects(tx: Transaction, histories: ReadonlyMap<string, Hist
   )
   const numbered = registers.map(({ id, register: { name, sheet, stage, schools } }, index) => ({
     id,
-    accession: String(index + 1).padStart(site.NUMBER_DIGITS, '0'),
+    accession: String(index + 1).padStart(DIGITS, '0'),
     name,
     sheetId: sheet,
     stage,

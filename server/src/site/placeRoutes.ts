@@ -3,12 +3,19 @@ import type { FastifyPluginAsync } from 'fastify'
 import { serve } from '../interface/serve.ts'
 import type { Services } from '../services.ts'
 import { furnish } from './furnish.ts'
+import { keepHouse, readHouse } from './house.ts'
 import { addBay, addRoom, dropBay, dropRoom, keepRoom, putBay, putRoom } from './rooms.ts'
 
 /** The building: rooms in walking order, their bays, and what stands in them. */
 export function placeRoutes(services: Services): FastifyPluginAsync {
   const { changingOn } = services
   return async (app) => {
+    serve(app, services, OFFICE_ROUTES.house, async () =>
+      readHouse(services.connection.db, services.now().getUTCFullYear()),
+    )
+    serve(app, services, OFFICE_ROUTES.keepHouse, async ({ body, request }) => {
+      await keepHouse(await changingOn(request), body)
+    })
     serve(app, services, OFFICE_ROUTES.addRoom, async ({ body, request }) =>
       addRoom(await changingOn(request), body),
     )

@@ -66,13 +66,13 @@ export const resident = mysqlTable('resident', {
   schools: document<Schools>()('schools').notNull(),
 })
 
-/** Accession numbers have at least so many digits. */
-export const NUMBER_DIGITS = 4
-
-/** One row: the last accession number given out. */
+/** One row: the last accession number given out, and how they are written: what stands before the digits, where
+ * "{year}" is the year it is given out in, and how many digits there are at least. */
 export const numbering = mysqlTable('numbering', {
   id: tinyint('id').primaryKey(),
   last: int('last').notNull(),
+  prefix: varchar('prefix', { length: 12 }).notNull().default(''),
+  digits: tinyint('digits').notNull().default(4),
 })
 
 export const sheet = mysqlTable('sheet', {

@@ -35,6 +35,7 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     [`PUT ${OFFICE_ROUTES.keepPerson.url}`]: SOMEBODY,
     [`PUT ${OFFICE_ROUTES.choosePin.url}`]: { passphrase: PASSPHRASE, pin: '2718' },
     [`PUT ${OFFICE_ROUTES.choosePassphrase.url}`]: { passphrase: PASSPHRASE, next: PASSPHRASE },
+    [`PUT ${OFFICE_ROUTES.keepHouse.url}`]: { name: 'The house', prefix: '', digits: 4 },
     [`POST ${OFFICE_ROUTES.addRoom.url}`]: { ...ROOM, name: uuidv7() },
     [`PUT ${OFFICE_ROUTES.keepRoom.url}`]: ROOM,
     [`PUT ${OFFICE_ROUTES.putRoom.url}`]: { at: 0 },

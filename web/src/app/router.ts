@@ -45,6 +45,7 @@ export const router = createRouter({
       component: desk('BayPage'),
       props: ({ params }) => ({ ...params, key: params['id'] }),
     },
+    { path: '/office/house', name: 'house', component: desk('HousePage') },
     { path: '/office/audit', name: 'audit', component: desk('AuditPage') },
     { path: '/office/backup', name: 'backup', component: desk('BackupPage') },
     { path: '/office/people', name: 'people', component: desk('PeoplePage') },

@@ -10,6 +10,7 @@ import { t } from './words.ts'
 type Access = Exclude<Route['access'], 'anyone' | 'signedIn'>
 const PAGES: readonly { name: string; label: string; access: Access }[] = [
   { name: 'places', label: t('places'), access: 'editPlaces' },
+  { name: 'house', label: t('house'), access: 'editPlaces' },
   { name: 'people', label: t('people'), access: 'editPeople' },
   { name: 'audit', label: t('audit'), access: 'editPlaces' },
   { name: 'backup', label: t('backup'), access: 'editPlaces' },

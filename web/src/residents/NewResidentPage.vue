@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import type { Barrier, Draft } from '@kobrin/core'
+import type { Barrier, Description, Draft, Origin, Register } from '@kobrin/core'
 import { isFit, kindOf } from '@kobrin/core'
 import Button from 'primevue/button'
 import { v7 as uuidv7 } from 'uuid'
 import * as z from 'zod/mini'
-import { computed, reactive, watch } from 'vue'
+import Panel from 'primevue/panel'
+import { computed, reactive, shallowRef, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
@@ -16,12 +17,14 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesNamed, choicesOf } from '../fields/choicesOf.ts'
 import DayField from '../fields/DayField.vue'
 import NumberField from '../fields/NumberField.vue'
-import OneOf from '../fields/OneOf.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
+import TickField from '../fields/TickField.vue'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
+import type { When } from '../time/useToday.ts'
 import { useToday } from '../time/useToday.ts'
+import WhenField from '../time/WhenField.vue'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useHeldPlaces } from '../moving/useFreePlaces.ts'
 import { terms } from '../words/terms.ts'
@@ -36,6 +39,7 @@ const router = useRouter()
 const { query } = useRoute()
 /** Found alive in the old floor of somebody: of their kind, so many of them. */
 const parent = site.residents.get(String(query['of']))
+const foundInFloor = parent !== undefined && query['count'] !== undefined
 const { fitFor } = useFit()
 const id = uuidv7()
 
@@ -44,6 +48,9 @@ const species = computed(() =>
     .sort((a, b) => a.common.localeCompare(b.common))
     .map(({ id: value, common: label }) => ({ value, label })),
 )
+type Comes = 'expected' | 'brought' | 'born' | 'split' | 'found'
+type Sure = 'day' | 'month' | 'year'
+
 interface Newcomer {
   name: string
   sheet: string
@@ -52,8 +59,18 @@ interface Newcomer {
   sex: 'male' | 'female' | 'unknown'
   hatched: number | null
   enclosure: string
-  comes: 'expected' | 'arrived'
+  comes: Comes
   from: string
+  /** Whose young it is, what it was split from, in whose floor it was found. */
+  of: string
+  sure: Sure
+  laid: boolean
+  number: string
+  origin: Origin | ''
+  marks: string
+  chip: string
+  permit: string
+  permitUntil: number | null
   /** Why it does not go to quarantine. */
   why: string
 }
@@ -66,8 +83,17 @@ const form = reactive<Newcomer>({
   sex: 'unknown',
   hatched: null,
   enclosure: '',
-  comes: 'expected',
-  from: parent ? t('oldFloorOf', { name: parent.name }) : '',
+  comes: foundInFloor ? 'found' : parent ? 'born' : 'expected',
+  from: '',
+  of: parent?.id ?? '',
+  sure: 'day',
+  laid: false,
+  number: '',
+  origin: '',
+  marks: '',
+  chip: '',
+  permit: '',
+  permitUntil: null,
   why: '',
 })
 const draft = useDraft(`newcomer ${parent?.id ?? ''}`, form)
@@ -104,10 +130,21 @@ const places = computed(() => {
   )
 })
 
+/** Whether it comes from one that lives here. */
+const isOurs = computed(() => form.comes === 'born' || form.comes === 'split' || form.comes === 'found')
+/** Who it may come from: of its kind; only a colony is split. */
+const parents = computed(() =>
+  choicesNamed(
+    [...site.residents.values()].filter(
+      (one) => one.sheet === form.sheet && (form.comes === 'born' || one.lives === 'colony'),
+    ),
+  ),
+)
+
 /** Whoever comes from outside stays in quarantine first, unless somebody says why not. */
 const skipsQuarantine = computed(() => {
   const chosen = places.value.find(({ id: place }) => place === form.enclosure)
-  return !parent && chosen !== undefined && !isApart(chosen)
+  return !isOurs.value && chosen !== undefined && !isApart(chosen)
 })
 
 const SEXES = choicesOf<Newcomer['sex']>({
@@ -115,16 +152,29 @@ const SEXES = choicesOf<Newcomer['sex']>({
   female: terms.sex.female,
   male: terms.sex.male,
 })
-const COMES = choicesOf<Newcomer['comes']>({
+const COMES = choicesOf<Comes>({
   expected: t('isExpectedItsPlace'),
-  arrived: t('isHereNow'),
+  brought: t('isHereNow'),
+  born: t('wasBornHere'),
+  split: t('isSplitOff'),
+  found: t('wasFoundInFloor'),
+})
+const SURE = choicesOf<Sure>({ day: t('toTheDay'), month: t('toTheMonth'), year: t('toTheYear') })
+const ORIGINS = choicesOf(terms.origin)
+const when = shallowRef<When>(null)
+
+const schema = z.object({
+  registered: kindOf('registered').payload,
+  place: kindOf('expected').payload,
+  described: kindOf('described').payload,
 })
 
-const schema = z.object({ registered: kindOf('registered').payload, place: kindOf('expected').payload })
-
 function sends() {
-  const [registered] = draftsOf()
-  return { registered: registered?.payload, place: { enclosure: form.enclosure } }
+  return {
+    registered: registeredNow(),
+    place: { enclosure: form.enclosure },
+    described: describedNow(),
+  }
 }
 
 function also(): Record<string, string> {
@@ -134,39 +184,73 @@ function also(): Record<string, string> {
   if (form.enclosure === '') wrong['place.enclosure'] = t('chooseAPlaceNothing')
   if (skipsQuarantine.value && form.why.trim() === '') wrong['why'] = t('newcomersStayInQuarantine')
   if (isColony.value && form.count === null) wrong['registered.count'] = t('aboutHowManyAre')
+  if (isOurs.value && form.of === '') wrong['of'] = t('fromWhomHere')
+  if (form.permitUntil !== null && form.permit.trim() === '') wrong['permit'] = t('whichLicence')
   if (form.hatched !== null && form.hatched > today.day) wrong['registered.hatchedOn'] = t('itCannotHatchIn')
   return wrong
 }
 
+function registeredNow(): Register {
+  const { name, sheet: onSheet, stage, count, sex, hatched, sure, laid } = form
+  const number = form.number.trim()
+  return {
+    name: name.trim(),
+    ...(number && { number }),
+    sheet: onSheet,
+    stage,
+    count: isColony.value ? count : null,
+    sex: isColony.value ? 'unknown' : sex,
+    hatchedOn: hatched,
+    ...(hatched !== null && sure !== 'day' && { hatchedTo: sure }),
+    ...(hatched !== null && laid && { laid }),
+    barrier: null,
+    schools: {},
+  }
+}
+
+function describedNow(): Description {
+  const { comes, of, origin } = form
+  const [marks, chip] = [form.marks.trim(), form.chip.trim()]
+  const from: Description = comes === 'born' ? { origin: 'bornHere', parents: [of] } : {}
+  return { ...(origin && { origin }), ...from, ...(marks && { marks }), ...(chip && { chip }) }
+}
+
+function comingNow(): Draft {
+  const { enclosure, comes, of } = form
+  const from = form.from.trim()
+  if (comes === 'expected')
+    return { subject: id, kind: 'expected', payload: { enclosure, ...(from && { from }) } }
+  const payload = { enclosure, how: comes, ...(from && { source: from }), ...(isOurs.value && { of }) }
+  return { subject: id, kind: 'arrived', payload }
+}
+
 /** Facts of one doing, made here: somebody new can be put on record in a room without network. */
 function draftsOf(): Draft[] {
-  const { name, sheet: onSheet, enclosure, comes, hatched } = form
-  const from = form.from.trim()
-  const registered: Draft = {
-    subject: id,
-    kind: 'registered',
-    payload: {
-      name: name.trim(),
-      sheet: onSheet,
-      stage: form.stage,
-      count: isColony.value ? form.count : null,
-      sex: isColony.value ? 'unknown' : form.sex,
-      hatchedOn: isColony.value ? null : hatched,
-      barrier: null,
-      schools: {},
-    },
-  }
-  const place: Draft =
-    comes === 'expected'
-      ? { subject: id, kind: 'expected', payload: { enclosure, ...(from && { from }) } }
-      : { subject: id, kind: 'arrived', payload: { enclosure, ...(from && { source: from }) } }
-  const why = form.why.trim()
-  if (!skipsQuarantine.value || why === '') return [registered, place]
-  return [registered, place, { subject: id, kind: 'noted', payload: { text: t('notInQuarantine', { why }) } }]
+  const described = describedNow()
+  const [why, permit] = [form.why.trim(), form.permit.trim()]
+  return [
+    { subject: id, kind: 'registered', payload: registeredNow() },
+    comingNow(),
+    ...(Object.keys(described).length > 0
+      ? [{ subject: id, kind: 'described', payload: described } as const]
+      : []),
+    ...(permit
+      ? [{ subject: id, kind: 'permitted', payload: { number: permit, until: form.permitUntil } } as const]
+      : []),
+    ...(form.comes === 'split'
+      ? [{ subject: form.of, kind: 'parted', payload: { count: form.count ?? 1, into: id } } as const]
+      : []),
+    ...(skipsQuarantine.value && why
+      ? [{ subject: id, kind: 'noted', payload: { text: t('notInQuarantine', { why }) } } as const]
+      : []),
+  ]
 }
 
 function keep(): void {
-  record.keep(draftsOf(), t('putOnRecord2', { name: form.name.trim() }), { together: true })
+  record.keep(draftsOf(), t('putOnRecord2', { name: form.name.trim() }), {
+    together: true,
+    when: form.comes === 'expected' ? null : when.value,
+  })
   draft.drop()
   void router.push({ name: 'record', params: { id } })
 }
@@ -204,14 +288,17 @@ function keep(): void {
             whole
           />
           <ChoiceField v-else v-model="form.sex" name="registered.sex" :label="t('sex')" :options="SEXES" />
-          <DayField
-            v-if="!isColony"
-            v-model="form.hatched"
-            name="registered.hatchedOn"
-            :label="t('hatchedOrBorn')"
-          />
         </div>
-        <TextField v-model="form.from" name="place.from" :label="t('fromWhom')" maxlength="400" />
+        <ChoiceField v-model="form.comes" :label="t('howItComes')" :options="COMES" />
+        <ChoiceField
+          v-if="isOurs"
+          v-model="form.of"
+          name="of"
+          :label="form.comes === 'born' ? t('youngOf') : t('cameFrom')"
+          :options="parents"
+        />
+        <TextField v-else v-model="form.from" name="place.from" :label="t('fromWhom')" maxlength="400" />
+        <WhenField v-if="form.comes !== 'expected'" v-model="when" />
         <PlaceSelect
           v-model="form.enclosure"
           name="place.enclosure"
@@ -227,7 +314,30 @@ function keep(): void {
           maxlength="400"
           :placeholder="t('bornHereClearedBy')"
         />
-        <OneOf v-model="form.comes" :label="t('isItHere')" :options="COMES" />
+        <Panel :header="t('moreOfIt')" toggleable collapsed>
+          <div class="form">
+            <div class="pair">
+              <DayField v-model="form.hatched" name="registered.hatchedOn" :label="t('hatchedOrBorn')" />
+              <ChoiceField v-model="form.sure" :label="t('howSure')" :options="SURE" />
+            </div>
+            <TickField v-model="form.laid" :label="t('dayItWasLaid')" />
+            <div class="pair">
+              <ChoiceField v-model="form.origin" :label="t('origin')" :options="ORIGINS" />
+              <TextField
+                v-model="form.number"
+                name="registered.number"
+                :label="t('numberItHas')"
+                maxlength="20"
+              />
+            </div>
+            <TextField v-model="form.marks" name="described.marks" :label="t('marks')" maxlength="400" />
+            <TextField v-model="form.chip" name="described.chip" :label="t('chip')" maxlength="40" />
+            <div class="pair">
+              <TextField v-model="form.permit" name="permit" :label="t('licence')" maxlength="80" />
+              <DayField v-model="form.permitUntil" name="permitUntil" :label="t('licenceUntil')" />
+            </div>
+          </div>
+        </Panel>
         <template #buttons
           ><Button type="submit">{{ t('putOnRecord') }}</Button></template
         >

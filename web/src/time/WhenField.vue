@@ -102,6 +102,6 @@ function pick(date: unknown): void {
 /* What is not said for now must not be overlooked. */
 .before {
   padding: 7px 8px;
-  border: 3px double var(--accent);
+  border: 3px double var(--focus);
 }
 </style>

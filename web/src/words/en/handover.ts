@@ -27,4 +27,5 @@ export default {
   furnishedAnew: 'Furnished anew',
   walkedInAnother: 'Walked in another order',
   takenAway: 'Taken away',
+  houseWrittenDown: 'the house: its name and its numbers',
 } as const

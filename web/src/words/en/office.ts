@@ -127,4 +127,11 @@ export default {
   why: 'Why',
   shippedLibrary: 'shipped library',
   noChange: 'Nothing was changed.',
+  house: 'House',
+  nameOfHouse: 'What it is called',
+  zoneOfHouse: 'Its clock: {zone}',
+  beforeDigits: 'Before the digits',
+  digitsAtLeast: 'Digits at least',
+  nextNumber: 'The next newcomer is number {number}.',
+  yearInNumber: 'Write {sign} where the year is to stand. Numbers that were given out stay.',
 } as const

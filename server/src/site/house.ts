@@ -1,0 +1,29 @@
+import type { House, KeepHouse } from '@kobrin/contract'
+import { sql } from 'drizzle-orm'
+import type { Changing } from '../changes/changing.ts'
+import { changing } from '../changes/changing.ts'
+import type { Database } from '../database/connect.ts'
+import { rowsOf } from '../database/rowsOf.ts'
+import { KobrinProblem } from '../errors/problem.ts'
+import { numbering, site } from './tables.ts'
+
+/** How the house is called, and how the next newcomer will be numbered in a year. */
+export async function readHouse(db: Database, year: number): Promise<House> {
+  const [row] = await rowsOf<Omit<House, 'next'> & { last: number }>(
+    db,
+    sql`select name, zone, prefix, digits, last from site, numbering`,
+  )
+  if (!row) throw new KobrinProblem('no_such_place')
+  const { last, ...house } = row
+  const digits = String(last + 1).padStart(house.digits, '0')
+  return { ...house, next: `${house.prefix.replace('{year}', String(year))}${digits}` }
+}
+
+/** Numbers that were given out stay as they are. */
+export async function keepHouse(by: Changing, { name, prefix, digits }: KeepHouse): Promise<void> {
+  await changing(by, async (tx) => {
+    await tx.update(site).set({ name })
+    await tx.update(numbering).set({ prefix, digits })
+    return { changes: [{ what: { kind: 'house', name }, reason: '' }], answer: undefined }
+  })
+}

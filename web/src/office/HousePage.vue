@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { KeepHouse, OFFICE_ROUTES } from '@kobrin/contract'
+import Button from 'primevue/button'
+import { computed, reactive, watch } from 'vue'
+import '../app/page.css'
+import NumberField from '../fields/NumberField.vue'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
+import Wrong from '../fields/Wrong.vue'
+import { useSite } from '../site/useSite.ts'
+import { call } from '../wire/call.ts'
+import { keyOf, queries, useAnswerOf, useTold } from '../wire/queries.ts'
+import OfficeTabs from './OfficeTabs.vue'
+import { t } from './words.ts'
+
+const YEAR = '{year}'
+
+const site = useSite()
+const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.house)
+const form = reactive({ name: '', prefix: '', digits: null as number | null })
+watch(
+  answer,
+  (house) => {
+    if (house) Object.assign(form, { name: house.name, prefix: house.prefix, digits: house.digits })
+  },
+  { immediate: true },
+)
+
+/** The number the next newcomer would be given as the form stands. */
+const next = computed(() => {
+  const last = /\d+$/.exec(answer.value?.next ?? '')?.[0] ?? '1'
+  const year = String(new Date().getFullYear())
+  return `${form.prefix.trim().replace(YEAR, year)}${String(Number(last)).padStart(form.digits ?? 1, '0')}`
+})
+
+const keeping = useTold(async () => {
+  await call(OFFICE_ROUTES.keepHouse, { body: KeepHouse.parse(form) })
+  await Promise.all([queries.invalidateQueries({ queryKey: keyOf(OFFICE_ROUTES.house) }), site.load()])
+})
+</script>
+
+<template>
+  <main class="reading">
+    <header>
+      <h1>{{ t('house') }}</h1>
+      <OfficeTabs />
+    </header>
+    <Wrong :says="complaint" />
+    <SchemaForm
+      v-if="answer"
+      class="narrow"
+      :schema="KeepHouse"
+      :sends="() => form"
+      :complaint="keeping.complaint.value"
+      @keep="keeping.told()"
+    >
+      <TextField v-model="form.name" name="name" :label="t('nameOfHouse')" maxlength="120" />
+      <p class="quiet">{{ t('zoneOfHouse', { zone: answer.zone }) }}</p>
+      <div class="pair">
+        <TextField v-model="form.prefix" name="prefix" :label="t('beforeDigits')" maxlength="12" />
+        <NumberField v-model="form.digits" name="digits" :label="t('digitsAtLeast')" whole />
+      </div>
+      <p>{{ t('nextNumber', { number: next }) }}</p>
+      <p class="quiet">{{ t('yearInNumber', { sign: YEAR }) }}</p>
+      <template #buttons>
+        <Button type="submit" :disabled="keeping.busy.value">{{ t('keep') }}</Button>
+      </template>
+    </SchemaForm>
+  </main>
+</template>
