@@ -72,7 +72,7 @@ function keeperAt(page: Page): Keeper {
     async openRecord(name) {
       await page.getByRole('link', { name: 'Walk' }).click()
       await page.keyboard.press('/')
-      await page.getByRole('combobox').fill(name)
+      await page.getByRole('combobox', { name: 'Name, number, species or place' }).fill(name)
       await page.getByRole('option', { name }).first().click()
       await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
     },

@@ -12,7 +12,7 @@ test('a resident is found by number, species and place, and opened', async ({ ke
   await expect(page.getByRole('heading', { name: 'Plan in force' })).toBeVisible()
   await expect(page.locator('.lifeline canvas').first()).toBeVisible()
   await page.keyboard.press('/')
-  await page.getByRole('combobox').fill('royal')
+  await page.getByRole('combobox', { name: 'Name, number, species or place' }).fill('royal')
   await expect(page.getByRole('option').first()).toBeVisible()
   await page.keyboard.press('Escape')
   await expect(page.getByRole('dialog')).toHaveCount(0)
@@ -22,7 +22,7 @@ test('whoever is named in full is opened by Enter, whatever else begins so', asy
   const { page } = await keeper('lotte')
   for (const name of ['Zebra B', 'Powder C', 'Forest A']) {
     await page.keyboard.press('/')
-    await page.getByRole('combobox').fill(name)
+    await page.getByRole('combobox', { name: 'Name, number, species or place' }).fill(name)
     await page.keyboard.press('Enter')
     await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
   }

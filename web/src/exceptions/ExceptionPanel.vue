@@ -142,6 +142,14 @@ function onKey(event: KeyboardEvent): void {
   margin-bottom: 7px;
 }
 
+/* Beside its name: what can be said comes before when. */
+.when :deep(.labelled) {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 8px;
+  align-items: center;
+}
+
 .grid,
 .grave {
   display: grid;

@@ -86,6 +86,7 @@ const places = computed(() => {
   if (!one) return []
   return heldPlaces(one, (box) => fitOf(box, one)).sort(
     (a, b) =>
+      Number(residents.isTaken(a.id)) - Number(residents.isTaken(b.id)) ||
       Number(b.barrier === level.value) - Number(a.barrier === level.value) ||
       Number(isFit(b.findings)) - Number(isFit(a.findings)) ||
       a.findings.length - b.findings.length,

@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Resident } from '../site/useSite.ts'
 import { useSite } from '../site/useSite.ts'
 import { useResidents } from '../residents/useResidents.ts'
+import { t } from './words.ts'
 
 /** Enclosures that stand empty, by the name of their place. */
 export function useFreePlaces() {
@@ -17,12 +18,30 @@ export function useFreePlaces() {
   )
 }
 
-/** Places that stand empty, at the level somebody would be walked at there, each held against them. */
+/** Whom places are held against; of a newcomer there is no identity yet. */
+type Whom = Pick<Resident, 'barrier' | 'sheet'> & { id?: string }
+
+/** Places that stand empty, then those where its own kind lives and bears company, at the level somebody would be
+ * walked at there, each held against them. */
 export function useHeldPlaces() {
   const site = useSite()
+  const residents = useResidents()
   const free = useFreePlaces()
-  return (whom: Pick<Resident, 'barrier'>, findingsAt: (box: Enclosure) => Finding[]) =>
-    free.value.flatMap(({ id, label }) => {
+
+  /** Boxes in which only others of its kind live; none where the sheet says alone, or says nothing. */
+  function shared({ id, sheet }: Whom): { id: string; label: string }[] {
+    const rule = site.species.get(sheet)?.together?.rule
+    if (rule === undefined || rule === 'alone') return []
+    return site.standing.flatMap((box) => {
+      const there = residents.livingIn(box.id)
+      if (there.length === 0 || !there.every((one) => one.sheet === sheet && one.id !== id)) return []
+      const names = there.map(({ name }) => name).join(', ')
+      return [{ id: box.id, label: t('placeWith', { place: site.placeName(box.id), names }) }]
+    })
+  }
+
+  return (whom: Whom, findingsAt: (box: Enclosure) => Finding[]) =>
+    [...free.value, ...shared(whom)].flatMap(({ id, label }) => {
       const enclosure = site.enclosures.get(id)
       const barrier = site.placeOf(id, whom)?.barrier
       return enclosure && barrier !== undefined

@@ -23,6 +23,7 @@ import { sayHold, sayUndone, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
+import { sayIdentity } from './sayIdentity.ts'
 import { sayDate, sayGrams } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 import CorrectEntry from './CorrectEntry.vue'
@@ -81,6 +82,11 @@ const about = computed(() => {
   return bits.filter(Boolean).join(' · ')
 })
 
+const identity = computed(() => {
+  const { identity: known, register } = record.stateOf(id)
+  return sayIdentity(known, register, teller)
+})
+
 function say(uid: string): string {
   const fact = facts.value.find((one) => one.uid === uid)
   return fact
@@ -103,6 +109,7 @@ function showOnWalk(): void {
         <h1 class="tape">{{ resident.name }}</h1>
         <div>
           <p class="quiet">{{ about }}</p>
+          <p v-if="identity" class="quiet">{{ identity }}</p>
           <p class="quiet whereabouts">
             <span>{{ site.placeName(home) }}</span>
             <Button v-if="!ended" variant="link" class="link no-print" @click="showOnWalk">{{

@@ -27,12 +27,14 @@ import { useToday } from '../time/useToday.ts'
 import WhenField from '../time/WhenField.vue'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useHeldPlaces } from '../moving/useFreePlaces.ts'
+import { useResidents } from './useResidents.ts'
 import { terms } from '../words/terms.ts'
 import { t } from './words.ts'
 
 const site = useSite()
 const record = useRecord()
 const heldPlaces = useHeldPlaces()
+const residents = useResidents()
 const plans = usePlans()
 const today = useToday()
 const router = useRouter()
@@ -122,8 +124,9 @@ const places = computed(() => {
   const made = plan.value
   if (!made) return []
   const newcomer = { sizes: {}, count: form.count ?? 1 }
-  return heldPlaces({ barrier: null }, (box) => fitFor(box, newcomer, made)).sort(
+  return heldPlaces({ barrier: null, sheet: form.sheet }, (box) => fitFor(box, newcomer, made)).sort(
     (a, b) =>
+      Number(residents.isTaken(a.id)) - Number(residents.isTaken(b.id)) ||
       Number(isApart(b)) - Number(isApart(a)) ||
       Number(left.left.has(a.id)) - Number(left.left.has(b.id)) ||
       Number(isFit(b.findings)) - Number(isFit(a.findings)),

@@ -11,6 +11,8 @@ import NumberField from '../fields/NumberField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
+import GoneActions from '../leaving/GoneActions.vue'
+import PermitAction from '../residents/PermitAction.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
@@ -148,6 +150,8 @@ function proposal(): string {
       </Button>
       <p v-else class="quiet">{{ t('aSeniorKeeperDecides') }}</p>
     </template>
+    <PermitAction v-else-if="what.code === 'permitEnds'" :number="what.number" :resident-id="residentId" />
+    <GoneActions v-else :what="what" :resident-id="residentId" />
     <Wrong :says="complaint" />
   </div>
 </template>

@@ -6,6 +6,10 @@ const CLOSED_HERE: ReadonlySet<Verdict['what']['code']> = new Set([
   'floorWaits',
   'stageReached',
   'condition',
+  'postMortemOpen',
+  'bodyWaits',
+  'dueBack',
+  'permitEnds',
 ])
 
 /** Whether a verdict is something a person closes or decides, rather than something to know. */

@@ -49,6 +49,11 @@ export default {
   left2: '{name} left the house',
   lost2: '{name} given up as lost',
   merged2: '{name} lives on with {into}',
+  whatWasFound: 'What was found',
+  whereTo: 'Where to',
+  isBack: 'It is back',
+  isBack2: '{name} is back',
+  writtenDown: '{name}: written down',
   isGone: 'It is not here any more.',
   nobodyByThatNumber: 'Nobody by that number',
 } as const

@@ -41,4 +41,5 @@ export default {
   sayWhereTheOld: 'Say where the old floor is kept.',
   countedOutAnimal: 'Counted out, animal expected',
   countedOutAnimals: 'Counted out, animals expected',
+  placeWith: '{place}, with {names}',
 } as const

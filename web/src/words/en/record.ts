@@ -61,4 +61,11 @@ export default {
   onlyTheLastDays:
     'The server cannot be reached: these are the entries of the last 60 days that lie on this device.',
   nothing: 'nothing',
+  monthOf: '{month} {year}',
+  laidOn: 'laid {date}',
+  hatchedOn: 'hatched or born {date}',
+  youngOf: 'young of {names}',
+  chip: 'chip {chip}',
+  licence: 'licence {number}',
+  licenceUntil: 'licence {number} until {date}',
 } as const

@@ -56,4 +56,9 @@ export default {
   weightG: 'Weight, g',
   toDo: 'To do',
   today: 'Today',
+  untilWhen: 'Until when?',
+  licenceOf: '{name}: licence',
+  renewedUntil: 'Renewed until',
+  renewed: 'It is renewed',
+  notNeeded: 'Not needed any more',
 } as const

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import type { Disposal, Draft, Verdict } from '@kobrin/core'
+import { kindOf, mayRecord } from '@kobrin/core'
+import Button from 'primevue/button'
+import { computed, reactive } from 'vue'
+import PlaceSelect from '../enclosures/PlaceSelect.vue'
+import { useFit } from '../enclosures/useFit.ts'
+import { useRecord } from '../entries/useRecord.ts'
+import ChoiceField from '../fields/ChoiceField.vue'
+import { choicesOf } from '../fields/choicesOf.ts'
+import SchemaForm from '../fields/SchemaForm.vue'
+import TextField from '../fields/TextField.vue'
+import { useHeldPlaces } from '../moving/useFreePlaces.ts'
+import { usePeople } from '../people/usePeople.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { useSite } from '../site/useSite.ts'
+import { terms } from '../words/terms.ts'
+import { t } from './words.ts'
+
+/** What is still to be seen to of somebody who died or is lent. */
+const { what, residentId } = defineProps<{ what: Verdict['what']; residentId: string }>()
+const site = useSite()
+const record = useRecord()
+const people = usePeople()
+const residents = useResidents()
+const heldPlaces = useHeldPlaces()
+const { fitOf } = useFit()
+
+const form = reactive({ found: '', disposal: 'frozen' as Disposal, enclosure: '' })
+const BODIES = choicesOf<Disposal>(terms.disposal).filter(({ value }) => value !== 'notYet')
+const resident = computed(() => site.residents.get(residentId))
+const places = computed(() => {
+  const one = resident.value
+  return one ? heldPlaces(one, (box) => fitOf(box, one)) : []
+})
+
+const draft = computed((): Draft => {
+  const subject = residentId
+  if (what.code === 'dueBack') return { subject, kind: 'arrived', payload: { enclosure: form.enclosure } }
+  const payload = what.code === 'bodyWaits' ? { disposal: form.disposal } : { found: form.found.trim() }
+  return { subject, kind: 'examined', payload }
+})
+const schema = computed(() => kindOf(what.code === 'dueBack' ? 'arrived' : 'examined').payload)
+
+function keep(): void {
+  const name = residents.nameOf(residentId)
+  record.keep([draft.value], what.code === 'dueBack' ? t('isBack2', { name }) : t('writtenDown', { name }))
+}
+</script>
+
+<template>
+  <SchemaForm
+    v-if="mayRecord(people.role, what.code === 'dueBack' ? 'arrived' : 'examined')"
+    :schema="schema"
+    :sends="() => draft.payload"
+    @keep="keep"
+  >
+    <ChoiceField
+      v-if="what.code === 'bodyWaits'"
+      v-model="form.disposal"
+      name="disposal"
+      :label="t('body')"
+      :options="BODIES"
+    />
+    <TextField
+      v-else-if="what.code === 'postMortemOpen'"
+      v-model="form.found"
+      name="found"
+      :label="t('whatWasFound')"
+      :lines="2"
+      maxlength="4000"
+    />
+    <PlaceSelect v-else v-model="form.enclosure" name="enclosure" :label="t('whereTo')" :places="places" />
+    <Button type="submit" severity="secondary">{{
+      what.code === 'dueBack' ? t('isBack') : t('keepIt')
+    }}</Button>
+  </SchemaForm>
+</template>

@@ -1,0 +1,41 @@
+import type { ResidentState } from '@kobrin/core'
+import { isoDay } from '@kobrin/core'
+import { sayDate, sayMonth } from '../words/numbers.ts'
+import type { Teller } from '../words/reasons.ts'
+import { sayAll } from '../words/sayAll.ts'
+import { terms } from '../words/terms.ts'
+import { t } from './words.ts'
+
+type Register = NonNullable<ResidentState['register']>
+
+/** A day as far as it is known: "2024", "May 2024", "3 May". */
+function sayAsKnown(day: number, to: Register['hatchedTo'], today: number): string {
+  const [year = '', month = ''] = isoDay(day).split('-')
+  if (to === 'year') return year
+  return to === 'month' ? t('monthOf', { month: sayMonth(Number(month), 'long'), year }) : sayDate(day, today)
+}
+
+function sayBegin({ hatchedOn, hatchedTo, laid }: Register, today: number): string[] {
+  if (hatchedOn === null) return []
+  const date = sayAsKnown(hatchedOn, hatchedTo, today)
+  return [laid ? t('laidOn', { date }) : t('hatchedOn', { date })]
+}
+
+/** What is known of who somebody is besides its line: where it comes from, what it is known by, under which licence. */
+export function sayIdentity(
+  known: ResidentState['identity'],
+  register: Register | null,
+  { today, resident }: Pick<Teller, 'today' | 'resident'>,
+): string {
+  const { origin, parents = [], marks, chip, permits = [] } = known ?? {}
+  return [
+    ...(register ? sayBegin(register, today) : []),
+    ...(origin === undefined ? [] : [terms.origin[origin]]),
+    ...(parents.length > 0 ? [t('youngOf', { names: sayAll(parents.map(resident)) })] : []),
+    ...(marks === undefined ? [] : [marks]),
+    ...(chip === undefined ? [] : [t('chip', { chip })]),
+    ...permits.map(({ number, until }) =>
+      until === null ? t('licence', { number }) : t('licenceUntil', { number, date: sayDate(until, today) }),
+    ),
+  ].join(' · ')
+}
