@@ -1,4 +1,5 @@
 import type { Draft, EcdysisStage, SheetGroup, SkinLeft } from '@kobrin/core'
+import { shedsSkin } from '@kobrin/core'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import type { Ask, Exception } from './ask.ts'
@@ -11,7 +12,6 @@ const SIGNS: Readonly<Record<'shedding' | 'molting', readonly EcdysisStage[]>> =
   shedding: ['dull', 'inBlue', 'clear'],
   molting: ['premolt', 'sealedIn', 'soft', 'hardened'],
 }
-const SHEDDING: readonly SheetGroup[] = ['snake', 'lizard', 'tortoise', 'frog', 'salamander']
 
 function off(stage: 'shed' | 'molted'): { label: string; payload: Skin }[] {
   const name = terms.stage[stage]
@@ -50,7 +50,7 @@ export function skinException(
   group: SheetGroup,
   retained: readonly SkinLeft[],
 ): Exception {
-  const sheds = SHEDDING.includes(group)
+  const sheds = shedsSkin(group)
   const signs = SIGNS[sheds ? 'shedding' : 'molting'].map((stage) => ({
     label: terms.stage[stage],
     payload: { stage },

@@ -1,0 +1,34 @@
+import type { Bounds } from '../plausible/plausible.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import type { Civil } from '../time/civil.ts'
+
+/** Somebody a row may speak of. */
+export interface KnownResident {
+  id: string
+  number: string
+  name: string
+  sheet: string
+  stage: string
+  /** The box it lives in. */
+  place: string | null
+}
+
+/** What a house knows that rows are held against. */
+export interface House {
+  residents: readonly KnownResident[]
+  sheets: readonly Sheet[]
+  /** Boxes by what their place is called, "Tar Room · Rack 2 · shelf 1, place 3": a room or bay has many. */
+  boxes: readonly { id: string; name: string; taken: boolean }[]
+  /** What is plausible of a stage of a sheet. */
+  boundsOf: (sheet: string, stage: string) => Bounds | undefined
+  now: Civil
+  /** The identity of what has this content: the same each time it is brought in. */
+  idOf: (content: string) => string
+  /** Why a hold after a molt of long ago is over. */
+  longPast: string
+}
+
+/** Words as they are compared: without capitals and needless blanks. */
+export function plain(text: string): string {
+  return text.trim().toLowerCase().replace(/\s+/g, ' ')
+}

@@ -1,0 +1,65 @@
+import { BodyPart } from '../growth/growthState.ts'
+
+/** What a column of a list somebody kept can say of each row. */
+export const MEANINGS = [
+  'ignore',
+  'number',
+  'name',
+  'species',
+  'stage',
+  'sex',
+  'place',
+  'count',
+  'hatched',
+  'arrived',
+  'origin',
+  'chip',
+  'marks',
+  'on',
+  'weight',
+  'size',
+  'food',
+  'amount',
+  'outcome',
+  'shed',
+  'note',
+] as const
+export type Meaning = (typeof MEANINGS)[number]
+
+export const MASS_UNITS = { g: 1, kg: 1000, mg: 0.001, oz: 28.349523125, lb: 453.59237 } as const
+export const LENGTH_UNITS = { mm: 1, cm: 10, m: 1000, in: 25.4 } as const
+export type MassUnit = keyof typeof MASS_UNITS
+export type LengthUnit = keyof typeof LENGTH_UNITS
+
+/** In which order a date written in digits is meant. */
+export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const
+export type DateOrder = (typeof DATE_ORDERS)[number]
+
+/** What a column means, and how what stands in it is to be read. */
+export interface Column {
+  header: string
+  meaning: Meaning
+  mass?: MassUnit
+  length?: LengthUnit
+  part?: BodyPart
+  /** Null where nobody can tell 3 April from 4 March: somebody has to say. */
+  order?: DateOrder | null
+  decimal?: '.' | ','
+}
+
+/** Why a column was taken for what it is. */
+export type GuessReason =
+  | { code: 'header'; word: string }
+  | { code: 'unit'; unit: string; from: 'header' | 'cells' }
+  | { code: 'unitAssumed'; unit: string }
+  | { code: 'dateOrder'; order: DateOrder; because: string }
+  | { code: 'dateUnsure'; example: string }
+  | { code: 'decimal'; sign: '.' | ','; example: string }
+  | { code: 'unknown' }
+
+export interface Guess {
+  column: Column
+  because: GuessReason[]
+}
+
+export const PARTS: readonly BodyPart[] = BodyPart.options

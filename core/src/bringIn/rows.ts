@@ -1,0 +1,58 @@
+import { happenedIn, tellsOfDay } from './happenedRow.ts'
+import type { House } from './house.ts'
+import { plain } from './house.ts'
+import type { Column } from './meaning.ts'
+import { cameIn, newcomerId, newcomerIn, sheetsByName } from './newcomerRow.ts'
+import type { Cells, RowFact, RowFault } from './rowReading.ts'
+import { RowReading } from './rowReading.ts'
+import { WhoIsWho } from './whoIsWho.ts'
+
+export interface RowRead {
+  /** By whose name it goes. */
+  who: string
+  isNew: boolean
+  facts: RowFact[]
+  faults: RowFault[]
+}
+
+/** What stands in a row, by meaning. Of two columns that mean the same, the first that is filled in counts. */
+function cellsOf(columns: readonly Column[], row: readonly string[]): Cells {
+  const cells: Cells = {}
+  columns.forEach((column, at) => {
+    const text = (row[at] ?? '').trim()
+    if (column.meaning !== 'ignore' && text !== '') cells[column.meaning] ??= { text, at, column }
+  })
+  return cells
+}
+
+/** Reads the rows of a list, one after the other: whoever a row puts on record is known to those after it, and a
+ * box that it fills is taken. A row says what is wrong with it rather than throwing. */
+export function rowReader(columns: readonly Column[], house: House) {
+  const who = new WhoIsWho(house)
+  const byName = sheetsByName(house.sheets)
+  const byId = new Map(house.sheets.map((sheet) => [sheet.id, sheet]))
+
+  /** What a row says, and what is wrong with it. `accepted`: somebody looked at its values again. */
+  return function read(row: readonly string[], { accepted = false } = {}): RowRead {
+    const cells = cellsOf(columns, row)
+    const reading = new RowReading(cells, house, accepted)
+    const known = who.of(reading)
+    const { species } = cells
+    const sheet = species && byName.get(plain(species.text))
+    const { facts, faults } = reading
+    const named = known?.name ?? cells.name?.text ?? cells.number?.text ?? ''
+    if (!known && !sheet) {
+      if (species) reading.wrong(species.at, { code: 'unknownSpecies', said: species.text })
+      return { who: named, isNew: species !== undefined, facts, faults }
+    }
+    // Whoever a row put on record before is new in it still: it says the same again.
+    const isNew = sheet !== undefined && (!known || known.id === newcomerId(reading, sheet, house))
+    const came = isNew ? cameIn(reading, house) : null
+    const one = known ?? (sheet && came ? newcomerIn(reading, { house, who, sheet, came }) : undefined)
+    const on = reading.moment(cells.on)
+    const told = on ? { moment: on, dated: true } : came
+    if (one && told) happenedIn(reading, { one, told, house, sheet: byId.get(one.sheet), isNew })
+    else if (tellsOfDay(cells, isNew) && !cells.on) reading.wrong(null, { code: 'noDay' })
+    return { who: one?.name ?? named, isNew: isNew && !known, facts, faults }
+  }
+}
