@@ -1,4 +1,5 @@
 import { BACKUP_ROUTES } from './backup/routes.ts'
+import { BRING_IN_ROUTES } from './bringIn/routes.ts'
 import { STAFF_ROUTES } from './people/staffRoutes.ts'
 import { ROUTES } from './routes.ts'
 import { SETUP_ROUTES } from './setup/routes.ts'
@@ -12,6 +13,7 @@ export const OFFICE_ROUTES = {
   ...HOUSE_ROUTES,
   ...PLACE_ROUTES,
   ...BACKUP_ROUTES,
+  ...BRING_IN_ROUTES,
 }
 
 /** All there are. */

@@ -1,4 +1,5 @@
 export { BackupState } from './backup/routes.ts'
+export { BringIn, BroughtIn } from './bringIn/routes.ts'
 export { BatchAnswer, EntryEnvelope, KeptEntries, KeptEntry, Receipt } from './entries/posting.ts'
 export { Proof, provenText } from './entries/proof.ts'
 export type { ErrorCode } from './errors/catalogue.ts'

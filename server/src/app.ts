@@ -10,6 +10,7 @@ import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import type { Nightly } from './backup/nightly.ts'
 import { startNightly } from './backup/nightly.ts'
+import { bringInRoutes } from './bringIn/routes.ts'
 import { backupRoutes } from './backup/routes.ts'
 import { createAuthors } from './changes/authors.ts'
 import type { Connection, Database, DatabaseAddress } from './database/connect.ts'
@@ -261,6 +262,7 @@ const FEATURES = [
   staffRoutes,
   siteRoutes,
   placeRoutes,
+  bringInRoutes,
   backupRoutes,
   libraryRoutes,
   planRoutes,

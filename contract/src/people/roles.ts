@@ -14,6 +14,7 @@ export type Action =
   | 'editEnclosures'
   | 'editPlaces'
   | 'editPeople'
+  | 'bringIn'
 
 /** Who may do what. The one table: the server enforces it, the interface reads it. */
 export const MAY: Readonly<Record<Action, readonly Role[]>> = {
@@ -28,6 +29,7 @@ export const MAY: Readonly<Record<Action, readonly Role[]>> = {
   editEnclosures: KEEPERS,
   editPlaces: SENIORS,
   editPeople: CURATORS,
+  bringIn: SENIORS,
 }
 
 export function may(role: Role, action: Action): boolean {

@@ -76,7 +76,7 @@ async function alreadyKept(db: Database, entries: readonly Entry[]): Promise<Map
   return receipts
 }
 
-interface Settled {
+export interface Settled {
   turn: Turn
   state: AnyState
   /** Touches of facts that count differently from now on, and whose they were. */
@@ -85,7 +85,7 @@ interface Settled {
 }
 
 /** What a turn comes to: for one that reaches back, by one look at the whole history. */
-async function settled(db: Database, turn: Turn): Promise<Settled> {
+export async function settled(db: Database, turn: Turn): Promise<Settled> {
   if (!turn.replays) {
     const facts = turn.added.filter((entry) => !isAmendment(entry))
     return { turn, state: turn.state, touches: facts.flatMap(touchRows), retouched: [] }
@@ -110,7 +110,7 @@ async function settled(db: Database, turn: Turn): Promise<Settled> {
   }
 }
 
-function registrationOf({ turn, state }: Settled): Registration | null {
+export function registrationOf({ turn, state }: Settled): Registration | null {
   if (!('register' in state) || !('register' in turn.before)) return null
   const { register } = state
   const before = turn.before.register

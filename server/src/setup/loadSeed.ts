@@ -3,8 +3,8 @@ import type { Entry, FamilyName } from '@kobrin/core'
 import { effectiveFacts, emptyState, familyOf, isAmendment, isoDay, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { change } from '../changes/tables.ts'
-import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
+import { insertEntries } from '../entries/insertRows.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
 import { renewLibrary } from '../library/commands.ts'
@@ -88,14 +88,13 @@ async function loadEntries(
 ): Promise<void> {
   let seq = 0
   await inChunks(entries, ROWS_PER_INSERT, async (chunk) => {
-    const rows = chunk.map((entry) => {
-      seq += 1
-      const at = sqlInstant(entry.occurredAt)
-      const { family } = histories.get(entry.subject) ?? { family: 'resident' }
-      return sql`(${entry.subject}, ${at}, ${entry.uid}, ${STREAM}, ${seq}, ${family}, ${entry.kind}, ${isoDay(entry.day)}, ${at}, ${entry.author}, ${entry.act ?? null}, ${JSON.stringify(entry.payload)})`
-    })
-    await tx.execute(
-      sql`insert into entry (subject, occurred_at, uid, stream, seq, family, kind, day, recorded_at, author_id, act, payload) values ${sql.join(rows, sql`, `)}`,
+    await insertEntries(
+      tx,
+      chunk.map((entry) => {
+        seq += 1
+        const { family } = histories.get(entry.subject) ?? { family: 'resident' }
+        return { entry, family, stream: STREAM, seq, recordedAt: entry.occurredAt }
+      }),
     )
   })
 }

@@ -35,6 +35,18 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     [`PUT ${OFFICE_ROUTES.keepPerson.url}`]: SOMEBODY,
     [`PUT ${OFFICE_ROUTES.choosePin.url}`]: { passphrase: PASSPHRASE, pin: '2718' },
     [`PUT ${OFFICE_ROUTES.choosePassphrase.url}`]: { passphrase: PASSPHRASE, next: PASSPHRASE },
+    [`POST ${OFFICE_ROUTES.bringIn.url}`]: {
+      file: 'list.csv',
+      facts: [
+        {
+          uid: uuidv7(),
+          subject,
+          kind: 'noted',
+          occurredAt: '2026-06-01T12:00:00.000Z',
+          payload: { text: 'Old' },
+        },
+      ],
+    },
     [`PUT ${OFFICE_ROUTES.keepHouse.url}`]: { name: 'The house', prefix: '', digits: 4 },
     [`POST ${OFFICE_ROUTES.addRoom.url}`]: { ...ROOM, name: uuidv7() },
     [`PUT ${OFFICE_ROUTES.keepRoom.url}`]: ROOM,

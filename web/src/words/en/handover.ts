@@ -28,4 +28,5 @@ export default {
   walkedInAnother: 'Walked in another order',
   takenAway: 'Taken away',
   houseWrittenDown: 'the house: its name and its numbers',
+  broughtIn: 'brought in, {count} fact | brought in, {count} facts',
 } as const

@@ -1,0 +1,203 @@
+import type { BringIn, BroughtIn } from '@kobrin/contract'
+import { advanced, ERRORS, readBookmark, sayBookmark } from '@kobrin/contract'
+import type { Entry, Role, Sheet } from '@kobrin/core'
+import { civil, founds, isoDay, mayRecord, PostedEntry } from '@kobrin/core'
+import { sql } from 'drizzle-orm'
+import type { Changing } from '../changes/changing.ts'
+import { changing } from '../changes/changing.ts'
+import type { Database, Transaction } from '../database/connect.ts'
+import { rowsOf } from '../database/rowsOf.ts'
+import type { Settled } from '../entries/appendTogether.ts'
+import { registrationOf, settled } from '../entries/appendTogether.ts'
+import { createFoldMemory } from '../entries/foldMemory.ts'
+import { insertEntries, insertRows } from '../entries/insertRows.ts'
+import { knowledgeOf } from '../entries/knowledge.ts'
+import { judged, refusalOf } from '../entries/turn.ts'
+import type { Registration } from '../entries/writeTogether.ts'
+import { placeOfNumber } from '../entries/writeTogether.ts'
+import { StreamLost, takePlaces } from '../streams/ownStream.ts'
+
+/** Refusals that are told: whoever mends a list does not read more at once. */
+const REFUSALS_TOLD = 200
+/** Names asked for at once. */
+const ASKED = 5000
+
+export interface BringingIn extends Changing {
+  role: Role
+  zone: string
+  sheets: () => Promise<ReadonlyMap<string, Sheet>>
+}
+
+type Refusal = BroughtIn['refused'][number]
+
+function refusal(uid: string, code: keyof typeof ERRORS, message: string = ERRORS[code].message): Refusal {
+  const { uid: of, code: why, message: says } = refusalOf(uid, code, message)
+  return { uid: of, code: why, message: says }
+}
+
+/** The entries of a list, signed by whoever brings it in, those first that others build on. */
+function entriesIn(
+  { facts }: BringIn,
+  { author, role, zone }: BringingIn,
+): { entries: Entry[]; refused: Refusal[] } {
+  const entries: Entry[] = []
+  const refused: Refusal[] = []
+  const nowMs = Date.parse(author.at)
+  for (const fact of facts) {
+    const read = PostedEntry.safeParse({ ...fact, author: author.by, writtenAt: author.at })
+    if (!read.success) {
+      const [issue] = read.error.issues
+      refused.push(
+        refusal(fact.uid, 'bad_input', `${issue?.path.join('.') || 'entry'}: ${issue?.message ?? ''}`),
+      )
+      continue
+    }
+    const posted = read.data
+    const at = Date.parse(posted.occurredAt)
+    if (!mayRecord(role, posted.kind)) refused.push(refusal(posted.uid, 'not_allowed'))
+    else if (at > nowMs) refused.push(refusal(posted.uid, 'in_future'))
+    else entries.push({ ...posted, day: civil(at, zone).day })
+  }
+  const begins = (entry: Entry) => Number(entry.kind === 'registered' && founds(entry))
+  entries.sort(
+    (a, b) =>
+      begins(b) - begins(a) ||
+      (a.occurredAt < b.occurredAt ? -1 : Number(a.occurredAt > b.occurredAt)) ||
+      (a.uid < b.uid ? -1 : 1),
+  )
+  return { entries, refused }
+}
+
+async function inChunks<T, R>(all: readonly T[], ask: (some: T[]) => Promise<R[]>): Promise<R[]> {
+  const told: R[] = []
+  for (let at = 0; at < all.length; at += ASKED) told.push(...(await ask(all.slice(at, at + ASKED))))
+  return told
+}
+
+/** The names that something on record has already. */
+async function knownOf(tx: Transaction, entries: readonly Entry[]): Promise<Set<string>> {
+  const rows = await inChunks(entries, (some) =>
+    rowsOf<{ uid: string }>(tx, sql`select uid from entry where uid in ${some.map(({ uid }) => uid)}`),
+  )
+  return new Set(rows.map(({ uid }) => uid))
+}
+
+async function writeRegister(
+  tx: Transaction,
+  registrations: readonly Registration[],
+  year: number,
+): Promise<void> {
+  const newcomers = registrations.flatMap(({ subject, register, isNew }) =>
+    isNew && register ? [{ subject, register }] : [],
+  )
+  const [row] = await rowsOf<{ last: number; prefix: string; digits: number }>(
+    tx,
+    sql`select last, prefix, digits from numbering where id = 1 for update`,
+  )
+  const { prefix, digits } = row ?? { prefix: '', digits: 1 }
+  const before = prefix.replace('{year}', String(year))
+  let last = Math.max(
+    row?.last ?? 0,
+    ...newcomers.map(({ register }) => placeOfNumber(register.number ?? '')),
+  )
+  const rows = newcomers.map(({ subject, register: { number, name, sheet, stage, schools } }) => {
+    if (number === undefined) last += 1
+    const accession = number ?? `${before}${String(last).padStart(digits, '0')}`
+    return [subject, accession, name, sheet, stage, JSON.stringify(schools)]
+  })
+  await insertRows(tx, 'insert into resident (id, accession, name, sheet_id, stage, schools)', rows)
+  await tx.execute(sql`update numbering set last = ${last} where id = 1`)
+  for (const { subject, register, isNew } of registrations)
+    if (!isNew && register)
+      await tx.execute(
+        sql`update resident set name = ${register.name}, stage = ${register.stage} where id = ${subject}`,
+      )
+}
+
+async function writeFolds(
+  tx: Transaction,
+  ends: readonly Settled[],
+  last: { stream: number; seq: number },
+): Promise<void> {
+  const rows = ends.map(({ turn: { subject, family, was, upTo }, state }) => [
+    subject,
+    family,
+    (was ?? 0) + 1,
+    sayBookmark(advanced(readBookmark(upTo) ?? {}, last)),
+    JSON.stringify(state),
+  ])
+  await insertRows(tx, 'insert into subject (id, family, version, up_to, state)', rows, {
+    otherwise:
+      'on duplicate key update version = values(version), up_to = values(up_to), state = values(state)',
+    size: 200,
+  })
+  const touches = ends.flatMap((end) => end.touches)
+  await insertRows(
+    tx,
+    'insert ignore into touch (subject, day, uid, how, other, amount)',
+    touches.map(({ subject, day, uid, how, other, amount }) => [
+      subject,
+      isoDay(day),
+      uid,
+      how,
+      other,
+      amount,
+    ]),
+  )
+}
+
+async function placesFor(tx: Transaction, { stream }: BringingIn, count: number) {
+  const lease = await stream.lease()
+  const base = await takePlaces(tx, lease, count).catch((error: unknown) => {
+    if (error instanceof StreamLost) stream.lost(lease)
+    throw error
+  })
+  return { stream: lease.stream, base }
+}
+
+/** Keeps the facts of a list, all of them or none, in one transaction with their folds. What is on record
+ * already is passed over, so that the same list again changes nothing. */
+export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn> {
+  const { entries, refused } = entriesIn(list, by)
+  if (refused.length > 0) return { kept: 0, known: 0, refused: refused.slice(0, REFUSALS_TOLD) }
+  return changing(by, async (tx) => {
+    const subjects = [...new Set(entries.map(({ subject }) => subject))]
+    // Their folds are held from here on: nobody else writes about them until this is kept.
+    await inChunks(subjects, (some) => rowsOf(tx, sql`select id from subject where id in ${some} for update`))
+    const known = await knownOf(tx, entries)
+    const fresh = entries.filter(({ uid }) => !known.has(uid))
+    const told = { known: entries.length - fresh.length, kept: 0, refused: [] }
+    if (fresh.length === 0) return { changes: [], answer: told }
+    const db = tx as unknown as Database
+    const {
+      accepted,
+      refused: objections,
+      turns,
+    } = judged(fresh, await knowledgeOf(db, fresh, createFoldMemory(), by.sheets))
+    if (objections.size > 0) {
+      const some = [...objections].slice(0, REFUSALS_TOLD).map(([uid, code]) => refusal(uid, code))
+      return { changes: [], answer: { ...told, refused: some } }
+    }
+    const ends: Settled[] = []
+    for (const turn of turns.values()) ends.push(await settled(db, turn))
+    const { stream, base } = await placesFor(tx, by, accepted.length)
+    await insertEntries(
+      tx,
+      accepted.map((entry, index) => ({
+        entry,
+        family: turns.get(entry.subject)?.family ?? 'resident',
+        stream,
+        seq: base + index + 1,
+        recordedAt: by.author.at,
+      })),
+    )
+    await writeFolds(tx, ends, { stream, seq: base + accepted.length })
+    await writeRegister(
+      tx,
+      ends.flatMap((end) => registrationOf(end) ?? []),
+      new Date(by.author.at).getUTCFullYear(),
+    )
+    const what = { kind: 'broughtIn', file: list.file, facts: accepted.length } as const
+    return { changes: [{ what, reason: '' }], answer: { ...told, kept: accepted.length } }
+  })
+}
