@@ -97,6 +97,7 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
     '/office/people',
     '/office/backup',
     '/office/house',
+    '/office/bring-in',
     '/office/audit',
   ]
   for (const url of pages) {

@@ -95,7 +95,7 @@ describe('what a column seems to mean', () => {
 
   it('says why, also where it only assumes', () => {
     expect(guessColumn('Weight', ['61,5']).because).toEqual([
-      { code: 'header', word: 'weight' },
+      { code: 'header', word: 'Weight' },
       { code: 'decimal', sign: ',', example: '61,5' },
       { code: 'unitAssumed', unit: 'g' },
     ])
@@ -296,6 +296,19 @@ describe('a row about somebody new', () => {
         row.map((cell, index) => (index === at ? said : cell)),
       ),
     ).toEqual(faults)
+  })
+
+  it('is somebody else than one of its name and another species', () => {
+    const told = read(
+      meanings,
+      row.map((cell, at) =>
+        at === 0 ? 'Gaff' : at === 1 ? '' : at === 2 ? 'Zebra isopod' : at === 3 ? 'Culture' : cell,
+      ),
+    )
+    expect(told.isNew).toBe(true)
+    expect(codes(['name', 'species', 'on', 'note'], ['Gaff', 'Dragon', '2026-05-03', 'Shy'])).toEqual([
+      [1, 'unknownSpecies'],
+    ])
   })
 
   it('asks how many a colony is', () => {

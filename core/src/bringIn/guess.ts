@@ -117,7 +117,7 @@ export function guessColumn(header: string, cells: readonly string[]): Guess {
   }
   const meaning = found?.meaning ?? 'on'
   const column: Column = { header, meaning }
-  const because: GuessReason[] = found ? [{ code: 'header', word: found.word }] : []
+  const because: GuessReason[] = found ? [{ code: 'header', word: header }] : []
   const decimal = guessedDecimal(filled)
   if (meaning === 'weight' || meaning === 'size' || meaning === 'amount') {
     column.decimal = decimal?.sign ?? '.'

@@ -36,15 +36,13 @@ export function rowReader(columns: readonly Column[], house: House) {
   return function read(row: readonly string[], { accepted = false } = {}): RowRead {
     const cells = cellsOf(columns, row)
     const reading = new RowReading(cells, house, accepted)
-    const known = who.of(reading)
     const { species } = cells
     const sheet = species && byName.get(plain(species.text))
+    if (species && !sheet) reading.wrong(species.at, { code: 'unknownSpecies', said: species.text })
+    const known = who.of(reading, sheet?.id)
     const { facts, faults } = reading
     const named = known?.name ?? cells.name?.text ?? cells.number?.text ?? ''
-    if (!known && !sheet) {
-      if (species) reading.wrong(species.at, { code: 'unknownSpecies', said: species.text })
-      return { who: named, isNew: species !== undefined, facts, faults }
-    }
+    if (!known && !sheet) return { who: named, isNew: species !== undefined, facts, faults }
     // Whoever a row put on record before is new in it still: it says the same again.
     const isNew = sheet !== undefined && (!known || known.id === newcomerId(reading, sheet, house))
     const came = isNew ? cameIn(reading, house) : null

@@ -33,12 +33,14 @@ export class WhoIsWho {
 
   /** The one a row speaks of: by its number, else by its name, else whoever lives alone in the place it names.
    * Undefined where it is somebody new, or where nobody can tell, with what is wrong. */
-  of(reading: RowReading): KnownResident | undefined {
+  of(reading: RowReading, sheet: string | undefined): KnownResident | undefined {
     const { number, name, place, species } = reading.cells
     const numbered = number && this.byNumber.get(plain(number.text))
     if (numbered) return this.numbered(numbered, reading)
     if (name && !number) {
-      const named = this.byName.get(plain(name.text)) ?? []
+      const called = this.byName.get(plain(name.text)) ?? []
+      // One of that name and another species is somebody else.
+      const named = sheet === undefined ? called : called.filter((one) => one.sheet === sheet)
       if (named.length > 1)
         reading.wrong(name.at, { code: 'twoOfThatName', said: name.text, count: named.length })
       if (named.length > 0) return named[0]

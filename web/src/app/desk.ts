@@ -1,4 +1,5 @@
 // What is read and written at a desk, as one file: the walk carries one name for all of it.
+export { default as BringInPage } from '../bringIn/BringInPage.vue'
 export { default as CalculatorsPage } from '../calculators/CalculatorsPage.vue'
 export { default as DoorCardPage } from '../enclosures/DoorCardPage.vue'
 export { default as EnclosurePage } from '../enclosures/EnclosurePage.vue'

@@ -46,6 +46,7 @@ export const router = createRouter({
       props: ({ params }) => ({ ...params, key: params['id'] }),
     },
     { path: '/office/house', name: 'house', component: desk('HousePage') },
+    { path: '/office/bring-in', name: 'bringIn', component: desk('BringInPage') },
     { path: '/office/audit', name: 'audit', component: desk('AuditPage') },
     { path: '/office/backup', name: 'backup', component: desk('BackupPage') },
     { path: '/office/people', name: 'people', component: desk('PeoplePage') },

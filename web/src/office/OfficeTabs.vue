@@ -12,6 +12,7 @@ const PAGES: readonly { name: string; label: string; access: Access }[] = [
   { name: 'places', label: t('places'), access: 'editPlaces' },
   { name: 'house', label: t('house'), access: 'editPlaces' },
   { name: 'people', label: t('people'), access: 'editPeople' },
+  { name: 'bringIn', label: t('bringIn'), access: 'bringIn' },
   { name: 'audit', label: t('audit'), access: 'editPlaces' },
   { name: 'backup', label: t('backup'), access: 'editPlaces' },
 ]

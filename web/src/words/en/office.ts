@@ -134,4 +134,5 @@ export default {
   digitsAtLeast: 'Digits at least',
   nextNumber: 'The next newcomer is number {number}.',
   yearInNumber: 'Write {sign} where the year is to stand. Numbers that were given out stay.',
+  bringIn: 'Bring in',
 } as const

@@ -1,0 +1,70 @@
+import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
+import type { Column } from '@kobrin/core'
+import type { HouseTold, Mended, Understood } from './list.ts'
+import { factsOf, guessesOf, understand } from './list.ts'
+import type { Table, TableFault } from './readTable.ts'
+import { readTable, UnreadTable } from './readTable.ts'
+
+export type ToWorker =
+  | { type: 'open'; file: File }
+  | {
+      type: 'understand' | 'bringIn'
+      columns: Column[]
+      house: HouseTold
+      mended: [number, Mended][]
+      file: string
+    }
+
+export type FromWorker =
+  | { type: 'opened'; guesses: ReturnType<typeof guessesOf>; rows: number; oldLetters: boolean }
+  | { type: 'unread'; fault: TableFault }
+  | { type: 'progress'; done: number; of: number }
+  | { type: 'understood'; understood: Understood }
+  | { type: 'sending' }
+  | { type: 'answered'; status: number; answer: unknown }
+  | { type: 'noLink' }
+
+let table: Table | null = null
+
+function tell(message: FromWorker): void {
+  globalThis.postMessage(message)
+}
+
+async function open(file: File): Promise<void> {
+  try {
+    table = await readTable(file)
+    const { rows, oldLetters } = table
+    tell({ type: 'opened', guesses: guessesOf(table), rows: rows.length, oldLetters })
+  } catch (error) {
+    tell({ type: 'unread', fault: error instanceof UnreadTable ? error.code : 'noText' })
+  }
+}
+
+async function send(file: string, facts: readonly object[]): Promise<void> {
+  const { method, url } = OFFICE_ROUTES.bringIn
+  tell({ type: 'sending' })
+  try {
+    const response = await fetch(addressOf(url), {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ file, facts }),
+    })
+    tell({ type: 'answered', status: response.status, answer: await response.json() })
+  } catch {
+    tell({ type: 'noLink' })
+  }
+}
+
+globalThis.addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
+  if (data.type === 'open') return void open(data.file)
+  if (!table) return
+  const of = table.rows.length
+  const reading = {
+    columns: data.columns,
+    house: data.house,
+    mended: new Map(data.mended),
+    onProgress: (done: number) => tell({ type: 'progress', done, of }),
+  }
+  if (data.type === 'understand') tell({ type: 'understood', understood: understand(table, reading) })
+  else void send(data.file, factsOf(table, reading))
+})

@@ -1,0 +1,43 @@
+import { usePlans } from '../plans/usePlans.ts'
+import { useResidents } from '../residents/useResidents.ts'
+import { useSite } from '../site/useSite.ts'
+import { useToday } from '../time/useToday.ts'
+import type { HouseTold } from './list.ts'
+import { t } from './words.ts'
+
+/** What this house knows that a list is held against. */
+export function useHouseTold() {
+  const site = useSite()
+  const plans = usePlans()
+  const residents = useResidents()
+  const today = useToday()
+
+  function boundsNow(): HouseTold['bounds'] {
+    const bounds: Record<string, HouseTold['bounds'][string]> = {}
+    for (const sheet of site.species.values())
+      for (const { id } of sheet.stages)
+        bounds[`${sheet.id} ${id}`] = plans.planForNewcomer(sheet, id)?.bounds
+    return bounds
+  }
+
+  return (): HouseTold => ({
+    residents: [...site.residents.values()].map(({ id, accession, name, sheet, stage }) => ({
+      id,
+      number: accession,
+      name,
+      sheet,
+      stage,
+      place: residents.homeOf(id) ?? null,
+    })),
+    sheets: [...site.species.values()],
+    boxes: site.standing.map(({ id }) => ({
+      id,
+      name: site.placeName(id),
+      taken: residents.isTaken(id),
+    })),
+    bounds: boundsNow(),
+    now: today.civilMoment(),
+    zone: today.zone,
+    longPast: t('longPast'),
+  })
+}
