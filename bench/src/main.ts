@@ -5,6 +5,7 @@ import { appendFigures } from './append.ts'
 import { auditFigures } from './audit.ts'
 import type { Figure } from './figures.ts'
 import { holds, line } from './figures.ts'
+import { bringInFigures } from './bringIn.ts'
 import { feedsFigures } from './feeds.ts'
 import { halfSentFigures } from './halfSent.ts'
 import { killFigures } from './kill.ts'
@@ -37,6 +38,7 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   pages: async (house) => pageFigures(await house()),
   large: largeFigures,
   tap: async (house) => tapFigures(await house()),
+  bringIn: async (house) => bringInFigures(await house()),
   kill: killFigures,
   audit: async () => {
     // What it measures with keeps its own time, so the house does too.

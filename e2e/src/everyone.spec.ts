@@ -96,6 +96,8 @@ for (const theme of ['day', 'dim'] as const) {
 
 /** The pages of the desk, each reached from the one before, and what shows that it stands. */
 const DESK = [
+  ['Leaves or died …', 'What happened'],
+  ['Leave it as it is', 'Entries'],
   ['Plan', 'In force'],
   ['Care sheet', 'Can we keep this?'],
   ['Schools', 'Housed alone, or together?'],
@@ -105,6 +107,8 @@ const DESK = [
   ['Somebody new …', 'Look at both sides first'],
   ['Office', 'Rooms and their bays'],
   ['Caterpillar bench', 'Add a shelf'],
+  ['House', 'What it is called'],
+  ['Bring in', 'A list you kept until now'],
   ['Backup', 'By hand'],
   ['Audit', 'Looking back'],
   ['People', 'Tablets and browsers'],

@@ -159,3 +159,36 @@ test('somebody new comes in with a code; whoever leaves is out at once, also on 
   await dialog.getByRole('button', { name: 'Comes in no more' }).click()
   await expect(dialog.getByText('this is its last curator')).toBeVisible()
 })
+
+test('a list with something wrong is mended and brought in, and again changes nothing', async ({
+  keeper,
+}) => {
+  const { page } = await keeper('maren')
+  const list = [
+    'Animal;Datum/Date;Weight (kg);Food;Result',
+    'Bollard;17/04/2026;0,41;;',
+    'Bollard;18/04/2026;410;;',
+    'Nobody Here;18/04/2026;0,2;;',
+    'Fid;18/04/2026;;mouse;refused',
+  ].join('\n')
+  const bring = async () => {
+    await page.goto('/office/bring-in')
+    await page
+      .locator('input[type=file]')
+      .setInputFiles({ name: 'old list.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+    await expect(page.getByText('2 rows have something wrong')).toBeVisible()
+    const rows = page.getByRole('table').last().getByRole('row')
+    await rows.filter({ hasText: '410' }).getByRole('textbox').fill('0,41')
+    await page.keyboard.press('Tab')
+    await expect(page.getByText('1 row has something wrong')).toBeVisible()
+    await rows.filter({ hasText: 'Nobody Here' }).getByRole('button', { name: 'Leave out' }).click()
+    await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
+    await page.getByRole('button', { name: 'Bring all of it in' }).click()
+  }
+  await bring()
+  await expect(page.getByText('3 facts are on record now. 0 were on record already.')).toBeVisible()
+  await bring()
+  await expect(page.getByText('0 facts are on record now. 3 were on record already.')).toBeVisible()
+  await page.goto('/office/audit')
+  await expect(page.getByText('brought in, 3 facts')).toHaveCount(1)
+})

@@ -34,19 +34,10 @@ test('the walk', async ({ keeper }) => {
   await picture(page, 'walk-exception')
   await page.keyboard.press('Escape')
   await page.keyboard.press('Escape')
-  await page.keyboard.press('7')
-  await page.keyboard.press('1')
-  await page.keyboard.type('41.5')
-  await page.keyboard.press('Enter')
-  await expect(page.locator('.side').getByText('so high that it harms')).toBeVisible()
-  await picture(page, 'reading')
   await dim(page)
   await cells.nth(2).locator('.tape').click()
   await picture(page, 'walk-dim')
   await dim(page)
-  const rail = page.getByRole('navigation', { name: "Today's walk" })
-  await rail.getByRole('button', { name: 'Gatehouse' }).first().click()
-  await picture(page, 'barrier')
 })
 
 test('the walk on a phone', async ({ keeper }) => {
@@ -123,4 +114,27 @@ test('the office', async ({ keeper, browser }) => {
   await picture(first, 'set-up')
   await first.close()
   await house.close()
+})
+
+test('somebody goes, and a list comes in', async ({ keeper }) => {
+  const { page, openRecord } = await keeper('maren')
+  await openRecord('Fid')
+  await page.getByRole('link', { name: 'Leaves or died' }).click()
+  await page.getByLabel('What is known of why').fill('Found stretched out in the morning')
+  await picture(page, 'out')
+  await page.goto('/office/bring-in')
+  const list = [
+    'Animal;Date;Weight (kg);Food;Result;Remarks',
+    'Fid;03/04/2026;0,412;;;Calm',
+    'Fid;17/04/2026;419;;;',
+    'Bollard;17/04/2026;;beetles;yes;',
+    'Halyard of old;17/04/2026;0,2;;;',
+  ].join('\n')
+  const buffer = Buffer.from(list)
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'weights until now.csv', mimeType: 'text/csv', buffer })
+  await page.getByText('2 rows have something wrong').scrollIntoViewIfNeeded()
+  await page.getByRole('button', { name: 'Bring all of it in' }).scrollIntoViewIfNeeded()
+  await picture(page, 'bring-in')
 })

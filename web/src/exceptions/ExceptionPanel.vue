@@ -31,7 +31,10 @@ const SEVERITIES: readonly Severity[] = ['info', 'watch', 'act', 'urgent']
 watch([ask, question], async () => {
   await nextTick()
   if (!ask.value) return
-  const first = question.value ? '[data-first]' : 'input, textarea, [role="combobox"], .grid button'
+  // When it was is said only by whoever reaches for it.
+  const first = question.value
+    ? '[data-first]'
+    : ':is(.asked, .grid) :is(input, textarea, [role="combobox"], .choice)'
   panel.value?.querySelector<HTMLElement>(first)?.focus()
 })
 
