@@ -1,7 +1,15 @@
 export type { Condition } from './acceptance/acceptance.ts'
 export { acceptance } from './acceptance/acceptance.ts'
 export { guessColumns } from './bringIn/guess.ts'
-export type { Column, DateOrder, Guess, GuessReason, Meaning } from './bringIn/meaning.ts'
+export type {
+  Column,
+  DateOrder,
+  Guess,
+  GuessReason,
+  LengthUnit,
+  MassUnit,
+  Meaning,
+} from './bringIn/meaning.ts'
 export { DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from './bringIn/meaning.ts'
 export type { House as BringInHouse } from './bringIn/house.ts'
 export type { RowFact, RowFault } from './bringIn/rowReading.ts'

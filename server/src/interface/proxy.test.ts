@@ -1,4 +1,4 @@
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { buildApp } from '../app.ts'
@@ -109,6 +109,18 @@ describe('behind the proxy of docs/running.md', () => {
     expect([large.status, large.text]).toEqual([400, expect.stringContaining('bad_input')])
     const much = await proxy.ask({ method, path, headers, body: 'x'.repeat(5_000_000) })
     expect(much.status).toBe(413)
+  })
+
+  it('a list that is brought in may weigh more', async () => {
+    const { method, url: path } = OFFICE_ROUTES.bringIn
+    const body = JSON.stringify({ file: 'list.csv', facts: ['x'.repeat(5_000_000)] })
+    const answer = await proxy.ask({
+      method,
+      path,
+      headers: { cookie, ...origin },
+      body,
+    })
+    expect([answer.status, answer.text]).toEqual([400, expect.stringContaining('bad_input')])
   })
 
   it('a restart in the middle is a gap, and nobody has to sign in again', async () => {

@@ -2,17 +2,25 @@ import type { Component } from 'vue'
 import { createRouter, createWebHistory } from 'vue-router'
 import type * as Desk from './desk.ts'
 import { withParts } from './later.ts'
+import type { StartPage } from './useHandling.ts'
+import { START_PAGES, useHandling } from './useHandling.ts'
 import WalkPage from '../walk/WalkPage.vue'
 
 function desk(page: keyof typeof Desk) {
   return async (): Promise<Component> => (await withParts(() => import('./desk.ts')))[page] as Component
 }
 
+/** Where whoever holds this device begins. */
+function startsAt(): StartPage {
+  const { startPage } = useHandling()
+  return START_PAGES.includes(startPage.value) ? startPage.value : 'walk'
+}
+
 // The walk is the first thing anybody opens; the rest comes when it is asked for.
 export const router = createRouter({
   history: createWebHistory(),
   routes: [
-    { path: '/', redirect: { name: 'walk' } },
+    { path: '/', redirect: () => ({ name: startsAt() }) },
     { path: '/walk', name: 'walk', component: WalkPage },
     {
       path: '/residents',

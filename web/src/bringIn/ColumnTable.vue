@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Column as ListColumn, Guess } from '@kobrin/core'
+import type { Column as ListColumn, Guess, LengthUnit, MassUnit } from '@kobrin/core'
 import { BodyPart, DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from '@kobrin/core'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import Select from 'primevue/select'
+import CellSelect from '../fields/CellSelect.vue'
 import { choicesFrom, choicesOf } from '../fields/choicesOf.ts'
 import { terms } from '../words/terms.ts'
 import { sayReason } from './saying.ts'
@@ -14,8 +14,8 @@ defineProps<{ guesses: readonly (Guess & { samples: string[] })[] }>()
 const columns = defineModel<ListColumn[]>({ required: true })
 
 const MEANS = MEANINGS.map((value) => ({ value, label: words.meaning[value] }))
-const MASS = choicesFrom(Object.keys(MASS_UNITS))
-const LENGTH = choicesFrom(Object.keys(LENGTH_UNITS))
+const MASS = choicesFrom(Object.keys(MASS_UNITS) as MassUnit[])
+const LENGTH = choicesFrom(Object.keys(LENGTH_UNITS) as LengthUnit[])
 const ORDERS = DATE_ORDERS.map((value) => ({ value, label: words.orders[value] }))
 const PARTS = BodyPart.options.map((value) => ({ value, label: terms.part[value] }))
 const SIGNS = choicesOf({ '.': words.signs.point, ',': words.signs.comma })
@@ -51,13 +51,10 @@ function mean(at: number, meaning: ListColumn['meaning']): void {
     </Column>
     <Column :header="t('means')">
       <template #body="{ data, index }">
-        <Select
+        <CellSelect
           :model-value="columns[index]?.meaning"
           :options="MEANS"
-          option-label="label"
-          option-value="value"
-          :aria-label="`${t('means')}: ${data.column.header}`"
-          scroll-height="320px"
+          :label="`${t('means')}: ${data.column.header}`"
           @update:model-value="mean(index, $event)"
         />
       </template>
@@ -65,51 +62,40 @@ function mean(at: number, meaning: ListColumn['meaning']): void {
     <Column :header="t('readAs')">
       <template #body="{ index }">
         <div class="row">
-          <Select
+          <CellSelect
             v-if="columns[index]?.meaning === 'weight'"
             :model-value="columns[index]?.mass ?? 'g'"
             :options="MASS"
-            option-label="label"
-            option-value="value"
-            :aria-label="t('massUnit')"
+            :label="t('massUnit')"
             @update:model-value="say(index, { mass: $event })"
           />
           <template v-else-if="columns[index]?.meaning === 'size'">
-            <Select
+            <CellSelect
               :model-value="columns[index]?.part ?? 'length'"
               :options="PARTS"
-              option-label="label"
-              option-value="value"
-              :aria-label="t('part')"
+              :label="t('part')"
               @update:model-value="say(index, { part: $event })"
             />
-            <Select
+            <CellSelect
               :model-value="columns[index]?.length ?? 'mm'"
               :options="LENGTH"
-              option-label="label"
-              option-value="value"
-              :aria-label="t('lengthUnit')"
+              :label="t('lengthUnit')"
               @update:model-value="say(index, { length: $event })"
             />
           </template>
-          <Select
+          <CellSelect
             v-if="DATED.includes(columns[index]?.meaning ?? 'ignore')"
             :model-value="columns[index]?.order"
             :options="ORDERS"
-            option-label="label"
-            option-value="value"
-            :placeholder="t('order')"
-            :invalid="columns[index]?.order === null"
-            :aria-label="t('order')"
+            :label="t('order')"
+            :asked="columns[index]?.order === null"
             @update:model-value="say(index, { order: $event })"
           />
-          <Select
+          <CellSelect
             v-if="NUMBERED.includes(columns[index]?.meaning ?? 'ignore')"
             :model-value="columns[index]?.decimal ?? '.'"
             :options="SIGNS"
-            option-label="label"
-            option-value="value"
-            :aria-label="t('decimal')"
+            :label="t('decimal')"
             @update:model-value="say(index, { decimal: $event })"
           />
         </div>

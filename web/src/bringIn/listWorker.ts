@@ -49,7 +49,9 @@ async function send(file: string, facts: readonly object[]): Promise<void> {
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ file, facts }),
     })
-    tell({ type: 'answered', status: response.status, answer: await response.json() })
+    // What stands between here and the house may answer in its own words.
+    const answer: unknown = await response.json().catch(() => ({}))
+    tell({ type: 'answered', status: response.status, answer })
   } catch {
     tell({ type: 'noLink' })
   }

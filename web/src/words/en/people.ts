@@ -40,4 +40,9 @@ export default {
   keep: 'Keep',
   kept: 'Kept.',
   noPin: 'Do without a PIN',
+  lettersAre: 'Letters on this device',
+  lettersUsual: 'as usual',
+  lettersLarge: 'larger',
+  lettersLargest: 'largest',
+  beginAt: 'Begin at',
 } as const
