@@ -21,10 +21,15 @@ export function useHandling() {
   return { letters, opensFirst, letterSize, startPage }
 }
 
-/** Where letters do not act, none is offered. */
+/** What was written there by another hand is no size. */
+function percentOf(stored: string): number {
+  const sizes: Readonly<Record<string, number>> = LETTER_SIZES
+  return sizes[stored] ?? LETTER_SIZES.usual
+}
+
+/** Letters as large as this device says; where single ones do not act, none is offered. */
 export function startHandling(): void {
   const page = document.documentElement
   watchEffect(() => void page.classList.toggle('no-letters', !letters.value))
-  // What was written there by another hand is no size.
-  watchEffect(() => (page.style.fontSize = `${LETTER_SIZES[letterSize.value] ?? LETTER_SIZES.usual}%`))
+  watchEffect(() => (page.style.fontSize = `${percentOf(letterSize.value)}%`))
 }
