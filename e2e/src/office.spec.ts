@@ -63,7 +63,7 @@ test('from an empty record to a first meal on record', async ({ browser }) => {
     await choose(page, 'Stage', 'Adult')
     await page.getByLabel('Name or label').fill('Marlin')
     await choose(page, 'Place', 'Rack A')
-    await page.getByLabel('is here now').check()
+    await choose(page, 'How it comes', 'was brought and is here')
     await page.getByRole('button', { name: 'Put on record' }).click()
     await expect(page.getByRole('heading', { name: 'Marlin' })).toBeVisible()
     await page.getByRole('button', { name: 'Show on the walk' }).click()

@@ -120,7 +120,7 @@ describe('behind the proxy of docs/running.md', () => {
       headers: { cookie, ...origin },
       body,
     })
-    expect([answer.status, answer.text]).toEqual([400, expect.stringContaining('bad_input')])
+    expect([answer.status, answer.text]).toEqual([403, expect.stringContaining('not_allowed')])
   })
 
   it('a restart in the middle is a gap, and nobody has to sign in again', async () => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Disposal, Role } from '@kobrin/core'
-import { kindOf, mayRecord } from '@kobrin/core'
+import { isComing, kindOf, mayRecord } from '@kobrin/core'
 import Button from 'primevue/button'
 import { v7 as newUid } from 'uuid'
 import { computed, reactive, shallowRef } from 'vue'
@@ -40,7 +40,10 @@ const resident = computed(() => site.residents.get(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
 const isHere = computed(() => !record.stateOf(id).stay.ended)
 const from = computed(() => residents.homeOf(id))
-const mates = computed(() => residents.livingIn(from.value).filter((one) => one.id !== id))
+/** Who shares the box now: whoever is only expected there shares nothing yet. */
+const mates = computed(() =>
+  residents.livingIn(from.value).filter((one) => one.id !== id && !isComing(record.stateOf(one.id))),
+)
 
 const HOWS: Readonly<Record<How, string>> = {
   died: t('died'),

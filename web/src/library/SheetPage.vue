@@ -5,6 +5,7 @@ import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { useDrafts } from '../drafts/useDrafts.ts'
 import { later } from '../app/later.ts'
+import { saveFile } from '../app/saveFile.ts'
 import '../app/page.css'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -40,14 +41,6 @@ const about = computed(() =>
 const example = computed(() => [...site.residents.values()].find((one) => one.sheet === id))
 const mayEdit = computed(() => may(people.role, 'editSheets'))
 
-function save(name: string, text: string): void {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type: 'text/yaml' }))
-  link.download = name
-  link.click()
-  URL.revokeObjectURL(link.href)
-}
-
 function print(as: 'sheet' | 'label'): void {
   document.documentElement.dataset['print'] = as
   globalThis.print()
@@ -75,7 +68,11 @@ function print(as: 'sheet' | 'label'): void {
             @click="editing = answer.yaml"
             >{{ drafts.isBegun(`sheet ${sheet.id}`) ? t('goOnEditing') : t('edit') }}</Button
           >
-          <Button v-if="answer" severity="secondary" @click="save(`${sheet.id}.yaml`, answer.yaml)">
+          <Button
+            v-if="answer"
+            severity="secondary"
+            @click="saveFile(`${sheet.id}.yaml`, answer.yaml, 'text/yaml')"
+          >
             {{ t('saveAsYaml') }}
           </Button>
           <Button severity="secondary" @click="print('sheet')">{{ t('print') }}</Button>

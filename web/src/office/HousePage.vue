@@ -61,7 +61,9 @@ const keeping = useTold(async () => {
         <NumberField v-model="form.digits" name="digits" :label="t('digitsAtLeast')" whole />
       </div>
       <p>{{ t('nextNumber', { number: next }) }}</p>
-      <p class="quiet">{{ t('yearInNumber', { sign: YEAR }) }}</p>
+      <p class="quiet">
+        <code>{{ YEAR }}</code> {{ t('yearInNumber') }}
+      </p>
       <template #buttons>
         <Button type="submit" :disabled="keeping.busy.value">{{ t('keep') }}</Button>
       </template>

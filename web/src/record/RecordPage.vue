@@ -5,6 +5,7 @@ import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { fetched } from '../app/later.ts'
+import { saveFile } from '../app/saveFile.ts'
 import '../app/page.css'
 import '../verdicts/verdict.css'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
@@ -23,6 +24,7 @@ import { sayHold, sayUndone, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
+import { recordFile } from './recordFile.ts'
 import { sayIdentity } from './sayIdentity.ts'
 import { sayDate, sayGrams } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -94,6 +96,22 @@ function say(uid: string): string {
     : ''
 }
 
+/** The record as it goes along with whoever leaves; on paper it is what the browser prints. */
+function save(): void {
+  const one = resident.value
+  if (!one) return
+  const text = recordFile({
+    house: site.site?.name ?? '',
+    number: one.accession,
+    sheet: species.value,
+    state: record.stateOf(id),
+    entries: entries.value,
+    nameOf: site.nameOf,
+    say: (entry) => sayEntry(entry, teller),
+  })
+  saveFile(`${one.accession} ${one.name}.json`, text, 'application/json')
+}
+
 function showOnWalk(): void {
   const stop = walk.stops.find(({ residents }) => residents.includes(id))
   if (stop) walk.stopKey = stop.key
@@ -125,6 +143,9 @@ function showOnWalk(): void {
               :to="{ name: 'move', params: { id } }"
               >{{ t('move') }}</RouterLink
             >
+            <Button v-if="!isPart && !loading" variant="link" class="link no-print" @click="save">{{
+              t('saveAsData')
+            }}</Button>
             <RouterLink v-if="mayLeave" class="no-print" :to="{ name: 'out', params: { id } }">{{
               t('goes')
             }}</RouterLink>

@@ -133,6 +133,6 @@ export default {
   beforeDigits: 'Before the digits',
   digitsAtLeast: 'Digits at least',
   nextNumber: 'The next newcomer is number {number}.',
-  yearInNumber: 'Write {sign} where the year is to stand. Numbers that were given out stay.',
+  yearInNumber: 'is the year in which a number is given out. Numbers that were given out stay.',
   bringIn: 'Bring in',
 } as const

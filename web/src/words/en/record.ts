@@ -68,4 +68,5 @@ export default {
   chip: 'chip {chip}',
   licence: 'licence {number}',
   licenceUntil: 'licence {number} until {date}',
+  saveAsData: 'Save as data',
 } as const
