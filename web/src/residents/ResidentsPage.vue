@@ -35,7 +35,7 @@ const query = shallowRef('')
 /** Only the rows in sight are drawn. */
 const IN_SIGHT = { scrollable: true, scrollHeight: 'flex', virtualScrollerOptions: { itemSize: 46 } }
 /** The list follows once the typing pauses: thousands of rows are not laid out at every key. */
-const PAUSE_MS = 120
+const PAUSE_MS = 250
 const asked = refDebounced(query, PAUSE_MS)
 
 /** What the table can show besides number and name. */
