@@ -15,8 +15,8 @@ export type KeepHouse = z.infer<typeof KeepHouse>
 export const House = z.strictObject({
   ...KeepHouse.shape,
   zone: z.string(),
-  /** The number the next newcomer is given. */
-  next: z.string(),
+  /** The place of the next newcomer in the order of numbers. */
+  next: z.int(),
 })
 export type House = z.infer<typeof House>
 

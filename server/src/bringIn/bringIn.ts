@@ -1,21 +1,24 @@
 import type { BringIn, BroughtIn } from '@kobrin/contract'
-import { advanced, ERRORS, readBookmark, sayBookmark } from '@kobrin/contract'
-import type { Entry, Role, Sheet } from '@kobrin/core'
-import { civil, founds, isoDay, mayRecord, PostedEntry } from '@kobrin/core'
+import { advanced, readBookmark, sayBookmark, writtenNumber } from '@kobrin/contract'
+import type { Entry, Sheet } from '@kobrin/core'
+import { founds, isoDay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
 import type { Database, Transaction } from '../database/connect.ts'
+import { inChunks } from '../database/inChunks.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { Settled } from '../entries/appendTogether.ts'
 import { registrationOf, settled } from '../entries/appendTogether.ts'
 import { createFoldMemory } from '../entries/foldMemory.ts'
 import { insertEntries, insertRows } from '../entries/insertRows.ts'
 import { knowledgeOf } from '../entries/knowledge.ts'
+import type { PostingContext } from '../entries/posted.ts'
+import { checked, isReceipt } from '../entries/posted.ts'
 import { judged, refusalOf } from '../entries/turn.ts'
 import type { Registration } from '../entries/writeTogether.ts'
 import { placeOfNumber } from '../entries/writeTogether.ts'
-import { StreamLost, takePlaces } from '../streams/ownStream.ts'
+import { takeOwnPlaces } from '../streams/ownStream.ts'
 
 /** Refusals that are told: whoever mends a list does not read more at once. */
 const REFUSALS_TOLD = 200
@@ -23,63 +26,46 @@ const REFUSALS_TOLD = 200
 const ASKED = 5000
 
 export interface BringingIn extends Changing {
-  role: Role
-  zone: string
+  posting: PostingContext
   sheets: () => Promise<ReadonlyMap<string, Sheet>>
 }
 
 type Refusal = BroughtIn['refused'][number]
 
-function refusal(uid: string, code: keyof typeof ERRORS, message: string = ERRORS[code].message): Refusal {
-  const { uid: of, code: why, message: says } = refusalOf(uid, code, message)
-  return { uid: of, code: why, message: says }
+function refusal({ uid, code, message }: Refusal): Refusal {
+  return { uid, code, message }
 }
 
-/** The entries of a list, signed by whoever brings it in, those first that others build on. */
-function entriesIn(
+function isBefore(a: string, b: string): number {
+  return a < b ? -1 : Number(a > b)
+}
+
+/** The entries of a list, signed by whoever brings it in and judged like those that a tablet posts; those first
+ * that others build on. */
+async function entriesIn(
   { facts }: BringIn,
-  { author, role, zone }: BringingIn,
-): { entries: Entry[]; refused: Refusal[] } {
+  { author, posting }: BringingIn,
+): Promise<{ entries: Entry[]; refused: Refusal[] }> {
   const entries: Entry[] = []
   const refused: Refusal[] = []
-  const nowMs = Date.parse(author.at)
   for (const fact of facts) {
-    const read = PostedEntry.safeParse({ ...fact, author: author.by, writtenAt: author.at })
-    if (!read.success) {
-      const [issue] = read.error.issues
-      refused.push(
-        refusal(fact.uid, 'bad_input', `${issue?.path.join('.') || 'entry'}: ${issue?.message ?? ''}`),
-      )
-      continue
-    }
-    const posted = read.data
-    const at = Date.parse(posted.occurredAt)
-    if (!mayRecord(role, posted.kind)) refused.push(refusal(posted.uid, 'not_allowed'))
-    else if (at > nowMs) refused.push(refusal(posted.uid, 'in_future'))
-    else entries.push({ ...posted, day: civil(at, zone).day })
+    const read = await checked({ ...fact, author: author.by, writtenAt: author.at }, posting)
+    if (!isReceipt(read)) entries.push(read)
+    else if (read.status === 'refused') refused.push(refusal(read))
   }
   const begins = (entry: Entry) => Number(entry.kind === 'registered' && founds(entry))
   entries.sort(
-    (a, b) =>
-      begins(b) - begins(a) ||
-      (a.occurredAt < b.occurredAt ? -1 : Number(a.occurredAt > b.occurredAt)) ||
-      (a.uid < b.uid ? -1 : 1),
+    (a, b) => begins(b) - begins(a) || isBefore(a.occurredAt, b.occurredAt) || isBefore(a.uid, b.uid),
   )
   return { entries, refused }
 }
 
-async function inChunks<T, R>(all: readonly T[], ask: (some: T[]) => Promise<R[]>): Promise<R[]> {
-  const told: R[] = []
-  for (let at = 0; at < all.length; at += ASKED) told.push(...(await ask(all.slice(at, at + ASKED))))
-  return told
-}
-
 /** The names that something on record has already. */
 async function knownOf(tx: Transaction, entries: readonly Entry[]): Promise<Set<string>> {
-  const rows = await inChunks(entries, (some) =>
+  const rows = await inChunks(entries, ASKED, (some) =>
     rowsOf<{ uid: string }>(tx, sql`select uid from entry where uid in ${some.map(({ uid }) => uid)}`),
   )
-  return new Set(rows.map(({ uid }) => uid))
+  return new Set(rows.flat().map(({ uid }) => uid))
 }
 
 async function writeRegister(
@@ -94,15 +80,14 @@ async function writeRegister(
     tx,
     sql`select last, prefix, digits from numbering where id = 1 for update`,
   )
-  const { prefix, digits } = row ?? { prefix: '', digits: 1 }
-  const before = prefix.replace('{year}', String(year))
+  const scheme = row ?? { prefix: '', digits: 1 }
   let last = Math.max(
     row?.last ?? 0,
     ...newcomers.map(({ register }) => placeOfNumber(register.number ?? '')),
   )
   const rows = newcomers.map(({ subject, register: { number, name, sheet, stage, schools } }) => {
     if (number === undefined) last += 1
-    const accession = number ?? `${before}${String(last).padStart(digits, '0')}`
+    const accession = number ?? writtenNumber(scheme, last, year)
     return [subject, accession, name, sheet, stage, JSON.stringify(schools)]
   })
   await insertRows(tx, 'insert into resident (id, accession, name, sheet_id, stage, schools)', rows)
@@ -146,24 +131,17 @@ async function writeFolds(
   )
 }
 
-async function placesFor(tx: Transaction, { stream }: BringingIn, count: number) {
-  const lease = await stream.lease()
-  const base = await takePlaces(tx, lease, count).catch((error: unknown) => {
-    if (error instanceof StreamLost) stream.lost(lease)
-    throw error
-  })
-  return { stream: lease.stream, base }
-}
-
 /** Keeps the facts of a list, all of them or none, in one transaction with their folds. What is on record
  * already is passed over, so that the same list again changes nothing. */
 export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn> {
-  const { entries, refused } = entriesIn(list, by)
+  const { entries, refused } = await entriesIn(list, by)
   if (refused.length > 0) return { kept: 0, known: 0, refused: refused.slice(0, REFUSALS_TOLD) }
   return changing(by, async (tx) => {
     const subjects = [...new Set(entries.map(({ subject }) => subject))]
     // Their folds are held from here on: nobody else writes about them until this is kept.
-    await inChunks(subjects, (some) => rowsOf(tx, sql`select id from subject where id in ${some} for update`))
+    await inChunks(subjects, ASKED, (some) =>
+      rowsOf(tx, sql`select id from subject where id in ${some} for update`),
+    )
     const known = await knownOf(tx, entries)
     const fresh = entries.filter(({ uid }) => !known.has(uid))
     const told = { known: entries.length - fresh.length, kept: 0, refused: [] }
@@ -175,12 +153,12 @@ export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn>
       turns,
     } = judged(fresh, await knowledgeOf(db, fresh, createFoldMemory(), by.sheets))
     if (objections.size > 0) {
-      const some = [...objections].slice(0, REFUSALS_TOLD).map(([uid, code]) => refusal(uid, code))
+      const some = [...objections].slice(0, REFUSALS_TOLD).map(([uid, code]) => refusal(refusalOf(uid, code)))
       return { changes: [], answer: { ...told, refused: some } }
     }
     const ends: Settled[] = []
     for (const turn of turns.values()) ends.push(await settled(db, turn))
-    const { stream, base } = await placesFor(tx, by, accepted.length)
+    const { stream, base } = await takeOwnPlaces(tx, by.stream, accepted.length)
     await insertEntries(
       tx,
       accepted.map((entry, index) => ({

@@ -4,7 +4,7 @@ import type { Database, Transaction } from '../database/connect.ts'
 import { untilAlone } from '../database/contended.ts'
 import { site } from '../site/tables.ts'
 import type { OwnStream } from '../streams/ownStream.ts'
-import { StreamLost, takePlaces } from '../streams/ownStream.ts'
+import { takeOwnPlaces } from '../streams/ownStream.ts'
 import type { Author } from './author.ts'
 import { change } from './tables.ts'
 
@@ -36,16 +36,12 @@ export async function changing<T>(
       await tx.select({ id: site.id }).from(site).where(eq(site.id, 1)).for('update')
       const written = await write(tx)
       if (written.changes.length === 0) return written
-      const lease = await stream.lease()
-      const base = await takePlaces(tx, lease, written.changes.length).catch((error: unknown) => {
-        if (error instanceof StreamLost) stream.lost(lease)
-        throw error
-      })
+      const own = await takeOwnPlaces(tx, stream, written.changes.length)
       await tx.insert(change).values(
         written.changes.map(({ what, reason }, index) => ({
           ...author,
-          stream: lease.stream,
-          seq: base + index + 1,
+          stream: own.stream,
+          seq: own.base + index + 1,
           what,
           reason,
         })),

@@ -4,6 +4,7 @@ import { sql } from 'drizzle-orm'
 import { format } from 'mysql2'
 import { sqlInstant } from '../database/columns.ts'
 import type { Transaction } from '../database/connect.ts'
+import { inChunks } from '../database/inChunks.ts'
 
 /** Rows of one statement: it has to fit what the database takes at once. */
 const ROWS = 2000
@@ -25,10 +26,10 @@ export async function insertRows(
   rows: readonly (readonly (string | number | null)[])[],
   { otherwise = '', size = ROWS } = {},
 ): Promise<void> {
-  for (let at = 0; at < rows.length; at += size) {
-    const told = format(`${into} values ? ${otherwise}`, [rows.slice(at, at + size).map((row) => [...row])])
+  await inChunks(rows, size, async (some) => {
+    const told = format(`${into} values ? ${otherwise}`, [some.map((row) => [...row])])
     await tx.execute(sql.raw(told))
-  }
+  })
 }
 
 export async function insertEntries(tx: Transaction, entries: readonly PlacedEntry[]): Promise<void> {

@@ -44,9 +44,10 @@ async function objection(entry: PostedEntry, raw: Raw, context: PostingContext):
   if (!mine && !(await isProven(entry, raw, context))) return 'not_yours'
   const role = mine ? who.person.role : await context.roleOf(entry.author)
   if (!role || !mayRecord(role, entry.kind)) return 'not_allowed'
+  const happened = Date.parse(entry.occurredAt)
   const written = Date.parse(entry.writtenAt ?? entry.occurredAt)
-  if (written > context.nowMs + CLOCK_SLACK_MS) return 'in_future'
-  if (Date.parse(entry.occurredAt) > written) return 'before_it_happened'
+  if (Math.max(happened, written) > context.nowMs + CLOCK_SLACK_MS) return 'in_future'
+  if (happened > written) return 'before_it_happened'
   if (!isAmendment(entry)) return null
   // What a role may not record it may not bring about by a correction either.
   if (entry.kind === 'corrected' && !mayRecord(role, entry.payload.to.kind)) return 'not_allowed'

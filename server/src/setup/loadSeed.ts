@@ -4,6 +4,7 @@ import { effectiveFacts, emptyState, familyOf, isAmendment, isoDay, replay } fro
 import { sql } from 'drizzle-orm'
 import { change } from '../changes/tables.ts'
 import type { Database, Transaction } from '../database/connect.ts'
+import { inChunks } from '../database/inChunks.ts'
 import { insertEntries } from '../entries/insertRows.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
@@ -18,14 +19,6 @@ const STATES_PER_INSERT = 200
 const DIGITS = 4
 /** What was brought in stands in the first stream. */
 const STREAM = 1
-
-async function inChunks<T>(
-  rows: readonly T[],
-  size: number,
-  insert: (chunk: T[]) => Promise<unknown>,
-): Promise<void> {
-  for (let at = 0; at < rows.length; at += size) await insert(rows.slice(at, at + size))
-}
 
 async function loadPeople(tx: Transaction, seed: SiteSeed): Promise<void> {
   const rows = await Promise.all(
@@ -86,17 +79,13 @@ async function loadEntries(
   entries: readonly Entry[],
   histories: ReadonlyMap<string, History>,
 ): Promise<void> {
-  let seq = 0
-  await inChunks(entries, ROWS_PER_INSERT, async (chunk) => {
-    await insertEntries(
-      tx,
-      chunk.map((entry) => {
-        seq += 1
-        const { family } = histories.get(entry.subject) ?? { family: 'resident' }
-        return { entry, family, stream: STREAM, seq, recordedAt: entry.occurredAt }
-      }),
-    )
-  })
+  await insertEntries(
+    tx,
+    entries.map((entry, index) => {
+      const { family } = histories.get(entry.subject) ?? { family: 'resident' }
+      return { entry, family, stream: STREAM, seq: index + 1, recordedAt: entry.occurredAt }
+    }),
+  )
 }
 
 async function loadSubjects(tx: Transaction, histories: ReadonlyMap<string, History>): Promise<void> {

@@ -7,16 +7,14 @@ import { rowsOf } from '../database/rowsOf.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import { numbering, site } from './tables.ts'
 
-/** How the house is called, and how the next newcomer will be numbered in a year. */
-export async function readHouse(db: Database, year: number): Promise<House> {
-  const [row] = await rowsOf<Omit<House, 'next'> & { last: number }>(
+/** How the house is called and numbers its residents. */
+export async function readHouse(db: Database): Promise<House> {
+  const [row] = await rowsOf<House>(
     db,
-    sql`select name, zone, prefix, digits, last from site, numbering`,
+    sql`select name, zone, prefix, digits, last + 1 as next from site, numbering`,
   )
   if (!row) throw new KobrinProblem('no_such_place')
-  const { last, ...house } = row
-  const digits = String(last + 1).padStart(house.digits, '0')
-  return { ...house, next: `${house.prefix.replace('{year}', String(year))}${digits}` }
+  return row
 }
 
 /** Numbers that were given out stay as they are. */

@@ -10,9 +10,7 @@ import { addBay, addRoom, dropBay, dropRoom, keepRoom, putBay, putRoom } from '.
 export function placeRoutes(services: Services): FastifyPluginAsync {
   const { changingOn } = services
   return async (app) => {
-    serve(app, services, OFFICE_ROUTES.house, async () =>
-      readHouse(services.connection.db, services.now().getUTCFullYear()),
-    )
+    serve(app, services, OFFICE_ROUTES.house, () => readHouse(services.connection.db))
     serve(app, services, OFFICE_ROUTES.keepHouse, async ({ body, request }) => {
       await keepHouse(await changingOn(request), body)
     })

@@ -104,6 +104,20 @@ export async function takePlaces(tx: Transaction, { stream, holder }: Lease, cou
   return row.seq - count
 }
 
+/** The same in the stream of this server; where it was lost, it is claimed anew the next time. */
+export async function takeOwnPlaces(
+  tx: Transaction,
+  stream: OwnStream,
+  count: number,
+): Promise<{ stream: number; base: number }> {
+  const lease = await stream.lease()
+  const base = await takePlaces(tx, lease, count).catch((error: unknown) => {
+    if (error instanceof StreamLost) stream.lost(lease)
+    throw error
+  })
+  return { stream: lease.stream, base }
+}
+
 /** How far every stream has come. */
 export async function headOf(db: Database | Transaction): Promise<Bookmark> {
   const rows = await rowsOf<{ id: number; seq: number }>(db, sql`select id, seq from stream order by id`)

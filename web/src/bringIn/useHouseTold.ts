@@ -1,3 +1,4 @@
+import { computed } from 'vue'
 import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
@@ -12,13 +13,12 @@ export function useHouseTold() {
   const residents = useResidents()
   const today = useToday()
 
-  function boundsNow(): HouseTold['bounds'] {
-    const bounds: Record<string, HouseTold['bounds'][string]> = {}
+  const bounds = computed(() => {
+    const told: Record<string, HouseTold['bounds'][string]> = {}
     for (const sheet of site.species.values())
-      for (const { id } of sheet.stages)
-        bounds[`${sheet.id} ${id}`] = plans.planForNewcomer(sheet, id)?.bounds
-    return bounds
-  }
+      for (const { id } of sheet.stages) told[`${sheet.id} ${id}`] = plans.planForNewcomer(sheet, id)?.bounds
+    return told
+  })
 
   return (): HouseTold => ({
     residents: [...site.residents.values()].map(({ id, accession, name, sheet, stage }) => ({
@@ -35,7 +35,7 @@ export function useHouseTold() {
       name: site.placeName(id),
       taken: residents.isTaken(id),
     })),
-    bounds: boundsNow(),
+    bounds: bounds.value,
     now: today.civilMoment(),
     zone: today.zone,
     longPast: t('longPast'),

@@ -106,22 +106,16 @@ export function useList() {
     tell({ type: 'open', file: next })
   }
 
-  function asked(type: 'understand' | 'bringIn'): ToWorker {
-    const told = columns.map((column) => ({ ...column }))
-    return {
-      type,
-      columns: told,
-      house: house(),
-      mended: [...mended].map(([row, one]) => [row, { ...one }]),
-      file: file.value,
-    }
+  /** What the worker is handed is its own copy: nothing reactive crosses over. */
+  function ask(type: 'understand' | 'bringIn'): void {
+    const asked = { type, columns, house: house(), mended: [...mended], file: file.value }
+    tell(JSON.parse(JSON.stringify(asked)) as ToWorker)
   }
 
   watchDebounced(
     [columns, mended],
     () => {
-      if (columns.length > 0 && !brought.value)
-        tell(JSON.parse(JSON.stringify(asked('understand'))) as ToWorker)
+      if (columns.length > 0 && !brought.value) ask('understand')
     },
     { debounce: RESTS_MS, deep: true },
   )
@@ -129,7 +123,7 @@ export function useList() {
   function bringIn(): void {
     complaint.value = ''
     progress.value = 0
-    tell(JSON.parse(JSON.stringify(asked('bringIn'))) as ToWorker)
+    ask('bringIn')
   }
 
   function mend(row: number, part: Mended): void {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { KeepHouse, OFFICE_ROUTES } from '@kobrin/contract'
+import { KeepHouse, OFFICE_ROUTES, writtenNumber, YEAR } from '@kobrin/contract'
 import Button from 'primevue/button'
 import { computed, reactive, watch } from 'vue'
 import '../app/page.css'
@@ -12,8 +12,6 @@ import { call } from '../wire/call.ts'
 import { keyOf, queries, useAnswerOf, useTold } from '../wire/queries.ts'
 import OfficeTabs from './OfficeTabs.vue'
 import { t } from './words.ts'
-
-const YEAR = '{year}'
 
 const site = useSite()
 const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.house)
@@ -28,9 +26,9 @@ watch(
 
 /** The number the next newcomer would be given as the form stands. */
 const next = computed(() => {
-  const last = /\d+$/.exec(answer.value?.next ?? '')?.[0] ?? '1'
-  const year = String(new Date().getFullYear())
-  return `${form.prefix.trim().replace(YEAR, year)}${String(Number(last)).padStart(form.digits ?? 1, '0')}`
+  const { prefix, digits } = form
+  const scheme = { prefix: prefix.trim(), digits: digits ?? 1 }
+  return answer.value ? writtenNumber(scheme, answer.value.next, new Date().getFullYear()) : ''
 })
 
 const keeping = useTold(async () => {
