@@ -15,6 +15,5 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     actionTimeout: 10_000,
     screenshot: 'only-on-failure',
-    trace: 'retain-on-failure',
   },
 })

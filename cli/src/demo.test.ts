@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
@@ -91,6 +91,31 @@ describe('the demonstration', () => {
     expect(house.said()).toContain('The server fell (SIGKILL). It is started again.')
     expect(await house.interrupt()).toBe(0)
     await expect(headAt(house.url)).rejects.toThrow()
+  })
+})
+
+/** A command run to its end, in a folder. */
+function kobrin(folder: string, ...args: string[]): string {
+  const env = { ...process.env, KOBRIN_DATA_DIR: folder }
+  const { status, stdout, stderr } = spawnSync('node', [KOBRIN, ...args], { env, encoding: 'utf8' })
+  expect(status, stderr).toBe(0)
+  return stdout
+}
+
+describe('a whole house', () => {
+  it('is taken out and moves into an empty record, sound and with the same folds', () => {
+    const file = join(dataDir, 'all.zip')
+    expect(kobrin(dataDir, 'take-out', file)).toContain(file)
+    const other = mkdtempSync(join(tmpdir(), 'kobrin-demo-'))
+    try {
+      const said = kobrin(other, 'move-in', file)
+      expect(said).toMatch(/The Ropewalk is here as it was at/)
+      expect(said).toMatch(/maren comes in with [0-9A-Z]{5}-[0-9A-Z]{5} until/)
+      expect(said).toContain('The record is sound.')
+      expect(kobrin(other, 'rebuild')).toMatch(/Replayed \d{4,} entries of \d{3} subjects: 0 differ/)
+    } finally {
+      rmSync(other, { recursive: true, force: true })
+    }
   })
 })
 

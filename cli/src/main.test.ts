@@ -36,7 +36,8 @@ function kobrin(
 describe('the command line', () => {
   it('lists what it can do', () => {
     const { out } = kobrin(['--help'])
-    for (const command of ['demo', 'start', 'migrate', 'rebuild', 'compute']) expect(out).toContain(command)
+    for (const command of ['demo', 'start', 'migrate', 'rebuild', 'backup', 'take-out', 'move-in', 'compute'])
+      expect(out).toContain(command)
   })
 
   it('prints the JSON Schema of a computation, both ways', () => {

@@ -102,6 +102,31 @@ function addBackup(kobrin: Command): void {
     })
 }
 
+function addTakeOut(kobrin: Command): void {
+  kobrin
+    .command('take-out')
+    .description('write everything to a zip file in open formats, also beside a serving house')
+    .argument('<file>', 'where to; what is there before stays until the new one is whole')
+    .action(async (file: string) => {
+      const [{ exportAll }, { settingsFrom }] = await Promise.all([
+        import('./takeOut.ts'),
+        import('./settings.ts'),
+      ])
+      await exportAll(settingsFrom(process.env), file)
+    })
+  kobrin
+    .command('move-in')
+    .description('make a house again, in an empty record, of what was taken out of another')
+    .argument('<file>', 'a file of `kobrin take-out`')
+    .action(async (file: string) => {
+      const [{ importAll }, { settingsFrom }] = await Promise.all([
+        import('./takeOut.ts'),
+        import('./settings.ts'),
+      ])
+      process.exitCode = await importAll(settingsFrom(process.env), file)
+    })
+}
+
 function addCompute(kobrin: Command): void {
   kobrin
     .command('compute')
@@ -122,7 +147,7 @@ function program(): Command {
   const kobrin = new Command('kobrin').description(
     'The shared daily record for people who keep many small animals.',
   )
-  for (const add of [addServing, addUpkeep, addBackup, addCompute]) add(kobrin)
+  for (const add of [addServing, addUpkeep, addBackup, addTakeOut, addCompute]) add(kobrin)
   return kobrin
 }
 

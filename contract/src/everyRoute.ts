@@ -5,6 +5,7 @@ import { ROUTES } from './routes.ts'
 import { SETUP_ROUTES } from './setup/routes.ts'
 import { HOUSE_ROUTES } from './site/houseRoutes.ts'
 import { PLACE_ROUTES } from './site/placeRoutes.ts'
+import { TAKE_OUT_ROUTES } from './takeOut/routes.ts'
 
 /** The routes of the office, apart from those of a day's work: the walk opens without them. */
 export const OFFICE_ROUTES = {
@@ -14,6 +15,7 @@ export const OFFICE_ROUTES = {
   ...PLACE_ROUTES,
   ...BACKUP_ROUTES,
   ...BRING_IN_ROUTES,
+  ...TAKE_OUT_ROUTES,
 }
 
 /** All there are. */

@@ -1,3 +1,4 @@
+import { stat } from 'node:fs/promises'
 import type { Page } from '@playwright/test'
 import { standWith } from './browser.ts'
 import { choose, expect, test } from './keeper.ts'
@@ -191,4 +192,16 @@ test('a list with something wrong is mended and brought in, and again changes no
   await expect(page.getByText('0 facts are on record now. 3 were on record already.')).toBeVisible()
   await page.goto('/office/audit')
   await expect(page.getByText('brought in, 3 facts')).toHaveCount(1)
+})
+
+test('everything is taken out in one file', async ({ keeper }) => {
+  const { page } = await keeper('maren')
+  await page.goto('/office/backup')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Take everything out' }).click(),
+  ])
+  expect(download.suggestedFilename()).toBe('kobrin.zip')
+  const { size } = await stat(await download.path())
+  expect(size).toBeGreaterThan(100_000)
 })

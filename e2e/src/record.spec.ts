@@ -49,6 +49,8 @@ test('a correction and a take-back show both, struck, with who and why', async (
   await expect(line).toContainText('Corrected to: Sat in the bowl. Spelling')
   await expect(line).toContainText('Lotte Verhaege')
   await line.getByRole('button', { name: 'Correct' }).click()
+  // A dialog takes the focus when it is up; what is typed before that would go there.
+  await expect(page.getByLabel('Should read')).toBeFocused()
   await page.getByLabel('Why').fill('Another frog')
   await page.getByRole('button', { name: /take it back/ }).click()
   await expect(line).toContainText('Took back an entry: Another frog')

@@ -46,6 +46,7 @@ import { siteSettings } from './site/queries.ts'
 import { siteRoutes } from './site/routes.ts'
 import { createSiteBook } from './site/siteBook.ts'
 import { createOwnStream, headOf } from './streams/ownStream.ts'
+import { takeOutRoutes } from './takeOut/routes.ts'
 import { VERSION } from './version.ts'
 
 export interface AppOptions {
@@ -263,6 +264,7 @@ const FEATURES = [
   siteRoutes,
   placeRoutes,
   bringInRoutes,
+  takeOutRoutes,
   backupRoutes,
   libraryRoutes,
   planRoutes,

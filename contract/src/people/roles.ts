@@ -15,6 +15,7 @@ export type Action =
   | 'editPlaces'
   | 'editPeople'
   | 'bringIn'
+  | 'takeOut'
 
 /** Who may do what. The one table: the server enforces it, the interface reads it. */
 export const MAY: Readonly<Record<Action, readonly Role[]>> = {
@@ -30,6 +31,7 @@ export const MAY: Readonly<Record<Action, readonly Role[]>> = {
   editPlaces: SENIORS,
   editPeople: CURATORS,
   bringIn: SENIORS,
+  takeOut: CURATORS,
 }
 
 export function may(role: Role, action: Action): boolean {

@@ -9,6 +9,8 @@ export type FaultCode =
   | 'backup_failed'
   | 'backup_damaged'
   | 'not_empty'
+  | 'nothing_there'
+  | 'export_damaged'
   | 'port_busy'
   | 'bad_setting'
   | 'clock_wrong'

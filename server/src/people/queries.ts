@@ -1,7 +1,7 @@
 import type { Person, StaffLine } from '@kobrin/contract'
 import type { Role } from '@kobrin/core'
 import { and, desc, eq, gt, max } from 'drizzle-orm'
-import type { Database } from '../database/connect.ts'
+import type { Database, Transaction } from '../database/connect.ts'
 import { invitation, session, staff } from './tables.ts'
 import { hashed } from './token.ts'
 
@@ -13,7 +13,7 @@ const person = {
   competences: staff.competences,
 }
 
-export function everyone(db: Database): Promise<Person[]> {
+export function everyone(db: Database | Transaction): Promise<Person[]> {
   return db.select(person).from(staff).orderBy(staff.name)
 }
 

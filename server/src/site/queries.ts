@@ -1,7 +1,7 @@
 import type { PlanBook, Site } from '@kobrin/contract'
 import { emptyBuild } from '@kobrin/core'
 import { asc, sql } from 'drizzle-orm'
-import type { Database } from '../database/connect.ts'
+import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { everyone } from '../people/queries.ts'
 import * as tables from './tables.ts'
@@ -11,7 +11,7 @@ export interface SiteSettings {
   zone: string
 }
 
-export async function siteSettings(db: Database): Promise<SiteSettings | null> {
+export async function siteSettings(db: Database | Transaction): Promise<SiteSettings | null> {
   const [row] = await db.select({ name: tables.site.name, zone: tables.site.zone }).from(tables.site)
   return row ?? null
 }
@@ -26,7 +26,7 @@ export async function registerMark(db: Database): Promise<string> {
 }
 
 /** The building, the people and the numbers of the residents. Null when nothing has been set up yet. */
-export async function readSite(db: Database): Promise<Site | null> {
+export async function readSite(db: Database | Transaction): Promise<Site | null> {
   const settings = await siteSettings(db)
   if (!settings) return null
   const rooms = await db.select().from(tables.room).orderBy(asc(tables.room.walkOrder))
@@ -55,7 +55,7 @@ export async function readSite(db: Database): Promise<Site | null> {
 }
 
 /** What plans are made of. Null when nothing has been set up yet. */
-export async function readPlanBook(db: Database): Promise<PlanBook | null> {
+export async function readPlanBook(db: Database | Transaction): Promise<PlanBook | null> {
   const [settings] = await db.select({ schools: tables.site.schools }).from(tables.site)
   if (!settings) return null
   const sheets = await db.select().from(tables.sheet).orderBy(asc(tables.sheet.id))

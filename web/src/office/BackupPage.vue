@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { may, OFFICE_ROUTES } from '@kobrin/contract'
+import Button from 'primevue/button'
 import { computed } from 'vue'
 import CommandLine from '../app/CommandLine.vue'
 import '../app/page.css'
@@ -46,6 +47,16 @@ const standing = computed(() => {
         </p>
         <p>{{ t('everyNight', { folder: answer.folder }) }}</p>
       </template>
+      <section v-if="may(people.role, 'takeOut')" class="block narrow">
+        <h2>{{ t('takenOut') }}</h2>
+        <p>{{ t('takenOutHow') }}</p>
+        <!-- Saved by the browser as it comes: it may be more than a page can hold. -->
+        <div class="row">
+          <Button as="a" severity="secondary" :href="OFFICE_ROUTES.takeOut.url" download>
+            {{ t('takeOut') }}
+          </Button>
+        </div>
+      </section>
       <section class="block narrow">
         <h2>{{ t('byHand') }}</h2>
         <p>{{ t('byHandHow') }}</p>
@@ -57,6 +68,9 @@ const standing = computed(() => {
 </template>
 
 <style scoped>
+a.p-button {
+  text-decoration: none;
+}
 .late {
   color: var(--late);
   font-weight: 700;

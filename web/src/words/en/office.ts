@@ -105,6 +105,10 @@ export default {
   everyNight:
     'The server makes one every night between two and five, into {folder}, and keeps the last of seven nights, five weeks and twelve months. That folder belongs on another disk, and a copy of it in another house.',
   elsewhereBackup: 'This server makes no backups: whoever runs its database does.',
+  takenOut: 'Everything in open formats',
+  takenOutHow:
+    'One file with all that is on record: tables for a spreadsheet, and lines that any program can read, with their schema. Another Kobrin makes the same house of it. No passphrase is in it, but everything else is: keep it as you keep the record.',
+  takeOut: 'Take everything out (zip)',
   byHand: 'By hand',
   byHandHow:
     'Where Kobrin is. The first writes a file, also while the house is served; the second brings it back.',

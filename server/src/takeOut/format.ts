@@ -1,0 +1,81 @@
+import { Bay, Change, Enclosure, Room } from '@kobrin/contract'
+import { Entry, Override, ROLES, Sheet } from '@kobrin/core'
+import { z } from 'zod'
+
+/** Counts up when what was written before cannot be read as it is any more. */
+const FORMAT = 1
+
+/** The one object that says whose record it is. */
+export const TakenHouse = z.strictObject({
+  format: z.literal(FORMAT),
+  /** Which Kobrin wrote it, and when. */
+  kobrin: z.string(),
+  at: z.iso.datetime(),
+  name: z.string(),
+  zone: z.string(),
+  schools: z.record(z.string(), z.record(z.string(), z.string())),
+  numbering: z.strictObject({ last: z.int(), prefix: z.string(), digits: z.int() }),
+})
+export type TakenHouse = z.infer<typeof TakenHouse>
+
+/** A member of staff, without what would let anybody in under that name. */
+const TakenPerson = z.strictObject({
+  id: z.uuid(),
+  login: z.string(),
+  name: z.string(),
+  initials: z.string(),
+  role: z.enum(ROLES),
+  competences: z.array(z.string()),
+  active: z.boolean(),
+})
+
+const TakenSheetVersion = z.strictObject({
+  sheet: z.string(),
+  version: z.int(),
+  yaml: z.string(),
+  by: z.uuid().nullable(),
+  at: z.iso.datetime(),
+  why: z.string(),
+})
+
+/** An entry with its place in the feed. */
+const TakenEntry = z.strictObject({
+  stream: z.int().positive(),
+  seq: z.int().positive(),
+  recordedAt: z.iso.datetime(),
+  entry: Entry,
+})
+export type TakenEntry = z.infer<typeof TakenEntry>
+
+/** What each file of lines holds, one JSON value to a line, in the order in which they are read back. */
+export const LINES = {
+  people: TakenPerson,
+  rooms: Room,
+  bays: Bay,
+  boxes: Enclosure,
+  sheets: Sheet,
+  sheetVersions: TakenSheetVersion,
+  overrides: z.strictObject({ target: z.string(), number: z.int(), change: Override }),
+  numbers: z.strictObject({ resident: z.uuid(), number: z.string() }),
+  changes: Change,
+  /** Those of one subject follow on each other, in the order in which they happened. */
+  entries: TakenEntry,
+}
+export type LinesOf = keyof typeof LINES
+export type Line<K extends LinesOf> = z.infer<(typeof LINES)[K]>
+
+export const HOUSE_FILE = 'house.json'
+
+export function fileOf(lines: LinesOf): string {
+  return `lines/${lines}.jsonl`
+}
+
+/** JSON Schema of every file, for whoever reads it without us. */
+export function schemaText(): string {
+  const names = Object.keys(LINES) as LinesOf[]
+  const schemas: [string, object][] = names.map((name) => [
+    fileOf(name),
+    z.toJSONSchema(LINES[name], { io: 'input', unrepresentable: 'any' }),
+  ])
+  return JSON.stringify(Object.fromEntries([[HOUSE_FILE, z.toJSONSchema(TakenHouse)], ...schemas]), null, 2)
+}
