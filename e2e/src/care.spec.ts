@@ -305,3 +305,36 @@ test('a new animal is expected, its place made ready on the walk, and then it is
   await expect(cell('Marlin')).not.toContainText('Expected.')
   await allSent()
 })
+
+test('a round on paper is typed in by keys alone, and stands at the time it was walked', async ({
+  keeper,
+}) => {
+  const { page, openRecord, allSent } = await keeper('lotte')
+  await page.getByRole('link', { name: 'Handover' }).click()
+  await page.getByRole('link', { name: 'Paper round' }).click()
+  const cell = (name: string, column: string) => page.getByRole('textbox', { name: `${name}: ${column}` })
+  const line = page.getByRole('row').nth(1)
+  const name = (await line.locator('strong').textContent()) ?? ''
+  const below = (await page.getByRole('row').nth(2).locator('strong').textContent()) ?? ''
+  await cell(name, 'Weight').focus()
+  await page.keyboard.type('heavy')
+  await page.keyboard.press('Enter')
+  await expect(cell(below, 'Weight')).toBeFocused()
+  await page.keyboard.press('ArrowUp')
+  await expect(line).toContainText('“heavy” is no number.')
+  await page.keyboard.press('Control+Enter')
+  await expect(line).toContainText('“heavy” is no number.')
+  await page.keyboard.press('ControlOrMeta+a')
+  await page.keyboard.press('Backspace')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('Walked with a pencil')
+  await page.reload()
+  await expect(cell(name, 'Note')).toHaveValue('Walked with a pencil')
+  await cell(name, 'Note').focus()
+  await page.keyboard.press('Control+Enter')
+  await expect(cell(name, 'Note')).toHaveValue('')
+  await allSent()
+  await openRecord(name)
+  const entry = page.locator('ol > li').filter({ hasText: 'Walked with a pencil' })
+  await expect(entry).toContainText(/08:00.*written/)
+})

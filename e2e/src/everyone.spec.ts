@@ -103,6 +103,7 @@ const DESK = [
   ['Schools', 'Housed alone, or together?'],
   ['Calculators', 'Mix a floor'],
   ['Handover', 'Plans changed'],
+  ['Paper round', 'What to write'],
   ['Residents', 'Somebody new …'],
   ['Somebody new …', 'Look at both sides first'],
   ['Office', 'Rooms and their bays'],

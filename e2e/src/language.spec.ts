@@ -92,6 +92,7 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
     '/library/calculators',
     '/library/compare/kingsnake/royal-python',
     '/handover',
+    '/handover/paper',
     '/office/places',
     `/office/places/${bay}`,
     '/office/people',

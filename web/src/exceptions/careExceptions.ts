@@ -12,7 +12,8 @@ const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPa
   shelled: ['shellDiameter', 'length'],
 }
 
-function partsOf(group: SheetGroup): readonly BodyPart[] {
+/** What of an animal is measured, that which is measured first in front. */
+export function partsOf(group: SheetGroup): readonly BodyPart[] {
   if (group === 'whipSpider') return ['whipLength', ...PARTS.legged]
   if (group === 'snail' || group === 'tortoise') return PARTS.shelled
   return ['snake', 'lizard', 'frog', 'salamander'].includes(group) ? PARTS.backboned : PARTS.legged

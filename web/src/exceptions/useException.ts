@@ -1,4 +1,4 @@
-import type { Doubt, Draft, EntryKind, FactKind, Severity } from '@kobrin/core'
+import type { Doubt, EntryKind, FactKind, Severity } from '@kobrin/core'
 import { doubtAbout, kindOf } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { shallowRef, toValue, watch } from 'vue'
@@ -13,6 +13,7 @@ import { useToday } from '../time/useToday.ts'
 import { sayDraft } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
 import type { Ask, Exception } from './ask.ts'
+import { confirmed } from './confirmed.ts'
 import type { Said } from './readAsk.ts'
 import { checkAgainst } from '../fields/checkAgainst.ts'
 import type { Complaint } from './readAnswers.ts'
@@ -25,10 +26,8 @@ export interface Question {
   keep: Said
 }
 
-/** A value that was looked at twice says so. */
-function confirmed([draft, ...rest]: Said, { code }: Doubt): Said {
-  if (code === 'beforeArrival') return [draft, ...rest]
-  return [{ ...draft, payload: { ...draft.payload, confirmed: true } } as Draft, ...rest]
+function insisted([draft, ...rest]: Said, doubt: Doubt): Said {
+  return [confirmed(draft, doubt), ...rest]
 }
 
 /** Whether anything has to be said beside the board. */
@@ -123,7 +122,7 @@ export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind
           plan: plans.planOf(one),
         })
       : null
-    if (doubt) question.value = { doubt, keep: confirmed(read.said, doubt) }
+    if (doubt) question.value = { doubt, keep: insisted(read.said, doubt) }
     else say(read.said)
   }
 

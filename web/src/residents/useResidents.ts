@@ -33,19 +33,22 @@ export const useResidents = defineStore('residents', () => {
     return (enclosureId !== undefined && record.readings.get(enclosureId)) || NOTHING_READ
   }
 
-  const dayOf = perResident((residentId): ResidentDay => {
+  /** What somebody needs on a day, as far as the record goes now; without a minute all day long. */
+  function dayOn(residentId: string, { day, minute }: { day: number; minute?: number }): ResidentDay {
     const resident = site.residents.get(residentId)
     if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
     const told = residentDay({
-      day: today.day,
-      minute: today.minute,
+      day,
+      ...(minute !== undefined && { minute }),
       plan: plans.planOf(resident),
       state: record.stateOf(residentId),
       floors: keptFloors.of(residentId),
       readings: readingsAt(homeOf(residentId)),
     })
     return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
-  })
+  }
+
+  const dayOf = perResident((residentId) => dayOn(residentId, { day: today.day, minute: today.minute }))
 
   const byHome = computed(() => grouped(site.residents.values(), ({ id }) => homeOf(id)))
 
@@ -73,5 +76,5 @@ export const useResidents = defineStore('residents', () => {
     return countIn(record.stateOf(residentId))
   }
 
-  return { dayOf, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
+  return { dayOf, dayOn, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
 })

@@ -1,4 +1,5 @@
 export default {
+  paperRound: 'Paper round',
   handover: 'Handover',
   whatIsDifferentToday: 'What is different today, what to watch, what was said.',
   plansChanged: 'Plans changed',
