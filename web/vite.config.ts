@@ -24,6 +24,9 @@ function precompressed(): Plugin {
   }
 }
 
+/** What makes a PDF is as large as all the rest: it comes from the house when it is asked for. */
+const KEPT_MOST_BYTES = 1_500_000
+
 export default defineConfig({
   root: import.meta.dirname,
   // Buttons ask for waves under a finger, which we never show, and pay for them whenever they are drawn.
@@ -42,7 +45,9 @@ export default defineConfig({
         globPatterns: ['assets/*.{js,css,woff2}', '*.{svg,png,html}'],
         manifestTransforms: [
           (entries) => ({
-            manifest: entries.map((entry) => (entry.url === 'index.html' ? { ...entry, url: '/' } : entry)),
+            manifest: entries
+              .filter(({ size }) => size < KEPT_MOST_BYTES)
+              .map((entry) => (entry.url === 'index.html' ? { ...entry, url: '/' } : entry)),
           }),
         ],
         maximumFileSizeToCacheInBytes: 4 * 1024 * 1024,

@@ -1,3 +1,4 @@
+import { readFile } from 'node:fs/promises'
 import { choose, expect, test } from './keeper.ts'
 
 test('a resident is found by number, species and place, and opened', async ({ keeper }) => {
@@ -132,4 +133,16 @@ test('the table of residents is sorted by what is to do, and saved as it stands'
   const text = (await (await saved.createReadStream()).toArray()).join('')
   expect(text.split('\n').length).toBeGreaterThan(200)
   expect(text).toMatch(/Late: /)
+})
+
+test('the record of one that leaves goes along as a PDF', async ({ keeper }) => {
+  const { page, openRecord } = await keeper('lotte')
+  await openRecord('Hawser')
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as PDF' }).click(),
+  ])
+  expect(download.suggestedFilename()).toMatch(/^\d+ Hawser\.pdf$/)
+  const content = await readFile(await download.path())
+  expect(content.subarray(0, 5).toString()).toBe('%PDF-')
 })

@@ -1,7 +1,7 @@
-/** Hands a text to whoever is here as a file. */
-export function saveFile(name: string, text: string, type: string): void {
+/** Hands something to whoever is here as a file. */
+export function saveFile(name: string, content: BlobPart, type: string): void {
   const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([text], { type }))
+  link.href = URL.createObjectURL(new Blob([content], { type }))
   link.download = name
   link.click()
   URL.revokeObjectURL(link.href)

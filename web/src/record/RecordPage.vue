@@ -5,7 +5,6 @@ import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { fetched } from '../app/later.ts'
-import { saveFile } from '../app/saveFile.ts'
 import '../app/page.css'
 import '../verdicts/verdict.css'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
@@ -24,7 +23,6 @@ import { sayHold, sayUndone, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
-import { recordFile } from './recordFile.ts'
 import { sayIdentity } from './sayIdentity.ts'
 import { sayDate, sayGrams } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
@@ -32,6 +30,7 @@ import CorrectEntry from './CorrectEntry.vue'
 import EntryList from './EntryList.vue'
 import PlanInForce from './PlanInForce.vue'
 import { useHistory } from './useHistory.ts'
+import { useSaved } from './useSaved.ts'
 import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -96,21 +95,10 @@ function say(uid: string): string {
     : ''
 }
 
-/** The record as it goes along with whoever leaves; on paper it is what the browser prints. */
-function save(): void {
-  const one = resident.value
-  if (!one) return
-  const text = recordFile({
-    house: site.site?.name ?? '',
-    number: one.accession,
-    sheet: species.value,
-    state: record.stateOf(id),
-    entries: entries.value,
-    nameOf: site.nameOf,
-    say: (entry) => sayEntry(entry, teller),
-  })
-  saveFile(`${one.accession} ${one.name}.json`, text, 'application/json')
-}
+const saved = useSaved(() => id, {
+  entries: () => entries.value,
+  about: () => [about.value, identity.value].filter(Boolean),
+})
 
 function showOnWalk(): void {
   const stop = walk.stops.find(({ residents }) => residents.includes(id))
@@ -143,15 +131,25 @@ function showOnWalk(): void {
               :to="{ name: 'move', params: { id } }"
               >{{ t('move') }}</RouterLink
             >
-            <Button v-if="!isPart && !loading" variant="link" class="link no-print" @click="save">{{
-              t('saveAsData')
-            }}</Button>
+            <template v-if="!isPart && !loading">
+              <Button variant="link" class="link no-print" @click="saved.asData">{{
+                t('saveAsData')
+              }}</Button>
+              <Button
+                variant="link"
+                class="link no-print"
+                :disabled="saved.busy.value"
+                @click="saved.asPdf"
+                >{{ t('saveAsPdf') }}</Button
+              >
+            </template>
             <RouterLink v-if="mayLeave" class="no-print" :to="{ name: 'out', params: { id } }">{{
               t('goes')
             }}</RouterLink>
           </p>
         </div>
       </header>
+      <p v-if="saved.complaint.value" class="wrong" role="alert">{{ saved.complaint.value }}</p>
       <ul v-if="verdicts.length + day.holds.length > 0" class="says" :aria-label="t('whatTheRecordSays')">
         <li v-for="(verdict, index) in verdicts" :key="`v${index}`" class="verdict" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>

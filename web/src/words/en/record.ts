@@ -69,4 +69,13 @@ export default {
   licence: 'licence {number}',
   licenceUntil: 'licence {number} until {date}',
   saveAsData: 'Save as data',
+  saveAsPdf: 'Save as PDF',
+  pdfTitle: 'Record of {name}',
+  pdfKeptBy: 'Kept by {house}. As of {date}.',
+  pdfWithoutRoutine: 'Looks, water, misting, cleaning, checks and readings are in the file of data.',
+  pdfOf: '{page} of {pages}',
+  pdfDay: 'Day',
+  pdfBy: 'By',
+  pdfSays: 'What was said',
+  notMade: 'The PDF could not be made: what makes it is not on this device, and the house cannot be reached.',
 } as const
