@@ -56,6 +56,17 @@ describe('a database of our own', () => {
     await again.close()
   })
 
+  it('loses nothing it works with when another house on this machine is started', async () => {
+    const one = await connect((await start(await folder())).address, 1)
+    const half = await one.pool.getConnection()
+    await half.query('create temporary table half_done (n int, told text) engine=aria')
+    await half.query("insert into half_done values (7, 'so far')")
+    await start(await folder())
+    await half.query('drop temporary table half_done')
+    half.release()
+    await one.close()
+  })
+
   it('never runs with the secret that a power cut left empty', async () => {
     const path = await folder()
     await (await start(path)).stop()

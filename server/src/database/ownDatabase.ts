@@ -52,6 +52,8 @@ interface Folder {
   socket: string
   pidFile: string
   log: string
+  /** Of its own: a MariaDB that starts throws away the temporary tables of any other that shares the folder. */
+  scratch: string
   initSql: string
   secret: string
 }
@@ -67,6 +69,7 @@ function folderOf(dataDir: string): Folder {
     socket: inside.length <= SOCKET_PATH_LIMIT ? inside : short,
     pidFile: join(dataDir, 'mariadb.pid'),
     log: join(dataDir, 'mariadb.log'),
+    scratch: join(dataDir, 'mariadb-scratch'),
     initSql: join(dataDir, 'mariadb-init.sql'),
     secret: join(dataDir, 'mariadb.secret'),
   }
@@ -192,6 +195,7 @@ function damaged(folder: Folder): KobrinFault {
 
 async function launch(folder: Folder): Promise<number> {
   writeFileSync(folder.initSql, initStatements(secretOf(folder)), { mode: 0o600 })
+  mkdirSync(folder.scratch, { recursive: true, mode: 0o700 })
   const log = openSync(folder.log, 'a', 0o600)
   // A group of its own, so that Ctrl-C in the terminal lets us close the record before the database goes.
   const child = spawn(
@@ -200,6 +204,7 @@ async function launch(folder: Folder): Promise<number> {
       '--no-defaults',
       `--datadir=${folder.data}`,
       `--socket=${folder.socket}`,
+      `--tmpdir=${folder.scratch}`,
       `--pid-file=${folder.pidFile}`,
       '--bind-address=127.0.0.1',
       `--port=${await freePort()}`,
