@@ -5,6 +5,7 @@ import { appendFigures } from './append.ts'
 import { auditFigures } from './audit.ts'
 import type { Figure } from './figures.ts'
 import { holds, line } from './figures.ts'
+import { backupFigures } from './backup.ts'
 import { bringInFigures } from './bringIn.ts'
 import { feedsFigures } from './feeds.ts'
 import { halfSentFigures } from './halfSent.ts'
@@ -40,14 +41,15 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   tap: async (house) => tapFigures(await house()),
   bringIn: async (house) => bringInFigures(await house()),
   kill: killFigures,
+  backup: backupFigures,
   audit: async () => {
     // What it measures with keeps its own time, so the house does too.
     const house = await startHouse(HOUSE, { startsAt: Date.now() })
     return auditFigures(house).finally(() => house.close())
   },
 }
-/** Fetches what it measures with: only by name. */
-const BY_NAME = ['audit']
+/** One fetches what it measures with, one takes a while to fill its house: only by name. */
+const BY_NAME = ['audit', 'backup']
 
 const wanted = process.argv.slice(2)
 const unknown = wanted.find((name) => !(name in benches))

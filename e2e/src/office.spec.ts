@@ -115,6 +115,13 @@ test('boxes are dragged to another shelf, and two who furnish a bay lose nothing
   await other.getByRole('button', { name: 'Keep mine in place of theirs' }).click()
   await expect(other.getByText('Kept. The walk draws it so')).toBeVisible()
   await expect(shelf(one, 1).getByRole('listitem')).toHaveCount(before + 1)
+
+  // As it stood before either of them, and so again.
+  await other.getByRole('button', { name: 'Draw it so again' }).last().click()
+  await expect(shelf(other, 1).getByRole('listitem')).toHaveCount(before)
+  await other.getByRole('button', { name: 'Keep as drawn' }).click()
+  await expect(shelf(one, 1).getByRole('listitem')).toHaveCount(before)
+  await expect(shelf(one, 2).getByRole('listitem')).toHaveCount(there)
 })
 
 test('somebody new comes in with a code; whoever leaves is out at once, also on another tablet', async ({

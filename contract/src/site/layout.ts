@@ -28,9 +28,7 @@ export const PutAt = z.strictObject({ at: z.int().check(z.minimum(0), z.maximum(
 export const NewBay = z.strictObject({ name })
 export type NewBay = z.infer<typeof NewBay>
 
-/** A bay as it shall stand: shelves from the top, boxes from the left. Whoever sends it says which version it was
- * made from: nobody's work is written over unseen. */
-export const KeepBay = z.strictObject({
+const standing = {
   name,
   barrier: z.nullable(Barrier),
   widthMm: z.nullable(Mm),
@@ -41,6 +39,18 @@ export const KeepBay = z.strictObject({
         .check(z.maxLength(200)),
     )
     .check(z.maxLength(60)),
-  version: z.int(),
-})
+}
+
+/** A bay as it shall stand: shelves from the top, boxes from the left. Whoever sends it says which version it was
+ * made from: nobody's work is written over unseen. */
+export const KeepBay = z.strictObject({ ...standing, version: z.int() })
 export type KeepBay = z.infer<typeof KeepBay>
+
+/** A bay as it stood once, until somebody furnished it anew. */
+export const PastBay = z.strictObject({
+  version: z.int(),
+  until: z.string(),
+  by: z.nullable(z.uuid()),
+  layout: z.strictObject(standing),
+})
+export type PastBay = z.infer<typeof PastBay>

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
-import { KeepBay, KeepRoom, NewBay, PutAt } from './layout.ts'
+import { KeepBay, KeepRoom, NewBay, PastBay, PutAt } from './layout.ts'
 
 const params = z.strictObject({ id: z.uuid().check(z.toLowerCase()) })
 const made = z.strictObject({ id: z.uuid() })
@@ -53,6 +53,14 @@ export const PLACE_ROUTES = {
     access: 'editPlaces',
     params,
     body: KeepBay,
+  },
+  pastOfBay: {
+    method: 'GET',
+    url: '/api/bays/:id/past',
+    summary: 'How a bay stood before, the latest first',
+    access: 'editPlaces',
+    params,
+    answer: z.strictObject({ past: z.array(PastBay) }),
   },
   putBay: {
     method: 'PUT',

@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { open, rename, rm } from 'node:fs/promises'
 import { Transform } from 'node:stream'
@@ -14,13 +15,15 @@ const MARK = '-- kobrin-backup '
 const COMPLETE = '-- Dump completed'
 const TAIL_BYTES = 200
 const HEAD_BYTES = 1000
+/** Packed harder, it would keep a core busy for longer than the database takes to tell it. */
+const PACKING = 1
 
 const Header = z.strictObject({ version: z.string(), at: z.iso.datetime() })
 export type BackupHeader = z.infer<typeof Header>
 
 /** One state of the whole record, as of one moment, while the house is at work; with the history of what people
  * edit, which the database keeps of its own. */
-const ALL_OF_IT = [
+export const ALL_OF_IT = [
   '--single-transaction',
   '--skip-lock-tables',
   '--dump-history',
@@ -28,15 +31,45 @@ const ALL_OF_IT = [
   '--default-character-set=utf8mb4',
 ]
 
-function headed(header: BackupHeader): Transform {
+/** The end of a text that comes piece by piece. */
+function tailAfter(tail: Buffer, chunk: Buffer): Buffer {
+  return chunk.length >= TAIL_BYTES
+    ? chunk.subarray(-TAIL_BYTES)
+    : Buffer.concat([tail, chunk]).subarray(-TAIL_BYTES)
+}
+
+/** Puts the header before what the program says, and knows whether that came to its end. */
+function headed(header: BackupHeader): { through: Transform; isWhole: () => boolean } {
   let isBegun = false
-  return new Transform({
+  let tail: Buffer = Buffer.alloc(0)
+  const through = new Transform({
     transform(chunk: Buffer, _encoding, done) {
+      tail = tailAfter(tail, chunk)
       if (isBegun) return done(null, chunk)
       isBegun = true
       done(null, Buffer.concat([Buffer.from(`${MARK}${JSON.stringify(header)}\n`), chunk]))
     },
   })
+  return { through, isWhole: () => tail.includes(COMPLETE) }
+}
+
+/** Hands on what passes, and sums it up. */
+function summedUp(): { through: Transform; sum: () => string } {
+  const hash = createHash('sha256')
+  const through = new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      hash.update(chunk)
+      done(null, chunk)
+    },
+  })
+  return { through, sum: () => hash.digest('hex') }
+}
+
+/** Whether a file holds what was written to it. */
+async function requireAsWritten(file: string, sum: string): Promise<void> {
+  const hash = createHash('sha256')
+  await pipeline(createReadStream(file), hash)
+  if (hash.digest('hex') !== sum) throw new Error('the disk does not hold what was written')
 }
 
 async function onDisk(file: string): Promise<void> {
@@ -53,9 +86,14 @@ export async function backup(address: DatabaseAddress, file: string, now: Date):
   try {
     const { process, ended } = startProgram('mariadb-dump', address, ALL_OF_IT)
     const output = createWriteStream(part, { mode: 0o600 })
-    await Promise.all([pipeline(process.stdout, headed(header), createGzip({ level: 6 }), output), ended])
+    const [told, packed] = [headed(header), summedUp()]
+    await Promise.all([
+      pipeline(process.stdout, told.through, createGzip({ level: PACKING }), packed.through, output),
+      ended,
+    ])
+    if (!told.isWhole()) throw new Error('mariadb-dump did not come to its end')
     await onDisk(part)
-    await verify(part)
+    await requireAsWritten(part, packed.sum())
     await rename(part, file)
     return header
   } catch (error) {
@@ -72,11 +110,11 @@ export async function backup(address: DatabaseAddress, file: string, now: Date):
  * ours, or was cut short. */
 export async function verify(file: string): Promise<BackupHeader> {
   let head = Buffer.alloc(0)
-  let tail = Buffer.alloc(0)
+  let tail: Buffer = Buffer.alloc(0)
   const gunzip = createGunzip()
   gunzip.on('data', (chunk: Buffer) => {
     if (head.length < HEAD_BYTES) head = Buffer.concat([head, chunk.subarray(0, HEAD_BYTES)])
-    tail = Buffer.concat([tail, chunk]).subarray(-TAIL_BYTES)
+    tail = tailAfter(tail, chunk)
   })
   const damaged = (why: string, cause?: unknown) =>
     new KobrinFault('backup_damaged', `${file} is no whole backup of Kobrin: ${why}.`, { cause })

@@ -1,14 +1,17 @@
-import type { KeepBay } from '@kobrin/contract'
+import type { KeepBay, PastBay } from '@kobrin/contract'
 import { emptyBuild, layoutFaults } from '@kobrin/core'
-import { eq, inArray, sql } from 'drizzle-orm'
+import { desc, eq, inArray, sql } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
-import type { Transaction } from '../database/connect.ts'
+import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { subject } from '../entries/tables.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import { beginHistories, foundBay, ofBay, requireFreeBayName } from './rooms.ts'
-import { bay, enclosure } from './tables.ts'
+import { bay, bayPast, enclosure } from './tables.ts'
+
+/** Nobody looks further back than so many changes. */
+const PAST_MOST = 30
 
 /** A box as it shall stand. */
 interface Standing {
@@ -68,6 +71,38 @@ function isAsBefore(before: Standing, after: Standing): boolean {
   return (Object.keys(after) as (keyof Standing)[]).every((field) => before[field] === after[field])
 }
 
+type BayRow = typeof bay.$inferSelect
+type BoxRow = typeof enclosure.$inferSelect
+
+/** A bay as it stands on record: shelves from the top, boxes from the left. */
+function asItStood({ name, barrier, widthMm }: BayRow, boxes: readonly BoxRow[]): PastBay['layout'] {
+  const standing = boxes.filter(({ retired }) => !retired)
+  const count = Math.max(-1, ...standing.map(({ shelf }) => shelf)) + 1
+  const shelves = Array.from({ length: count }, (_, row) =>
+    standing
+      .filter(({ shelf }) => shelf === row)
+      .sort((a, b) => a.slot - b.slot)
+      .map((box) => ({
+        id: box.id,
+        widthMm: box.widthMm,
+        depthMm: box.depthMm,
+        heightMm: box.heightMm,
+      })),
+  )
+  return { name, barrier, widthMm, shelves }
+}
+
+/** How a bay stood before, the latest first. */
+export async function pastOf(db: Database, id: string): Promise<PastBay[]> {
+  const rows = await db
+    .select()
+    .from(bayPast)
+    .where(eq(bayPast.bayId, id))
+    .orderBy(desc(bayPast.version))
+    .limit(PAST_MOST)
+  return rows.map(({ bayId: _bay, ...past }) => past)
+}
+
 /** Furnishes a bay anew, all or nothing. Throws `no_such_place`, `changed_meanwhile`, `name_taken`,
  * `wider_than_shelf`, `still_lived_in`. */
 export function furnish(by: Changing, id: string, kept: KeepBay): Promise<void> {
@@ -98,6 +133,13 @@ export function furnish(by: Changing, id: string, kept: KeepBay): Promise<void> 
       tx,
       added.map((box) => box.id),
     )
+    await tx.insert(bayPast).values({
+      bayId: id,
+      version: before.version,
+      until: by.author.at,
+      by: by.author.by,
+      layout: asItStood(before, there),
+    })
     await tx
       .update(bay)
       .set({ name, barrier, widthMm, version: before.version + 1 })

@@ -2,7 +2,7 @@ import { OFFICE_ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { serve } from '../interface/serve.ts'
 import type { Services } from '../services.ts'
-import { furnish } from './furnish.ts'
+import { furnish, pastOf } from './furnish.ts'
 import { keepHouse, readHouse } from './house.ts'
 import { addBay, addRoom, dropBay, dropRoom, keepRoom, putBay, putRoom } from './rooms.ts'
 
@@ -32,6 +32,9 @@ export function placeRoutes(services: Services): FastifyPluginAsync {
     serve(app, services, OFFICE_ROUTES.keepBay, async ({ params: { id }, body, request }) => {
       await furnish(await changingOn(request), id, body)
     })
+    serve(app, services, OFFICE_ROUTES.pastOfBay, async ({ params: { id } }) => ({
+      past: await pastOf(services.connection.db, id),
+    }))
     serve(app, services, OFFICE_ROUTES.putBay, async ({ params: { id }, body: { at }, request }) => {
       await putBay(await changingOn(request), id, at)
     })

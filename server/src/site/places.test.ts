@@ -1,4 +1,4 @@
-import type { Bay, Enclosure, KeepBay, Site } from '@kobrin/contract'
+import type { Bay, Enclosure, KeepBay, PastBay, Site } from '@kobrin/contract'
 import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -94,6 +94,26 @@ describe('a bay', () => {
       [a.id, 1, 1, 450],
     ])
     expect((await bayOf(id))?.version).toBe(3)
+  })
+
+  it('remembers how it stood before, and can be furnished so again, boxes taken away with it', async () => {
+    const id = await newBay()
+    const [a, b, c] = [box(), box(), box()]
+    await furnish(id, [[a, b], [c]], 900)
+    await furnish(id, [[b]])
+    const { past } = (await open.as.call({ url: addressOf(OFFICE_ROUTES.pastOfBay.url, { id }) })).json<{
+      past: PastBay[]
+    }>()
+    expect(past.map(({ version, layout }) => [version, layout.shelves.flat().length])).toEqual([
+      [2, 3],
+      [1, 0],
+    ])
+    expect(past[0]).toMatchObject({
+      by: open.site.person('seniorKeeper').id,
+      layout: { widthMm: 900, shelves: [[a, b], [c]] },
+    })
+    expect((await furnish(id, past[0]?.layout.shelves ?? [])).statusCode).toBe(204)
+    expect((await boxesOf(id)).map((one) => one.id)).toEqual([a.id, b.id, c.id])
   })
 
   it('takes no more than fits, nothing twice, and no box of another bay', async () => {

@@ -1,3 +1,4 @@
+import type { PastBay } from '@kobrin/contract'
 import type { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import {
@@ -10,7 +11,7 @@ import {
   tinyint,
   varchar,
 } from 'drizzle-orm/mysql-core'
-import { document, uuid } from '../database/columns.ts'
+import { document, instant, uuid } from '../database/columns.ts'
 
 export type Schools = Record<string, string>
 
@@ -40,6 +41,20 @@ export const bay = mysqlTable('bay', {
   widthMm: int('width_mm'),
   version: int('version').notNull().default(1),
 })
+
+/** How a bay stood before it was furnished anew. Append-only. */
+export const bayPast = mysqlTable(
+  'bay_past',
+  {
+    bayId: uuid('bay_id').notNull(),
+    version: int('version').notNull(),
+    until: instant('until').notNull(),
+    /** Who furnished it anew. */
+    by: uuid('author_id'),
+    layout: document<PastBay['layout']>()('layout').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.bayId, table.version] })],
+)
 
 export const enclosure = mysqlTable('enclosure', {
   id: uuid('id').primaryKey(),

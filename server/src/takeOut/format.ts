@@ -1,4 +1,4 @@
-import { Bay, Change, Enclosure, Room } from '@kobrin/contract'
+import { Bay, Change, Enclosure, PastBay, Room } from '@kobrin/contract'
 import { Entry, Override, ROLES, Sheet } from '@kobrin/core'
 import { z } from 'zod'
 
@@ -53,6 +53,7 @@ export const LINES = {
   rooms: Room,
   bays: Bay,
   boxes: Enclosure,
+  pastBays: z.strictObject({ bay: z.uuid(), ...PastBay.shape }),
   sheets: Sheet,
   sheetVersions: TakenSheetVersion,
   overrides: z.strictObject({ target: z.string(), number: z.int(), change: Override }),

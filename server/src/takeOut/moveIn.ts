@@ -123,6 +123,9 @@ async function furnish(tx: Transaction, from: Opened, house: TakenHouse): Promis
       .insert(site.enclosure)
       .values(some.map(({ row, column, ...box }) => ({ ...box, shelf: row, slot: column }))),
   )
+  await moved(from, 'pastBays', (some) =>
+    tx.insert(site.bayPast).values(some.map(({ bay, ...past }) => ({ ...past, bayId: bay }))),
+  )
   await moved(from, 'sheets', (some) =>
     tx.insert(site.sheet).values(some.map((doc) => ({ id: doc.id, doc }))),
   )

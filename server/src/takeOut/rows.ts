@@ -7,7 +7,7 @@ import { historyOf } from '../entries/queries.ts'
 import { sheetVersion } from '../library/tables.ts'
 import { staff } from '../people/tables.ts'
 import { readPlanBook, readSite } from '../site/queries.ts'
-import { numbering, site } from '../site/tables.ts'
+import { bayPast, numbering, site } from '../site/tables.ts'
 import { VERSION } from '../version.ts'
 import type { Line, LinesOf, TakenHouse } from './format.ts'
 
@@ -30,6 +30,7 @@ export async function furnishingOf(tx: Transaction, at: string): Promise<Furnish
     rooms: building.rooms,
     bays: building.bays,
     boxes: building.enclosures,
+    pastBays: (await tx.select().from(bayPast)).map(({ bayId, ...past }) => ({ ...past, bay: bayId })),
     sheets: book.sheets,
     sheetVersions: versions.map(({ sheetId, authorId, madeAt, ...version }) => ({
       ...version,

@@ -64,6 +64,13 @@ beforeAll(async () => {
     kind: 'registered',
     payload: { ...newcomer('Newcomer'), number: 'K-77' },
   })
+  const bay = open.site.bays[0]
+  const stands = { name: 'Bench', barrier: null, widthMm: null, version: 1 }
+  const shelves = [
+    open.site.enclosures.map(({ id, widthMm, depthMm, heightMm }) => ({ id, widthMm, depthMm, heightMm })),
+  ]
+  const url = OFFICE_ROUTES.keepBay.url.replace(':id', bay?.id ?? '')
+  expect((await open.as.call({ method: 'PUT', url, body: { ...stands, shelves } })).statusCode).toBe(204)
   const reason = 'Shy'
   const body = { resident: subject, housing: { hides: 3 }, reason }
   expect(
@@ -108,6 +115,7 @@ const COMPARED = [
   'select * from room order by id',
   'select id, room_id, name, walk_order, barrier, width_mm, version from bay order by id',
   'select * from enclosure order by id',
+  'select * from bay_past order by bay_id, version',
   'select id, login, name, initials, role, active, competences from staff order by id',
   'select * from resident order by id',
   'select * from numbering',
@@ -185,7 +193,7 @@ describe('what was taken out', () => {
     expect(noted).toContain(`"'=cmd(""x""), ""said"" he\nand went"`)
     const residents = await textOf(file, 'tables/residents.csv')
     expect(residents).toContain('K-77,Newcomer,')
-    expect(residents).toContain('"Room, Bay, 1/13"')
+    expect(residents).toContain('"Room, Bench, 1/13"')
   })
 
   it('says nothing by which somebody could come in', async () => {

@@ -11,9 +11,10 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
-import { useTold } from '../wire/queries.ts'
+import { keyOf, queries, useTold } from '../wire/queries.ts'
 import { words } from '../words/en.ts'
 import BayDrawing from './BayDrawing.vue'
+import BayPast from './BayPast.vue'
 import BoxFields from './BoxFields.vue'
 import OfficeTabs from './OfficeTabs.vue'
 import { copied, layoutOf, useBay } from './useBay.ts'
@@ -66,6 +67,7 @@ async function keep(over = false): Promise<void> {
   if (!(await told(sends()))) return
   draft.drop()
   kept.value = true
+  void queries.invalidateQueries({ queryKey: keyOf(OFFICE_ROUTES.pastOfBay) })
   await site.load()
   if (onRecord.value) work.takeUp(onRecord.value)
 }
@@ -144,6 +146,7 @@ const dropping = useTold(async () => {
         </div>
       </template>
     </SchemaForm>
+    <BayPast :id="id" @redraw="work.redraw" />
   </main>
   <main v-else class="reading">
     <p class="ask">{{ t('noSuchBay') }}</p>

@@ -27,6 +27,15 @@ describe('a bay as it stands', () => {
 })
 
 describe('furnishing a bay', () => {
+  it('draws it as it stood once, from the version that is in force, and back again', () => {
+    const { bay, redraw, undo } = furnished()
+    const [a] = bay.shelves[0] ?? []
+    redraw({ name: 'Old bench', barrier: 2, widthMm: null, shelves: a ? [[a]] : [] })
+    expect([names(bay), bay.name, bay.barrier, bay.version]).toEqual([['a'], 'Old bench', 2, 4])
+    undo()
+    expect(names(bay)).toEqual(['ab', 'c'])
+  })
+
   it('moves, copies, widens and takes away, and takes each step back', () => {
     const { bay, chosen, put, nudge, resize, copy, takeAway, addShelf, dropShelf, undo, canUndo } =
       furnished()

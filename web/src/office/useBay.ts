@@ -1,4 +1,4 @@
-import type { Bay, Enclosure, KeepBay } from '@kobrin/contract'
+import type { Bay, Enclosure, KeepBay, PastBay } from '@kobrin/contract'
 import type { Box, LayoutFault, StandingBox } from '@kobrin/core'
 import { boxMoved, layoutFaults, readRowOfBoxes } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
@@ -108,6 +108,13 @@ export function useBay(start: KeepBay) {
     bay.shelves = JSON.parse(last) as KeepBay['shelves']
   }
 
+  /** Draws it as it stood once; it is so when it is kept. */
+  function redraw({ shelves, ...rest }: PastBay['layout']): void {
+    Object.assign(bay, rest)
+    step(shelves.map((boxes) => boxes.map((one) => ({ ...one }))))
+    chosen.value = null
+  }
+
   /** Begins again from what is on record. */
   function takeUp(theirs: KeepBay): void {
     Object.assign(bay, structuredClone(theirs))
@@ -132,6 +139,7 @@ export function useBay(start: KeepBay) {
     addShelf,
     dropShelf,
     undo,
+    redraw,
     takeUp,
   }
 }

@@ -105,6 +105,11 @@ export default {
   everyNight:
     'The server makes one every night between two and five, into {folder}, and keeps the last of seven nights, five weeks and twelve months. That folder belongs on another disk, and a copy of it in another house.',
   elsewhereBackup: 'This server makes no backups: whoever runs its database does.',
+  howItStood: 'How it stood before',
+  stoodUntil:
+    'Until {day} {time}: {count} box on shelves: {shelves} | Until {day} {time}: {count} boxes on shelves: {shelves}',
+  changedBy: 'changed by {name}',
+  drawSoAgain: 'Draw it so again',
   takenOut: 'Everything in open formats',
   takenOutHow:
     'One file with all that is on record: tables for a spreadsheet, and lines that any program can read, with their schema. Another Kobrin makes the same house of it. No passphrase is in it, but everything else is: keep it as you keep the record.',
