@@ -17,7 +17,7 @@ export {
   SheetVersion,
 } from './library/library.ts'
 export { may } from './people/roles.ts'
-export { DeviceLine, EnrolDevice, Me, Person, Shift, SignIn, SwitchPerson } from './people/session.ts'
+export { DeviceLine, EnrolDevice, Me, Person, Shift, SignIn, SwitchPerson, Units } from './people/session.ts'
 export { ChoosePassphrase, ChoosePin, GivenCode, KeepPerson, StaffLine, UseCode } from './people/staff.ts'
 export {
   Change,

@@ -4,6 +4,10 @@ import { Login, Pin } from './secrets.ts'
 
 export const RoleName = z.enum(ROLES)
 
+/** In which units somebody reads and types; the record keeps metric ones. */
+export const Units = z.enum(['metric', 'us'])
+export type Units = z.infer<typeof Units>
+
 /** A member of staff as everyone signed in may see them. */
 export const Person = z.strictObject({
   id: z.uuid(),
@@ -12,6 +16,8 @@ export const Person = z.strictObject({
   role: RoleName,
   /** Work that asks for training: what this person may do. */
   competences: z.array(z.string()),
+  /** Their own choice of units; without one, that of the house. */
+  units: z.optional(z.nullable(Units)),
 })
 export type Person = z.infer<typeof Person>
 

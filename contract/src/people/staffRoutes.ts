@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
-import { Me } from './session.ts'
+import { Me, Units } from './session.ts'
 import { ChoosePassphrase, ChoosePin, GivenCode, KeepPerson, StaffLine, UseCode } from './staff.ts'
 
 const PEOPLE = '/api/people'
@@ -28,6 +28,13 @@ export const STAFF_ROUTES = {
     summary: 'Choose another passphrase',
     access: 'signedIn',
     body: ChoosePassphrase,
+  },
+  chooseUnits: {
+    method: 'PUT',
+    url: '/api/me/units',
+    summary: 'Choose the units one reads and types in',
+    access: 'signedIn',
+    body: z.strictObject({ units: Units }),
   },
   staff: {
     method: 'GET',

@@ -5,7 +5,16 @@ const reason = z.string().check(z.trim(), z.minLength(1), z.maxLength(400))
 const word = z.string().check(z.minLength(1), z.maxLength(60))
 
 /** What was done about a member of staff. */
-export const PersonChange = z.enum(['added', 'kept', 'left', 'returned', 'code', 'passphrase', 'pin'])
+export const PersonChange = z.enum([
+  'added',
+  'kept',
+  'left',
+  'returned',
+  'code',
+  'passphrase',
+  'pin',
+  'units',
+])
 export type PersonChange = z.infer<typeof PersonChange>
 
 /** What was done about a room or a bay. */

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { Login, NewPassphrase, OneTimeCode } from '../people/secrets.ts'
+import { Units } from '../people/session.ts'
 
 function isZone(zone: string): boolean {
   try {
@@ -19,6 +20,7 @@ export const SetUp = z.strictObject({
   code: OneTimeCode,
   house: z.string().check(z.trim(), z.minLength(1, 'The house needs a name.'), z.maxLength(120)),
   zone: Zone,
+  units: Units,
   name: z
     .string()
     .check(z.trim(), z.minLength(1, 'Whoever answers for the house needs a name.'), z.maxLength(120)),

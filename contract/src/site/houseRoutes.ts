@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Units } from '../people/session.ts'
 import type { Route } from '../route.ts'
 
 /** How a house is called and how it numbers its residents. */
@@ -9,6 +10,7 @@ export const KeepHouse = z.strictObject({
     .string()
     .check(z.trim(), z.maxLength(12), z.regex(/^[\p{L}{}/. _-]*$/u, 'Letters and signs, no digits.')),
   digits: z.int().check(z.minimum(1), z.maximum(6)),
+  units: Units,
 })
 export type KeepHouse = z.infer<typeof KeepHouse>
 

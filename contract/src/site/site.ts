@@ -1,6 +1,6 @@
 import { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import * as z from 'zod/mini'
-import { Person } from '../people/session.ts'
+import { Person, Units } from '../people/session.ts'
 
 export const Room = z.strictObject({
   id: z.uuid(),
@@ -45,6 +45,8 @@ export type Enclosure = z.infer<typeof Enclosure>
 export const Site = z.strictObject({
   name: z.string(),
   zone: z.string(),
+  /** Of whoever has not chosen their own. */
+  units: z.optional(Units),
   rooms: z.array(Room),
   bays: z.array(Bay),
   enclosures: z.array(Enclosure),

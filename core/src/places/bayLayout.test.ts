@@ -78,8 +78,14 @@ describe('a row of equal boxes', () => {
     '201 of 300 x 200 x 200',
     '3 of 300 x 200',
     '3 of 30 cm x 2 x 2',
+    '3 of 300 x 200 x 5',
     '-1 of 300 x 200 x 200',
   ])('is not read from "%s"', (text) => {
     expect(readRowOfBoxes(text)).toBeNull()
+  })
+
+  it('is read in another unit by whoever types in one', () => {
+    const box = { widthMm: 305, depthMm: 203, heightMm: 216 }
+    expect(readRowOfBoxes('4 of 12 × 8 × 8,5', (inches) => inches * 25.4)).toEqual({ count: 4, box })
   })
 })

@@ -46,13 +46,26 @@ export function boxMoved(layout: BayLayout, id: string, to: { shelf: number; col
   return { ...layout, shelves }
 }
 
-const ROW = /^\s*(\d{1,3})\s*(?:of|[x×*])\s*(\d{2,5})\s*[x×*]\s*(\d{2,5})\s*[x×*]\s*(\d{2,5})\s*(?:mm)?\s*$/i
+const SIDE = String.raw`\s*(\d{1,5}(?:[.,]\d{1,2})?)\s*`
+const ROW = new RegExp(
+  String.raw`^\s*(\d{1,3})\s*(?:of|[x×*])${SIDE}[x×*]${SIDE}[x×*]${SIDE}(?:mm|in)?\s*$`,
+  'i',
+)
 const MOST = 200
+const LEAST_MM = 10
 
-/** "12 of 300 × 200 × 200": how many boxes, and their width, depth and height in mm. Null where it is not
- * said like that, or would be none, or more than a shelf of anything. */
-export function readRowOfBoxes(text: string): { count: number; box: Box } | null {
-  const [, ...numbers] = ROW.exec(text) ?? []
-  const [count = 0, widthMm = 0, depthMm = 0, heightMm = 0] = numbers.map(Number)
-  return count < 1 || count > MOST ? null : { count, box: { widthMm, depthMm, heightMm } }
+/** "12 of 300 × 200 × 200": how many boxes, and their width, depth and height, mm; `inMm` turns a side that was
+ * typed in another unit into mm. Null where it is not said like that, or would be none, or more than a shelf of
+ * anything, or a side would be under a centimetre. */
+export function readRowOfBoxes(
+  text: string,
+  inMm: (side: number) => number = (side) => side,
+): { count: number; box: Box } | null {
+  const [, many, ...sides] = ROW.exec(text) ?? []
+  const count = Number(many ?? 0)
+  const [widthMm = 0, depthMm = 0, heightMm = 0] = sides.map((side) =>
+    Math.round(inMm(Number(side.replace(',', '.')))),
+  )
+  if (count < 1 || count > MOST || Math.min(widthMm, depthMm, heightMm) < LEAST_MM) return null
+  return { count, box: { widthMm, depthMm, heightMm } }
 }

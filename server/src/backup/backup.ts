@@ -16,7 +16,7 @@ const COMPLETE = '-- Dump completed'
 const TAIL_BYTES = 200
 const HEAD_BYTES = 1000
 /** Packed harder, it would keep a core busy for longer than the database takes to tell it. */
-const PACKING = 1
+const PACKING = { level: 1, chunkSize: 256 * 1024 }
 
 const Header = z.strictObject({ version: z.string(), at: z.iso.datetime() })
 export type BackupHeader = z.infer<typeof Header>
@@ -88,7 +88,7 @@ export async function backup(address: DatabaseAddress, file: string, now: Date):
     const output = createWriteStream(part, { mode: 0o600 })
     const [told, packed] = [headed(header), summedUp()]
     await Promise.all([
-      pipeline(process.stdout, told.through, createGzip({ level: PACKING }), packed.through, output),
+      pipeline(process.stdout, told.through, createGzip(PACKING), packed.through, output),
       ended,
     ])
     if (!told.isWhole()) throw new Error('mariadb-dump did not come to its end')

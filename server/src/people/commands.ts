@@ -1,4 +1,4 @@
-import type { GivenCode, KeepPerson, PersonChange } from '@kobrin/contract'
+import type { GivenCode, KeepPerson, PersonChange, Units } from '@kobrin/contract'
 import { and, count, eq, isNotNull, ne, sql } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Changing, NewChange } from '../changes/changing.ts'
@@ -152,6 +152,13 @@ export async function choosePassphrase(
     await tx.update(staff).set({ passphraseHash }).where(eq(staff.id, person))
     await endShifts(tx, by.author.at, person, token)
     return { changes: changed(person, 'passphrase'), answer: undefined }
+  })
+}
+
+export async function chooseUnits(by: Changing, person: string, units: Units): Promise<void> {
+  await changing(by, async (tx) => {
+    await tx.update(staff).set({ units }).where(eq(staff.id, person))
+    return { changes: changed(person, 'units'), answer: undefined }
   })
 }
 

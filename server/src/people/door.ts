@@ -11,9 +11,9 @@ export const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'stri
 const DEVICE_COOKIE_SECONDS = 120 * 86_400
 
 export function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>, shift: Shift): Me {
-  const { id, name, initials, role, competences } = person
+  const { id, name, initials, role, competences, units } = person
   return {
-    person: { id, name, initials, role, competences },
+    person: { id, name, initials, role, competences, units: units ?? null },
     device: { name: device.name, enrolled: device.enrolled },
     shift,
   }

@@ -11,6 +11,7 @@ const person = {
   initials: staff.initials,
   role: staff.role,
   competences: staff.competences,
+  units: staff.units,
 }
 
 export function everyone(db: Database | Transaction): Promise<Person[]> {

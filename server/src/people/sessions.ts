@@ -1,4 +1,4 @@
-import type { Person, Shift } from '@kobrin/contract'
+import type { Person, Shift, Units } from '@kobrin/contract'
 import type { Role } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { LRUCache } from 'lru-cache'
@@ -49,6 +49,7 @@ interface SessionRow {
   initials: string
   role: Role
   competences: string
+  units: Units | null
   device_id: string
   device_name: string | null
   enrolled_by: string | null
@@ -59,16 +60,16 @@ interface SessionRow {
 async function lookUp(db: Database, token: string, at: string): Promise<SignedIn | null> {
   const [row] = await rowsOf<SessionRow>(
     db,
-    sql`select staff.id, staff.name, staff.initials, staff.role, staff.competences, device.id as device_id,
+    sql`select staff.id, staff.name, staff.initials, staff.role, staff.competences, staff.units, device.id as device_id,
           device.name as device_name, device.enrolled_by, session.shift, session.work_key
         from session join staff on staff.id = session.staff_id join device on device.id = session.device_id
         where session.token_hash = ${hashed(token)} and session.ended_at is null
           and session.expires_at > ${at} and staff.active`,
   )
   if (!row) return null
-  const { id, name, initials, role } = row
+  const { id, name, initials, role, units } = row
   return {
-    person: { id, name, initials, role, competences: JSON.parse(row.competences) as string[] },
+    person: { id, name, initials, role, competences: JSON.parse(row.competences) as string[], units },
     device: { id: row.device_id, name: row.device_name, enrolled: row.enrolled_by !== null },
     token,
     shift: { id: row.shift, key: row.work_key },

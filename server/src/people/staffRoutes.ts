@@ -8,6 +8,7 @@ import {
   addPerson,
   choosePassphrase,
   choosePin,
+  chooseUnits,
   giveCode,
   keepPerson,
   letBack,
@@ -87,6 +88,11 @@ export function staffRoutes(services: Services): FastifyPluginAsync {
     serve(app, services, OFFICE_ROUTES.choosePin, async ({ body: { passphrase, pin }, request }) => {
       const { person } = await provenOn(request, passphrase)
       await choosePin(await changingOn(request), person, pin)
+    })
+
+    serve(app, services, OFFICE_ROUTES.chooseUnits, async ({ body: { units }, request }) => {
+      await chooseUnits(await changingOn(request), signedInOn(request).person.id, units)
+      sessions.doubt()
     })
 
     serve(app, services, OFFICE_ROUTES.choosePassphrase, async ({ body: { passphrase, next }, request }) => {

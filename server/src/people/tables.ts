@@ -1,3 +1,4 @@
+import type { Units } from '@kobrin/contract'
 import type { Role } from '@kobrin/core'
 import { ROLES } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
@@ -15,6 +16,7 @@ export const staff = mysqlTable('staff', {
   passphraseHash: varchar('passphrase_hash', { length: 200 }),
   pinHash: varchar('pin_hash', { length: 200 }),
   active: boolean('active').notNull().default(true),
+  units: varchar('units', { length: 6 }).$type<Units>(),
   competences: document<string[]>()('competences')
     .notNull()
     .default(sql`('[]')`),

@@ -13,6 +13,7 @@ const given = {
   code: 'abcde-23456',
   house: 'Long Lane Rescue',
   zone: 'America/New_York',
+  units: 'us',
   name: 'Ada Brook',
   login: 'ada',
   passphrase: 'many words in a row',
@@ -44,7 +45,13 @@ describe('a house of one’s own', () => {
   it('is not begun by anybody who has not read the code, nor without a name, a zone or a passphrase', async () => {
     expect(await isEmpty()).toBe(true)
     expect(await codeOf(setUp({ code: 'ABCDE-23457' }))).toBe('wrong_code')
-    for (const bad of [{ code: 'abc' }, { house: ' ' }, { zone: 'Mars/Olympus' }, { passphrase: 'short' }])
+    for (const bad of [
+      { code: 'abc' },
+      { house: ' ' },
+      { zone: 'Mars/Olympus' },
+      { units: 'cubits' },
+      { passphrase: 'short' },
+    ])
       expect(await codeOf(setUp(bad))).toBe('bad_input')
     expect(await isEmpty()).toBe(true)
   })
@@ -75,6 +82,7 @@ describe('a house of one’s own', () => {
     expect(site).toMatchObject({
       name: 'Long Lane Rescue',
       zone: 'America/New_York',
+      units: 'us',
       rooms: [],
       enclosures: [],
       people: [{ name: 'Ada Brook' }],

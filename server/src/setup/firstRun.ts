@@ -19,7 +19,7 @@ export async function houseName(db: Database): Promise<string | null> {
 /** Sets up a house of one's own in an empty record, with the first of its curators. Throws `set_up_already`. */
 export async function setUp(
   { db, stream, onChanged }: Omit<Changing, 'author'>,
-  { house, zone, name, login, passphrase }: Omit<SetUp, 'code'>,
+  { house, zone, units, name, login, passphrase }: Omit<SetUp, 'code'>,
   now: Date,
 ): Promise<Person> {
   const person: Person = { id: uuidv7(), name, initials: initialsOf(name), role: 'curator', competences: [] }
@@ -28,7 +28,7 @@ export async function setUp(
   return changing({ db, stream, author, ...(onChanged && { onChanged }) }, async (tx) => {
     const [there] = await tx.select({ id: site.id }).from(site)
     if (there) throw new KobrinProblem('set_up_already')
-    await tx.insert(site).values({ id: 1, name: house, zone, schools: {} })
+    await tx.insert(site).values({ id: 1, name: house, zone, units, schools: {} })
     await tx.insert(staff).values({ ...person, login, passphraseHash })
     return { changes: [{ what: { kind: 'setUp', name: house }, reason: '' }], answer: person }
   })

@@ -1,4 +1,4 @@
-import type { PlanBook, Site } from '@kobrin/contract'
+import type { PlanBook, Site, Units } from '@kobrin/contract'
 import { emptyBuild } from '@kobrin/core'
 import { asc, sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -9,10 +9,13 @@ import * as tables from './tables.ts'
 export interface SiteSettings {
   name: string
   zone: string
+  units: Units
 }
 
 export async function siteSettings(db: Database | Transaction): Promise<SiteSettings | null> {
-  const [row] = await db.select({ name: tables.site.name, zone: tables.site.zone }).from(tables.site)
+  const [row] = await db
+    .select({ name: tables.site.name, zone: tables.site.zone, units: tables.site.units })
+    .from(tables.site)
   return row ?? null
 }
 

@@ -1,4 +1,4 @@
-import { Bay, Change, Enclosure, PastBay, Room } from '@kobrin/contract'
+import { Bay, Change, Enclosure, PastBay, Room, Units } from '@kobrin/contract'
 import { Entry, Override, ROLES, Sheet } from '@kobrin/core'
 import { z } from 'zod'
 
@@ -13,6 +13,7 @@ export const TakenHouse = z.strictObject({
   at: z.iso.datetime(),
   name: z.string(),
   zone: z.string(),
+  units: Units,
   schools: z.record(z.string(), z.record(z.string(), z.string())),
   numbering: z.strictObject({ last: z.int(), prefix: z.string(), digits: z.int() }),
 })
@@ -27,6 +28,7 @@ const TakenPerson = z.strictObject({
   role: z.enum(ROLES),
   competences: z.array(z.string()),
   active: z.boolean(),
+  units: z.nullable(Units),
 })
 
 const TakenSheetVersion = z.strictObject({

@@ -20,12 +20,21 @@ export async function furnishingOf(tx: Transaction, at: string): Promise<Furnish
   const [settings] = await tx.select().from(site)
   const [numbers] = await tx.select().from(numbering)
   if (!building || !book || !settings || !numbers) return null
-  const { name, zone, schools } = settings
+  const { name, zone, units, schools } = settings
   const { last, prefix, digits } = numbers
   const versions = await tx.select().from(sheetVersion)
   const people = await tx.select().from(staff)
   return {
-    house: { format: 1, kobrin: VERSION, at, name, zone, schools, numbering: { last, prefix, digits } },
+    house: {
+      format: 1,
+      kobrin: VERSION,
+      at,
+      name,
+      zone,
+      units,
+      schools,
+      numbering: { last, prefix, digits },
+    },
     people: people.map(({ passphraseHash: _passphrase, pinHash: _pin, ...person }) => person),
     rooms: building.rooms,
     bays: building.bays,

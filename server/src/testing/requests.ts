@@ -34,6 +34,7 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     [`POST ${OFFICE_ROUTES.addPerson.url}`]: { ...SOMEBODY, login: `new.${uuidv7()}` },
     [`PUT ${OFFICE_ROUTES.keepPerson.url}`]: SOMEBODY,
     [`PUT ${OFFICE_ROUTES.choosePin.url}`]: { passphrase: PASSPHRASE, pin: '2718' },
+    [`PUT ${OFFICE_ROUTES.chooseUnits.url}`]: { units: 'us' },
     [`PUT ${OFFICE_ROUTES.choosePassphrase.url}`]: { passphrase: PASSPHRASE, next: PASSPHRASE },
     [`POST ${OFFICE_ROUTES.bringIn.url}`]: {
       file: 'list.csv',
@@ -47,7 +48,7 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
         },
       ],
     },
-    [`PUT ${OFFICE_ROUTES.keepHouse.url}`]: { name: 'The house', prefix: '', digits: 4 },
+    [`PUT ${OFFICE_ROUTES.keepHouse.url}`]: { name: 'The house', prefix: '', digits: 4, units: 'metric' },
     [`POST ${OFFICE_ROUTES.addRoom.url}`]: { ...ROOM, name: uuidv7() },
     [`PUT ${OFFICE_ROUTES.keepRoom.url}`]: ROOM,
     [`PUT ${OFFICE_ROUTES.putRoom.url}`]: { at: 0 },

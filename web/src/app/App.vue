@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
 import { useEventListener, useTitle } from '@vueuse/core'
-import { computed, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, onMounted, shallowRef, useTemplateRef, watch, watchEffect } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { useUnits } from '../people/useUnits.ts'
 import { useToday } from '../time/useToday.ts'
 import { words } from '../words/en.ts'
+import { measureIn } from '../words/measures.ts'
 import { sayError } from './sayError.ts'
 import { TAKES_KEYS } from './takesKeys.ts'
 import { useHandling } from './useHandling.ts'
@@ -29,6 +31,8 @@ const today = useToday()
 const site = useSite()
 const route = useRoute()
 const { letters } = useHandling()
+const units = useUnits()
+watchEffect(() => measureIn(units.value))
 const place = useTemplateRef<HTMLElement>('place')
 const finding = shallowRef(false)
 const showWaiting = shallowRef(false)

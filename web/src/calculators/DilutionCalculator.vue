@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { dilution } from '@kobrin/core'
 import { computed, reactive } from 'vue'
+import { sayIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -42,13 +43,19 @@ const says = computed(() => {
         : dilution({ by: 'solution', percent: target, per: by, total })
   switch (made?.by) {
     case 'parts':
-      return t('mlAndMl', { ml: tidy(made.ml[0] ?? 0), ml2: tidy(made.ml[1] ?? 0) })
+      return t('mlAndMl', { ml: sayIn(made.ml[0] ?? 0, 'ml', tidy), ml2: sayIn(made.ml[1] ?? 0, 'ml', tidy) })
     case 'percent':
-      return t('mlOfTheStock', { stockMl: tidy(made.stockMl), waterMl: tidy(made.waterMl) })
+      return t('mlOfTheStock', {
+        stock: sayIn(made.stockMl, 'ml', tidy),
+        water: sayIn(made.waterMl, 'ml', tidy),
+      })
     case 'solution':
       return made.waterUnit === 'g'
-        ? t('gSugarInG', { soluteGrams: tidy(made.soluteGrams), water: tidy(made.water) })
-        : t('gFilledUpWith', { soluteGrams: tidy(made.soluteGrams), water: tidy(made.water) })
+        ? t('gSugarInG', { solute: sayIn(made.soluteGrams, 'g', tidy), water: sayIn(made.water, 'g', tidy) })
+        : t('gFilledUpWith', {
+            solute: sayIn(made.soluteGrams, 'g', tidy),
+            water: sayIn(made.water, 'ml', tidy),
+          })
     case undefined:
       return t('thereIsNoSuch')
   }

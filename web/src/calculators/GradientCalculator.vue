@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { reachable } from '@kobrin/core'
 import { computed, reactive } from 'vue'
+import { sayRangeIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import SureNumber from '../fields/SureNumber.vue'
@@ -32,8 +33,7 @@ const found = computed(() => reachable(ask.lengthMm, ask.bodyMm, ask.cool, ask.w
         <strong>{{ tidy(found.share * 100) }} %</strong>
         {{
           t('ofItToC', {
-            celsius: tidy(found.celsius[0]),
-            celsius2: tidy(found.celsius[1]),
+            range: sayRangeIn(found.celsius, '°C', tidy),
             bodyLengths: tidy(found.bodyLengths),
           })
         }}

@@ -2,6 +2,7 @@
 import { MATERIALS, mix, withUsual } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
+import { sayIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -76,24 +77,25 @@ const made = computed(() =>
       <p v-if="!made">{{ t('nothingToMixNo') }}</p>
       <template v-else>
         <p>
-          <strong>{{ tidy(made.looseLitres) }} l</strong>
-          {{ t('toMixForL', { finishedLitres: tidy(made.finishedLitres) }) }}
-          <strong>{{ tidy(made.waterLitres) }} l</strong> {{ t('water') }}
+          <strong>{{ sayIn(made.looseLitres, 'l', tidy) }}</strong>
+          {{ t('toMixForL', { finished: sayIn(made.finishedLitres, 'l', tidy) }) }}
+          <strong>{{ sayIn(made.waterLitres, 'l', tidy) }}</strong> {{ t('water') }}
         </p>
         <p v-for="(item, index) in made.items" :key="index">
-          {{ item.material }} {{ tidy(item.litres) }} l<template v-if="item.soldLitres < item.litres">{{
-            t('lAsSold', { soldLitres: tidy(item.soldLitres) })
+          {{ item.material }} {{ sayIn(item.litres, 'l', tidy)
+          }}<template v-if="item.soldLitres < item.litres">{{
+            t('lAsSold', { sold: sayIn(item.soldLitres, 'l', tidy) })
           }}</template
           ><template v-if="item.packs !== null">{{
-            t('ofL', { packs: item.packs, packLitres: parts[index]?.packLitres })
+            t('ofL', { packs: item.packs, pack: sayIn(parts[index]?.packLitres ?? 0, 'l') })
           }}</template>
         </p>
         <p v-if="made.shelf" :class="{ wrong: !made.shelf.holds }">
           {{
             t('wetKgOnThe', {
-              wetKg: tidy(made.wetKg),
-              loadKg: tidy(made.shelf.loadKg),
-              limitKg: made.shelf.limitKg,
+              wet: sayIn(made.wetKg, 'kg', tidy),
+              load: sayIn(made.shelf.loadKg, 'kg', tidy),
+              limit: sayIn(made.shelf.limitKg, 'kg'),
               holds: made.shelf.holds ? t('itHolds') : t('tooHeavyForThis'),
             })
           }}

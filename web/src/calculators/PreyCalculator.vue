@@ -2,6 +2,7 @@
 import type { AmountRule } from '@kobrin/core'
 import { preySize } from '@kobrin/core'
 import { computed, reactive } from 'vue'
+import { sayIn, sayRangeIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -72,10 +73,8 @@ const meal = computed(() => {
       <p>
         <strong>{{ meal.size ?? t('noneOfThese') }}</strong>
         <template v-if="meal.tooLarge">{{ t('evenIsTooLarge', { size: meal.tooLarge.size }) }}</template>
-        <template v-if="meal.grams">{{
-          t('gAMeal', { grams: tidy(meal.grams[0]), grams2: tidy(meal.grams[1]) })
-        }}</template>
-        <template v-else>{{ t('noWiderThanMm', { mm: tidy(ask.mm * ask.factor) }) }}</template>
+        <template v-if="meal.grams">{{ t('gAMeal', { range: sayRangeIn(meal.grams, 'g', tidy) }) }}</template>
+        <template v-else>{{ t('noWiderThanMm', { mm: sayIn(ask.mm * ask.factor, 'mm', tidy) }) }}</template>
       </p>
     </template>
   </CalculatorFrame>

@@ -2,6 +2,7 @@
 import type { Light } from '@kobrin/core'
 import { uvbFor } from '@kobrin/core'
 import { computed, reactive } from 'vue'
+import { sayRangeIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import SureNumber from '../fields/SureNumber.vue'
@@ -37,11 +38,9 @@ const tube = computed(() =>
     <template #answer>
       <p>
         {{ t('tube') }}
-        <strong>{{ t('mm', { tubeMm: tidy(tube.tubeMm[0]), tubeMm2: tidy(tube.tubeMm[1]) }) }}</strong>
+        <strong>{{ sayRangeIn(tube.tubeMm, 'mm', tidy) }}</strong>
         {{ t('longHung') }}
-        <strong>{{
-          t('mm2', { hangsAtMm: tidy(tube.hangsAtMm[0]), hangsAtMm2: tidy(tube.hangsAtMm[1]) })
-        }}</strong>
+        <strong>{{ sayRangeIn(tube.hangsAtMm, 'mm', tidy) }}</strong>
         {{ t('aboveTheBase') }}
       </p>
     </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { MATERIALS, wateringLitres } from '@kobrin/core'
 import { computed, reactive } from 'vue'
+import { sayIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
 import CalculatorFrame from './CalculatorFrame.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
@@ -29,7 +30,7 @@ const litres = computed(() =>
     </div>
     <template #answer>
       <p>
-        <strong>{{ tidy(litres) }} l</strong>{{ litres === 0 ? t('dampEnough') : '' }}
+        <strong>{{ sayIn(litres, 'l', tidy) }}</strong>{{ litres === 0 ? t('dampEnough') : '' }}
       </p>
     </template>
   </CalculatorFrame>

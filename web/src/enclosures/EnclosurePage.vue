@@ -17,7 +17,7 @@ import PlaceVerdicts from '../places/PlaceVerdicts.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { care } from '../words/care.ts'
 import { sayDate } from '../words/numbers.ts'
-import { spaced } from '../words/spaced.ts'
+import { numberHere, sayIn } from '../words/measures.ts'
 import EnclosureSection from './EnclosureSection.vue'
 import BuildForm from './BuildForm.vue'
 import ReadingList from './ReadingList.vue'
@@ -80,10 +80,10 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
       <p class="quiet">
         {{
           t('mmL', {
-            widthMm: spaced(enclosure.widthMm),
-            depthMm: spaced(enclosure.depthMm),
-            heightMm: spaced(enclosure.heightMm),
-            litresOf: spaced(Math.round(litresOf(enclosure))),
+            width: numberHere(enclosure.widthMm, 'mm'),
+            depth: numberHere(enclosure.depthMm, 'mm'),
+            height: sayIn(enclosure.heightMm, 'mm'),
+            litres: sayIn(Math.round(litresOf(enclosure)), 'l'),
           })
         }}
       </p>
@@ -116,10 +116,12 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           <dt>{{ t('floor') }}</dt>
           <dd>
             {{
-              build.layers.map(({ material, mm }) => t('mm', { material, mm })).join(', ') ||
+              build.layers.map(({ material, mm }) => t('mm', { material, mm: sayIn(mm, 'mm') })).join(', ') ||
               t('notWrittenDown')
             }}
-            <template v-if="depth !== null && build.slopeMm">{{ t('mmAtTheDeep', { depth }) }}</template>
+            <template v-if="depth !== null && build.slopeMm">{{
+              t('mmAtTheDeep', { depth: sayIn(depth, 'mm') })
+            }}</template>
           </dd>
           <template v-if="build.dampEnd">
             <dt>{{ t('dampEnd') }}</dt>
@@ -131,7 +133,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
               build.furniture
                 .map(
                   ({ what, freeBelowMm }) =>
-                    `${care.furniture[what]}${freeBelowMm ? t('mmFreeBelow', { freeBelowMm }) : ''}`,
+                    `${care.furniture[what]}${freeBelowMm ? t('mmFreeBelow', { freeBelow: sayIn(freeBelowMm, 'mm') }) : ''}`,
                 )
                 .join('; ') || t('nothingWrittenDown')
             }}
@@ -150,8 +152,8 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           <template v-for="(lamp, index) in build.lamps" :key="`l${index}`">
             <dt>{{ care.lamp[lamp.what] }}</dt>
             <dd>
-              {{ lamp.lengthMm ? t('mmLong', { lengthMm: lamp.lengthMm }) : '' }}
-              {{ lamp.distanceMm ? t('atMm', { distanceMm: lamp.distanceMm }) : '' }}
+              {{ lamp.lengthMm ? t('mmLong', { length: sayIn(lamp.lengthMm, 'mm') }) : '' }}
+              {{ lamp.distanceMm ? t('atMm', { distance: sayIn(lamp.distanceMm, 'mm') }) : '' }}
               {{ lamp.fittedOn === undefined ? '' : t('since', { date: sayDate(lamp.fittedOn, today.day) }) }}
             </dd>
           </template>
@@ -159,7 +161,7 @@ const depth = computed(() => (build.value ? floorDepthMm(build.value) : null))
           <dd>{{ build.lock ? t('yes') : t('none') }}</dd>
           <template v-if="build.meshMm">
             <dt>{{ t('mesh') }}</dt>
-            <dd>{{ t('mm2', { meshMm: build.meshMm }) }}</dd>
+            <dd>{{ sayIn(build.meshMm, 'mm') }}</dd>
           </template>
           <dt>{{ t('cleanUpCrew') }}</dt>
           <dd>{{ build.crew.join(', ') || t('none') }}</dd>

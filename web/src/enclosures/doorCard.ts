@@ -2,6 +2,7 @@ import type { Hold, Plan, Quarantine, Sheet } from '@kobrin/core'
 import { isForStage, roomLimits, zonesNow } from '@kobrin/core'
 import { words } from '../words/en.ts'
 import { sayDate } from '../words/numbers.ts'
+import { sayIn } from '../words/measures.ts'
 import { t } from './words.ts'
 
 /** What a card on the door says of one resident to whoever stands before it. */
@@ -27,8 +28,8 @@ interface Told {
 
 function sayLimits(ceiling: number | null, neverBelow: number | null): string | null {
   const said = [
-    ...(neverBelow === null ? [] : [t('belowC', { neverBelow })]),
-    ...(ceiling === null ? [] : [t('aboveC', { ceiling })]),
+    ...(neverBelow === null ? [] : [t('belowC', { neverBelow: sayIn(neverBelow, '°C') })]),
+    ...(ceiling === null ? [] : [t('aboveC', { ceiling: sayIn(ceiling, '°C') })]),
   ]
   return said.length === 0 ? null : t('never2', { said: said.join(' or ') })
 }

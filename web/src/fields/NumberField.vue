@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { inject, watch } from 'vue'
+import { computed, inject, shallowRef, watch } from 'vue'
+import { kept, numberHere, unitHere } from '../words/measures.ts'
 import type { FormInside } from './formInside.ts'
 import { FORM } from './formInside.ts'
 import { HouseNumber } from './HouseNumber.ts'
@@ -36,8 +37,22 @@ watch(
   { immediate: true },
 )
 
+/** What was typed stays as it was typed, for as long as it stands for the value. */
+const asTyped = shallowRef<{ value: number; typed: number } | null>(null)
+const shown = computed(() => {
+  if (typeof value.value !== 'number') return value.value
+  return asTyped.value?.value === value.value ? asTyped.value.typed : numberHere(value.value, unit)
+})
+const suffix = computed(() => unitHere(unit))
+/** A whole number of the record's unit is none of another. */
+const decimals = computed(() => (whole && suffix.value === unit ? 0 : 4))
+
 function typed(next: unknown): void {
-  value.value = typeof next === 'number' ? next : null
+  if (typeof next === 'number') {
+    const said = kept(next, unit)
+    value.value = whole ? Math.round(said) : said
+    asTyped.value = { value: value.value, typed: next }
+  } else value.value = null
   inForm?.onChange({ value: value.value })
 }
 </script>
@@ -46,12 +61,12 @@ function typed(next: unknown): void {
   <Labelled v-slot="{ id, invalid, toldBy }" :label="label" :name="name" :wrong="wrong">
     <HouseNumber
       v-bind="$attrs"
-      :model-value="value"
+      :model-value="shown"
       :input-id="id"
       :locale="LOCALE"
       :use-grouping="false"
-      :max-fraction-digits="whole ? 0 : 4"
-      :suffix="unit ? ` ${unit}` : undefined"
+      :max-fraction-digits="decimals"
+      :suffix="suffix ? ` ${suffix}` : undefined"
       :invalid="invalid"
       :pt="{
         pcInputText: {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { shallowRef } from 'vue'
+import { numberHere } from '../words/measures.ts'
 import NumberField from './NumberField.vue'
 import { t } from './words.ts'
 
@@ -23,7 +24,7 @@ function typed(next: number | null | undefined): void {
   <NumberField
     v-bind="$props"
     :model-value="isEmpty ? null : value"
-    :wrong="isEmpty ? t('numberNeeded', { value }) : undefined"
+    :wrong="isEmpty ? t('numberNeeded', { value: numberHere(value, unit ?? '') }) : undefined"
     @update:model-value="typed"
   />
 </template>

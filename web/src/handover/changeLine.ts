@@ -33,6 +33,7 @@ const ABOUT_PERSON: Readonly<Record<PersonChange, string>> = {
   code: t('aCodeWasGiven'),
   passphrase: t('choseAPassphrase'),
   pin: t('choseAPin'),
+  units: t('choseUnits'),
 }
 
 const ABOUT_PLACE: Readonly<Record<PlaceChange, string>> = {

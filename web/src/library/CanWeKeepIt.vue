@@ -11,6 +11,7 @@ import { choicesNamed } from '../fields/choicesOf.ts'
 import { care } from '../words/care.ts'
 import { terms } from '../words/terms.ts'
 import { sayFinding } from '../words/fit.ts'
+import { sayIn } from '../words/measures.ts'
 import { t } from './words.ts'
 
 const { sheet } = defineProps<{ sheet: Sheet }>()
@@ -38,8 +39,8 @@ function says(condition: Condition): string {
   switch (condition.about) {
     case 'room': {
       const { fitting, unread, ceiling, neverBelow } = condition
-      const above = neverBelow === null ? '' : t('aboveCAnd', { neverBelow })
-      const limit = ceiling === null ? '' : t('belowCAllYear', { above, ceiling })
+      const above = neverBelow === null ? '' : t('aboveCAnd', { neverBelow: sayIn(neverBelow, '°C') })
+      const limit = ceiling === null ? '' : t('belowCAllYear', { above, ceiling: sayIn(ceiling, '°C') })
       if (fitting.length > 0)
         return t('heatStays', { roomNames: roomNames(fitting), count: fitting.length, limit })
       return unread.length > 0

@@ -2,6 +2,7 @@
 import type { ZoneTarget } from '@kobrin/core'
 import { computed, useId } from 'vue'
 import { sayTarget, sayZone } from '../words/care.ts'
+import { numberHere, unitHere } from '../words/measures.ts'
 import type { Stretch } from './climateScale.ts'
 import { climateScale } from './climateScale.ts'
 import { t } from './words.ts'
@@ -36,7 +37,9 @@ const says = computed(
       </defs>
       <g v-for="tick in scale.ticks" :key="tick.celsius">
         <line class="tick" :x1="x(tick.at)" :x2="x(tick.at)" :y1="HEAD" :y2="height - 16" />
-        <text class="small" :x="x(tick.at)" :y="height - 3" text-anchor="middle">{{ tick.celsius }}</text>
+        <text class="small" :x="x(tick.at)" :y="height - 3" text-anchor="middle">
+          {{ numberHere(tick.celsius, '°C') }}
+        </text>
       </g>
       <g v-for="(row, index) in scale.rows" :key="index" :transform="`translate(0 ${HEAD + index * ROW})`">
         <text class="zone" :x="LEFT" y="-4">{{ sayZone(row.target) }}</text>
@@ -55,7 +58,7 @@ const says = computed(
         <rect v-if="row.night" class="night" v-bind="bar(row.night)" y="14" height="9" />
       </g>
     </svg>
-    <figcaption class="quiet">{{ t('cLightBarsBy') }}</figcaption>
+    <figcaption class="quiet">{{ t('cLightBarsBy', { unit: unitHere('°C') }) }}</figcaption>
   </figure>
 </template>
 

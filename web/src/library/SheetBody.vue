@@ -16,8 +16,9 @@ import {
   sheetParts,
 } from '../words/care.ts'
 import { words } from '../words/en.ts'
+import { sayGrams, sayIn } from '../words/measures.ts'
+import { sayTrigger } from '../words/sayTrigger.ts'
 import { terms } from '../words/terms.ts'
-import { spaced } from '../words/spaced.ts'
 import { sayQuantity, sayWaterLimit } from '../words/readings.ts'
 import { t } from './words.ts'
 import { sayCadence } from '../words/cadence.ts'
@@ -51,7 +52,7 @@ const breeding = computed(() => {
     [care.bears[how.bears], span(how.clutch, t('atATime'))],
     [t('betweenClutches'), span(how.intervalDays, 'days')],
     ...(how.incubation ?? []).map(({ celsius, days }): [string, string | null] => [
-      t('eggsAtC', { celsius }),
+      t('eggsAtC', { celsius: sayIn(celsius, '°C') }),
       span(days, 'days'),
     ]),
     ...Object.entries(how.stageDays ?? {}).map(([stage, days]): [string, string | null] => [
@@ -75,7 +76,7 @@ function saysAmount(amount: AmountRule): string {
     case 'width':
       return t('noWiderThanIts', { factor: amount.factor, part: terms.part[amount.part] })
     case 'portion':
-      return t('aboutGFollowsWhat', { grams: amount.grams })
+      return t('aboutGFollowsWhat', { grams: sayGrams(amount.grams) })
   }
 }
 
@@ -97,7 +98,7 @@ function saysDuty({ label, does, cadence, foods, amount }: SheetDuty): string {
 
 function saysEnd(until: Sheet['stages'][number]['until']): string {
   const ends = Object.entries(until ?? {}) as [keyof typeof terms.trigger, number][]
-  return ends.map(([trigger, value]) => `${spaced(value)} ${terms.trigger[trigger]}`).join(' or ')
+  return ends.map(([trigger, value]) => sayTrigger(trigger, value)).join(' or ')
 }
 
 /** The zones of its life, and those of a rest that is one of the sides. */
@@ -163,14 +164,14 @@ const doubts = computed(() =>
         <tbody>
           <tr v-for="zone in sheet.targets" :key="zone.zone">
             <th scope="row">{{ sayZone(zone) }}</th>
-            <td>{{ zone.celsius?.join('–') ?? '' }}</td>
-            <td>{{ zone.nightCelsius?.join('–') ?? '' }}</td>
-            <td>{{ zone.humidity?.join('–') ?? '' }}</td>
+            <td>{{ span(zone.celsius, '°C') ?? '' }}</td>
+            <td>{{ span(zone.nightCelsius, '°C') ?? '' }}</td>
+            <td>{{ span(zone.humidity, '%') ?? '' }}</td>
             <td class="harm">
-              {{ zone.neverBelowCelsius === undefined ? '' : `${zone.neverBelowCelsius} °C` }}
+              {{ zone.neverBelowCelsius === undefined ? '' : sayIn(zone.neverBelowCelsius, '°C') }}
             </td>
             <td class="harm">
-              {{ zone.ceilingCelsius === undefined ? '' : `${zone.ceilingCelsius} °C` }}
+              {{ zone.ceilingCelsius === undefined ? '' : sayIn(zone.ceilingCelsius, '°C') }}
             </td>
           </tr>
         </tbody>

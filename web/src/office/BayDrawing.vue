@@ -5,7 +5,7 @@ import Sortable from 'sortablejs'
 import { computed, onBeforeUnmount, reactive, useTemplateRef, watch } from 'vue'
 import TextField from '../fields/TextField.vue'
 import { useResidents } from '../residents/useResidents.ts'
-import { spaced } from '../words/spaced.ts'
+import { kept, numberHere, sayIn, unitHere } from '../words/measures.ts'
 import type { BayWork } from './useBay.ts'
 import { t } from './words.ts'
 
@@ -25,6 +25,12 @@ const over = computed(
     ),
 )
 
+/** Sides as somebody here would type them. */
+const likeARow = computed(() => {
+  const side = (mm: number) => Math.round(numberHere(mm, 'mm'))
+  return t('likeARow', { width: side(300), depth: side(200), height: side(200) })
+})
+
 function whoIn(id: string): string {
   return residents
     .livingIn(id)
@@ -33,7 +39,7 @@ function whoIn(id: string): string {
 }
 
 function add(shelf: number): void {
-  wrong[shelf] = !work.addRow(shelf, rows[shelf] ?? '')
+  wrong[shelf] = !work.addRow(shelf, rows[shelf] ?? '', (side) => kept(side, 'mm'))
   if (!wrong[shelf]) rows[shelf] = ''
 }
 
@@ -107,21 +113,23 @@ function onKey(event: KeyboardEvent, id: string): void {
             <strong>{{ whoIn(one.id) || t('empty') }}</strong>
             <span>{{
               t('size', {
-                width: spaced(one.widthMm),
-                depth: spaced(one.depthMm),
-                height: spaced(one.heightMm),
+                width: numberHere(one.widthMm, 'mm'),
+                depth: numberHere(one.depthMm, 'mm'),
+                height: numberHere(one.heightMm, 'mm'),
               })
             }}</span>
           </Button>
         </li>
       </ol>
       <div class="plank">
-        <p v-if="over.has(shelf)" class="over" role="alert">{{ t('tooWide', { mm: over.get(shelf) }) }}</p>
+        <p v-if="over.has(shelf)" class="over" role="alert">
+          {{ t('tooWide', { mm: sayIn(over.get(shelf) ?? 0, 'mm') }) }}
+        </p>
         <TextField
           v-model="rows[shelf]"
-          :label="t('rowOfBoxes', { number: shelf + 1 })"
-          :placeholder="t('likeARow')"
-          :wrong="wrong[shelf] ? t('notARow') : undefined"
+          :label="t('rowOfBoxes', { number: shelf + 1, unit: unitHere('mm') })"
+          :placeholder="likeARow"
+          :wrong="wrong[shelf] ? t('notARow', { row: likeARow, unit: unitHere('mm') }) : undefined"
           @keydown.enter.prevent="add(shelf)"
         />
         <Button severity="secondary" @click="add(shelf)">{{ t('addRow') }}</Button>

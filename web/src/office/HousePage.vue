@@ -1,12 +1,15 @@
 <script setup lang="ts">
+import type { Units } from '@kobrin/contract'
 import { KeepHouse, OFFICE_ROUTES, writtenNumber, YEAR } from '@kobrin/contract'
 import Button from 'primevue/button'
 import { computed, reactive, watch } from 'vue'
 import '../app/page.css'
+import ChoiceField from '../fields/ChoiceField.vue'
 import NumberField from '../fields/NumberField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
+import { unitChoices } from '../people/unitChoices.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
 import { keyOf, queries, useAnswerOf, useTold } from '../wire/queries.ts'
@@ -15,11 +18,14 @@ import { t } from './words.ts'
 
 const site = useSite()
 const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.house)
-const form = reactive({ name: '', prefix: '', digits: null as number | null })
+const form = reactive({ name: '', prefix: '', digits: null as number | null, units: 'metric' as Units })
+const UNITS = unitChoices()
 watch(
   answer,
   (house) => {
-    if (house) Object.assign(form, { name: house.name, prefix: house.prefix, digits: house.digits })
+    if (!house) return
+    const { name, prefix, digits, units } = house
+    Object.assign(form, { name, prefix, digits, units })
   },
   { immediate: true },
 )
@@ -54,6 +60,7 @@ const keeping = useTold(async () => {
     >
       <TextField v-model="form.name" name="name" :label="t('nameOfHouse')" maxlength="120" />
       <p class="quiet">{{ t('zoneOfHouse', { zone: answer.zone }) }}</p>
+      <ChoiceField v-model="form.units" name="units" :label="t('unitsOfHouse')" :options="UNITS" />
       <div class="pair">
         <TextField v-model="form.prefix" name="prefix" :label="t('beforeDigits')" maxlength="12" />
         <NumberField v-model="form.digits" name="digits" :label="t('digitsAtLeast')" whole />

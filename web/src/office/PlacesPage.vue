@@ -11,6 +11,7 @@ import { useSite } from '../site/useSite.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
 import { words } from '../words/en.ts'
+import { sayRangeIn } from '../words/measures.ts'
 import NewBayForm from './NewBayForm.vue'
 import OfficeTabs from './OfficeTabs.vue'
 import OrderButtons from './OrderButtons.vue'
@@ -55,9 +56,7 @@ const putting = useTold(({ id, at, what }: { id: string; at: number; what: 'putR
           {{ room.name }}
           <span class="quiet"
             >{{ words.barrier[room.barrier]
-            }}{{
-              room.celsius ? ` · ${t('air', { low: room.celsius[0], high: room.celsius[1] })}` : ''
-            }}</span
+            }}{{ room.celsius ? ` · ${t('air', { range: sayRangeIn(room.celsius, '°C') })}` : '' }}</span
           >
           <span class="row tools">
             <OrderButtons

@@ -71,8 +71,9 @@ export function useBay(start: KeepBay) {
     step(bay.shelves.map((boxes) => boxes.map((one) => (one.id === id ? { ...one, ...size } : one))))
   }
 
-  function addRow(shelf: number, text: string): boolean {
-    const row = readRowOfBoxes(text)
+  /** `inMm` turns a side as it was typed into millimetres. */
+  function addRow(shelf: number, text: string, inMm: (side: number) => number = (side) => side): boolean {
+    const row = readRowOfBoxes(text, inMm)
     if (!row) return false
     const boxes = Array.from({ length: row.count }, () => ({ id: uuidv7(), ...row.box }))
     step(bay.shelves.map((there, index) => (index === shelf ? [...there, ...boxes] : there)))

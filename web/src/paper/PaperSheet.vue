@@ -4,6 +4,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { useToday } from '../time/useToday.ts'
 import type { Face } from '../walk/stops.ts'
 import { sayCell } from '../words/cell.ts'
+import { unitHere } from '../words/measures.ts'
 import { sayDate } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 import { sayPlanned } from './saying.ts'
@@ -50,7 +51,7 @@ function markIn(row: SheetRow, column: string): 'due' | 'may' | null {
           <th scope="col">{{ t('whom') }}</th>
           <th v-for="column in sheet.columns" :key="column.key" scope="col">{{ column.name }}</th>
           <th scope="col">{{ t('all') }}</th>
-          <th scope="col">{{ t('weight') }}</th>
+          <th scope="col">{{ t('weight', { unit: unitHere('g') }) }}</th>
           <th scope="col">{{ t('note') }}</th>
         </tr>
       </thead>

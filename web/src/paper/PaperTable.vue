@@ -4,7 +4,7 @@ import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
-import { nextTick, useTemplateRef } from 'vue'
+import { computed, nextTick, useTemplateRef } from 'vue'
 import type { ComponentPublicInstance } from 'vue'
 import BegunBefore from '../drafts/BegunBefore.vue'
 import { useSite } from '../site/useSite.ts'
@@ -12,6 +12,7 @@ import type { When } from '../time/useToday.ts'
 import type { Face } from '../walk/stops.ts'
 import { isToCome } from '../time/whens.ts'
 import { useToday } from '../time/useToday.ts'
+import { unitHere } from '../words/measures.ts'
 import { sayPlanned } from './saying.ts'
 import type { SheetRow } from './sheet.ts'
 import type { ExtraColumn } from './usePaperRound.ts'
@@ -27,11 +28,11 @@ const round = usePaperRound(face, when.day)
 const { sheet, draft, drafts, wrong } = round
 const table = useTemplateRef<ComponentPublicInstance>('table')
 
-const EXTRA_NAMES: Readonly<Record<ExtraColumn, string>> = {
+const extraNames = computed<Readonly<Record<ExtraColumn, string>>>(() => ({
   all: t('all'),
-  weight: t('weight'),
+  weight: t('weight', { unit: unitHere('g') }),
   note: t('note'),
-}
+}))
 
 /** Rows of a bay in sight at once. */
 const PAGE = 60
@@ -120,12 +121,12 @@ function onKey(event: KeyboardEvent): void {
           <p v-else class="quiet planned">{{ sayPlanned(shownIn(row, column.key)) }}</p>
         </template>
       </Column>
-      <Column v-for="extra in EXTRAS" :key="extra" :header="EXTRA_NAMES[extra]">
+      <Column v-for="extra in EXTRAS" :key="extra" :header="extraNames[extra]">
         <template #body="{ data: row }: { data: SheetRow }">
           <InputText
             :model-value="round.typedIn(row.resident, extra)"
             :data-column="extra"
-            :aria-label="labelOf(row, EXTRA_NAMES[extra])"
+            :aria-label="labelOf(row, extraNames[extra])"
             :invalid="round.complaintAt(row.resident, extra) !== ''"
             autocomplete="off"
             :class="extra === 'note' ? 'note' : 'cell'"

@@ -1,6 +1,8 @@
 import type { BodyPart, Draft, FeedOutcome, Task } from '@kobrin/core'
 import { asPlanned, canBeForAll, fedDraft, isToDo, needsNumber } from '@kobrin/core'
 import { readSigned } from '../fields/readSigned.ts'
+import { kept } from '../words/measures.ts'
+import { unitOf } from '../words/readings.ts'
 import { t } from './words.ts'
 
 /** As planned: it looks like a tick on paper. */
@@ -36,18 +38,22 @@ function fedSo(resident: string, task: Task, amount: number): Draft | null {
   const { count: _count, grams: _grams, ...offering } = task.offering
   const said = fedDraft(resident, task, offering, 'taken')
   if (said.kind !== 'fed') return null
-  const much = task.offering.count ? { count: amount } : { grams: amount }
+  const much = task.offering.count ? { count: amount } : { grams: kept(amount, 'g') }
   return { ...said, payload: { ...said.payload, ...much } }
 }
 
 function numbered({ resident, home, part }: Whom, { duty }: Task, value: number): Draft | null {
   if (duty.does === 'measure')
     return value > 0
-      ? { subject: resident, kind: 'measured', payload: { duty: duty.id, part, mm: value } }
+      ? { subject: resident, kind: 'measured', payload: { duty: duty.id, part, mm: kept(value, 'mm') } }
       : null
   if (!duty.reads || home === undefined) return null
   const { zone, what } = duty.reads
-  return { subject: home, kind: 'reading', payload: { zone, what, value, resident } }
+  return {
+    subject: home,
+    kind: 'reading',
+    payload: { zone, what, value: kept(value, unitOf(what)), resident },
+  }
 }
 
 /** What a mark other than the tick says of one duty; null where it says nothing of it. */
@@ -105,7 +111,10 @@ export function readWeight(typed: string, resident: string, due?: Task): CellRea
   const grams = readSigned(insists ? said.slice(0, -1) : said)
   if (grams === null || grams <= 0) return { complaint: t('notANumber', { typed: said }) }
   const duty = due && { duty: due.duty.id }
-  return { drafts: [{ subject: resident, kind: 'weighed', payload: { ...duty, grams } }], insists }
+  return {
+    drafts: [{ subject: resident, kind: 'weighed', payload: { ...duty, grams: kept(grams, 'g') } }],
+    insists,
+  }
 }
 
 /** Reads a note. Null where nothing stands there. */

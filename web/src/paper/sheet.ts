@@ -2,6 +2,7 @@ import type { DutyKind, ResidentDay, Task } from '@kobrin/core'
 import { isToDo } from '@kobrin/core'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { unitHere } from '../words/measures.ts'
 import { unitOf } from '../words/readings.ts'
 import { t } from './words.ts'
 
@@ -48,7 +49,7 @@ function unitOfDuty({ duty }: Task): string {
 function columnOf(task: Task): SheetColumn {
   const { does } = task.duty
   const bare = does === 'feed' ? words.duty.feed : dutyName(task)
-  const unit = unitOfDuty(task)
+  const unit = unitHere(unitOfDuty(task))
   const name = unit === '' ? bare : t('withUnit', { name: bare, unit })
   return { key: does === 'weigh' ? WEIGHT : `${does} ${name}`, does, name }
 }

@@ -6,6 +6,7 @@ import { sayError } from '../app/sayError.ts'
 import AppDialog from '../app/AppDialog.vue'
 import HandlingTicks from './HandlingTicks.vue'
 import OwnSecrets from './OwnSecrets.vue'
+import OwnUnits from './OwnUnits.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
@@ -47,6 +48,7 @@ const signOut = () =>
     <p class="quiet">{{ t('signedInAs', { role: terms.role[people.role] }) }}</p>
     <Wrong :says="complaint" />
     <HandlingTicks />
+    <OwnUnits />
     <OwnSecrets />
     <p v-if="enrolled">{{ t('thisTabletIsPeople', { name: people.me?.device.name }) }}</p>
     <SchemaForm

@@ -22,10 +22,7 @@ export const usePeople = defineStore('people', () => {
 
   /** Whether whoever is here may write into the record at all. */
   const mayWrite = computed(() => may(role.value, 'writeEntries'))
-
-  function maySay({ kind }: Pick<Draft, 'kind'>): boolean {
-    return mayRecord(role.value, kind)
-  }
+  const maySay = ({ kind }: Pick<Draft, 'kind'>) => mayRecord(role.value, kind)
 
   /** What the server has not been told yet: that somebody handed this tablet over, and to whom. */
   let untold: { to: string; pin: string } | null = null
@@ -122,10 +119,13 @@ export const usePeople = defineStore('people', () => {
     await switchTo(to, pin)
   }
 
-  async function enrol(name: string): Promise<void> {
-    me.value = await call(ROUTES.enrolDevice, { body: { name } })
+  /** Something about whoever is here is otherwise now. */
+  function put(by: Me): void {
+    me.value = by
     remember()
   }
+
+  const enrol = async (name: string) => put(await call(ROUTES.enrolDevice, { body: { name } }))
 
   async function signOut(): Promise<void> {
     try {
@@ -156,6 +156,7 @@ export const usePeople = defineStore('people', () => {
     signIn,
     switchTo,
     enrol,
+    put,
     signOut,
   }
 })

@@ -58,7 +58,7 @@ describe('a change to a plan', () => {
 
   it.each([
     [feed, { days: 0 }, 'Every how many days?'],
-    [feed, { grams: 0 }, 'How many grams?'],
+    [feed, { grams: 0 }, 'How much?'],
     [feed, { until: 18_262 }, 'cannot end before today'],
     [warm, { low: 34 }, 'above the second'],
     [warm, { high: 36 }, 'has to lie above the 36 °C'],

@@ -1,5 +1,6 @@
 import type { SignOverride } from '@kobrin/contract'
 import type { Duty, Housing, Light, PlanTarget } from '@kobrin/core'
+import { sayIn } from '../words/measures.ts'
 import { t } from './words.ts'
 
 /** Lines of the housing that are one number. */
@@ -150,9 +151,10 @@ function wrongClimate(
   at: Fields,
 ): Wrong {
   if (low > high) return { [at.range]: t('theFirstTemperatureIs') }
-  if (ceilingCelsius !== undefined && ceiling <= high) return { [at.ceiling]: t('theCeilingHasTo', { high }) }
+  if (ceilingCelsius !== undefined && ceiling <= high)
+    return { [at.ceiling]: t('theCeilingHasTo', { high: sayIn(high, '°C') }) }
   if (neverBelowCelsius !== undefined && low <= neverBelowCelsius)
-    return { [at.range]: t('cAndLessHarms', { neverBelowCelsius }) }
+    return { [at.range]: t('cAndLessHarms', { neverBelow: sayIn(neverBelowCelsius, '°C') }) }
   return {}
 }
 

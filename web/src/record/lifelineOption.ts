@@ -1,6 +1,7 @@
 import type { EChartsCoreOption } from 'echarts/core'
 import type { Fact } from '@kobrin/core'
 import { spaced } from '../words/spaced.ts'
+import { numberHere, unitHere } from '../words/measures.ts'
 import { t } from './words.ts'
 
 /** Colours of the theme in force, read from the page. */
@@ -105,7 +106,7 @@ function weightAxis(hasWeights: boolean, narrow: boolean, palette: Palette): obj
     type: 'value',
     gridIndex: 1,
     scale: true,
-    name: hasWeights ? t('weightG') : t('noWeights'),
+    name: hasWeights ? t('weightG', { unit: unitHere('g') }) : t('noWeights'),
     nameLocation: 'middle',
     nameGap: narrow ? 36 : 54,
     nameTextStyle: labelOf(palette),
@@ -201,13 +202,15 @@ function mealSeries(facts: readonly Fact[], markLine: object, { ink, held }: Pal
 }
 
 function weightPoints(facts: readonly Fact[], are: (uid: string) => boolean): Point[] {
-  return pointsOf(facts, (fact) => (fact.kind === 'weighed' && are(fact.uid) ? fact.payload.grams : null))
+  return pointsOf(facts, (fact) =>
+    fact.kind === 'weighed' && are(fact.uid) ? numberHere(fact.payload.grams, 'g') : null,
+  )
 }
 
 function weightSeries(weights: Point[], suspect: Point[], markLine: object, palette: Palette): object[] {
   const line = {
     type: 'line',
-    name: t('weightG'),
+    name: t('weightG', { unit: unitHere('g') }),
     xAxisIndex: 1,
     yAxisIndex: 1,
     data: weights,

@@ -14,6 +14,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from './useResidents.ts'
 import { sayCell } from '../words/cell.ts'
 import { words } from '../words/en.ts'
+import { numberHere, unitHere } from '../words/measures.ts'
 import { terms } from '../words/terms.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from '../walk/DutyMark.vue'
@@ -39,18 +40,18 @@ const PAUSE_MS = 250
 const asked = refDebounced(query, PAUSE_MS)
 
 /** What the table can show besides number and name. */
-const COLUMNS = [
+type ColumnName = 'species' | 'stage' | 'sex' | 'grams' | 'place' | 'marks' | 'says'
+const all = computed<{ value: ColumnName; label: string }[]>(() => [
   { value: 'species', label: t('species') },
   { value: 'stage', label: t('stage') },
   { value: 'sex', label: t('sex') },
-  { value: 'grams', label: t('weightG') },
+  { value: 'grams', label: t('weightG', { unit: unitHere('g') }) },
   { value: 'place', label: t('place') },
   { value: 'marks', label: t('toDo') },
   { value: 'says', label: t('today') },
-] as const
-type ColumnName = (typeof COLUMNS)[number]['value']
+])
 const shown = useStorage<ColumnName[]>('kobrin.columns', ['species', 'place', 'marks', 'says'])
-const columns = computed(() => COLUMNS.filter(({ value }) => shown.value.includes(value)))
+const columns = computed(() => all.value.filter(({ value }) => shown.value.includes(value)))
 
 interface Row {
   id: string
@@ -78,7 +79,8 @@ const rows = computed<Row[]>(() =>
     place,
     // Worked out where they are shown or sorted by, and not for thousands that are not.
     get grams() {
-      return residents.dayOf(resident.id).weight?.grams ?? ''
+      const { weight } = residents.dayOf(resident.id)
+      return weight ? numberHere(weight.grams, 'g') : ''
     },
     get marks() {
       return sayMarks(marks(resident.id), teller.who)
@@ -124,7 +126,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       <MultiSelect
         v-model="shown"
         class="no-print"
-        :options="[...COLUMNS]"
+        :options="all"
         option-label="label"
         option-value="value"
         :show-toggle-all="false"

@@ -11,8 +11,10 @@ import NewPassphrase from '../people/NewPassphrase.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
+import { unitChoices, usualUnits } from '../people/unitChoices.ts'
 import { t } from './words.ts'
 
+const UNITS = unitChoices()
 const LOOK_ROUND = 'KOBRIN_PORT=4621 npm run demo'
 
 const people = usePeople()
@@ -21,6 +23,7 @@ const form = reactive({
   code: decodeURIComponent(globalThis.location.hash.slice(1)),
   house: '',
   zone: new Intl.DateTimeFormat().resolvedOptions().timeZone,
+  units: usualUnits(),
   name: '',
   login: '',
   passphrase: '',
@@ -59,7 +62,10 @@ async function begin(): Promise<void> {
     <SchemaForm :schema="SetUp" :sends="sends" :also="also" :complaint="complaint" @keep="begin">
       <TextField v-model="form.code" name="code" :label="t('code')" autocapitalize="characters" />
       <TextField v-model="form.house" name="house" :label="t('houseName')" :placeholder="t('likeLongLane')" />
-      <ChoiceField v-model="form.zone" name="zone" :label="t('zone')" :options="zones" />
+      <div class="pair">
+        <ChoiceField v-model="form.zone" name="zone" :label="t('zone')" :options="zones" />
+        <ChoiceField v-model="form.units" name="units" :label="t('units')" :options="UNITS" />
+      </div>
       <h2>{{ t('youAnswer') }}</h2>
       <div class="pair">
         <TextField v-model="form.name" name="name" :label="t('yourName')" autocomplete="name" />

@@ -16,6 +16,7 @@ import PermitAction from '../residents/PermitAction.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../wire/call.ts'
 import { useTold } from '../wire/queries.ts'
+import { sayGrams } from '../words/measures.ts'
 import { t } from './words.ts'
 import { sayCadence } from '../words/cadence.ts'
 
@@ -99,7 +100,7 @@ function proposal(): string {
     .map((patch) => {
       if ('drop' in patch) return ''
       const portion =
-        patch.amount?.by === 'portion' ? t('aboutG', { grams: Math.round(patch.amount.grams) }) : ''
+        patch.amount?.by === 'portion' ? t('aboutG', { grams: sayGrams(Math.round(patch.amount.grams)) }) : ''
       return patch.cadence ? sayCadence(patch.cadence) : portion
     })
     .join('; ')

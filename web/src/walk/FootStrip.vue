@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import UndoStrip from '../app/UndoStrip.vue'
 import { useHandling } from '../app/useHandling.ts'
 import { sayRange } from '../words/numbers.ts'
-import { spaced } from '../words/spaced.ts'
+import { sayIn } from '../words/measures.ts'
 import { usePrep } from './usePrep.ts'
 import { t } from './partWords.ts'
 
@@ -17,7 +17,7 @@ const { letters } = useHandling()
 const prep = usePrep()
 const items = computed(() =>
   prep.rest.carry.slice(0, SHOWN).map(({ item, size, count, grams }) => ({
-    amount: count[1] > 0 ? sayRange(count) : `${spaced(Math.round(grams[1]))} g`,
+    amount: count[1] > 0 ? sayRange(count) : sayIn(Math.round(grams[1]), 'g'),
     name: `${item}${size ? ` ${size}` : ''}`,
   })),
 )

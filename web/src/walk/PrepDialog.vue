@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
 import { useToday } from '../time/useToday.ts'
 import { sayDay, sayMinutes, sayRange } from '../words/numbers.ts'
-import { spaced } from '../words/spaced.ts'
+import { sayIn, sayRangeIn } from '../words/measures.ts'
 import { usePrep } from './usePrep.ts'
 import { t } from './partWords.ts'
 
@@ -15,7 +15,7 @@ const store = usePrep()
 const prep = computed(() => store.rest)
 
 function grams(range: readonly [number, number]): string {
-  return `${sayRange([Math.round(range[0]), Math.round(range[1])], spaced)} g`
+  return sayRangeIn([Math.round(range[0]), Math.round(range[1])], 'g')
 }
 function dust({ supplements }: { supplements: Readonly<Record<string, number>> }): string {
   return Object.entries(supplements)
@@ -31,7 +31,7 @@ function dust({ supplements }: { supplements: Readonly<Record<string, number>> }
         {{
           t('forTheRestOf', {
             minutes: sayMinutes(prep.minutes),
-            litres: spaced(Math.round(prep.litres * 10) / 10),
+            litres: sayIn(Math.round(prep.litres * 10) / 10, 'l'),
           })
         }}
       </p>

@@ -2,7 +2,7 @@ import type { FloorRule, Housing, Light, Measured, SheetGroup, ZoneTarget } from
 import { words } from './en.ts'
 import en from './en/care.ts'
 import { tablesOf } from './i18n.ts'
-import { sayRange } from './numbers.ts'
+import { sayIn, sayRangeIn, unitHere } from './measures.ts'
 import { sayQuantity } from './readings.ts'
 import { terms } from './terms.ts'
 import { t } from './told.ts'
@@ -25,14 +25,17 @@ export const sheetParts: Readonly<Record<string, string>> = care.sheetPart
 export const housingLines: Readonly<Record<string, string>> = care.housing
 
 function range(value: unknown, unit: string): string {
-  return Array.isArray(value) ? `${value.join('–')} ${unit}` : `${String(value)} ${unit}`
+  if (typeof value === 'number') return sayIn(value, unit)
+  return Array.isArray(value)
+    ? sayRangeIn(value as [number, number], unit)
+    : `${String(value)} ${unitHere(unit)}`
 }
 
 /** A range with its unit; one number where both ends are the same. */
 export function span(values: readonly number[] | undefined, unit: string): string | null {
   if (!values) return null
   const [low = 0, high = low] = values
-  return `${sayRange([low, high])} ${unit}`.trim()
+  return sayRangeIn([low, high], unit)
 }
 
 /** What a zone is called, with what is measured there and when it counts, where its name does not say. */
@@ -57,8 +60,10 @@ export function sayTarget({
     span(celsius, '°C'),
     nights && t('nights', { range: nights }),
     span(humidity, '%'),
-    ceilingCelsius === undefined ? null : t('neverAboveCelsius', { celsius: ceilingCelsius }),
-    neverBelowCelsius === undefined ? null : t('neverBelowCelsius', { celsius: neverBelowCelsius }),
+    ceilingCelsius === undefined ? null : t('neverAboveCelsius', { celsius: sayIn(ceilingCelsius, '°C') }),
+    neverBelowCelsius === undefined
+      ? null
+      : t('neverBelowCelsius', { celsius: sayIn(neverBelowCelsius, '°C') }),
   ]
   return parts.filter(Boolean).join(', ')
 }
@@ -87,8 +92,8 @@ export function sayHousing(field: string, value: unknown): string {
   if (field === 'fall') {
     const { mm, part, times } = value as { mm: number; part?: Part; times?: number }
     return part && times !== undefined
-      ? t('fallOrTimes', { mm, times, part: terms.part[part] })
-      : t('onlyMm', { mm })
+      ? t('fallOrTimes', { mm: sayIn(mm, 'mm'), times, part: terms.part[part] })
+      : sayIn(mm, 'mm')
   }
   if (field === 'times') {
     const { part, ...sides } = value as { part: Part; [side: string]: unknown }
@@ -103,8 +108,8 @@ export function sayHousing(field: string, value: unknown): string {
   if (field === 'notLarger') {
     const { litres, untilCount } = value as { litres: number; untilCount?: number }
     return untilCount === undefined
-      ? t('litres', { litres })
-      : t('litresUntil', { litres, until: untilCount })
+      ? sayIn(litres, 'l')
+      : t('litresUntil', { litres: sayIn(litres, 'l'), until: untilCount })
   }
   return range(value, 'mm')
 }

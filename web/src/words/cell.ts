@@ -1,7 +1,8 @@
 import type { Duty, Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
 import { AFTER_DEATH, isBefore, isStopped } from '@kobrin/core'
 import { words } from './en.ts'
-import { sayDate, sayDay, sayGrams, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
+import { sayDate, sayDay, sayMinuteOfDay, sayRange } from './numbers.ts'
 import { spaced } from './spaced.ts'
 import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
 import { sayAll } from './sayAll.ts'
@@ -28,7 +29,7 @@ export function sayOffering({ item, size, count, grams, supplements }: Offering)
   const weight =
     grams &&
     (count
-      ? t('aboutG', { range: sayRange(grams, (value) => spaced(Math.round(value))) })
+      ? t('aboutG', { range: sayRangeIn(grams, 'g', (value) => spaced(Math.round(value))) })
       : sayPortion(grams[1]))
   const dust = supplements.length > 0 ? [sayAll(supplements)] : []
   return [pieces ?? food, ...(weight ? [weight] : []), ...dust].join(', ')
@@ -153,7 +154,7 @@ function sayTask(task: Task): string {
 /** "Nothing is small enough: a pinkie has 2 g, at most 0.8 g. Instead: a part of one, or waiting." */
 export function sayTooLarge({ item, size, unit, has, most, instead }: NonNullable<Task['tooLarge']>): string {
   const told = (value: number) =>
-    unit === 'g' ? sayGrams(value) : t('mm', { value: Math.round(value * 10) / 10 })
+    unit === 'g' ? sayGrams(value) : sayIn(value, 'mm', (mm) => spaced(Math.round(mm * 10) / 10))
   const other = instead.length > 0 ? instead.join('; ') : t('aPartOfOne')
   return t('nothingIsSmallEnough', { item, size, told: told(has), told2: told(most), other })
 }

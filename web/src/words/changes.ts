@@ -1,5 +1,6 @@
 import type { DutyPatch, Override } from '@kobrin/core'
 import { words } from './en.ts'
+import { sayGrams } from './measures.ts'
 import { t } from './told.ts'
 import { sayCadence } from './cadence.ts'
 
@@ -22,7 +23,7 @@ function sayPatch(patch: DutyPatch): string {
   const says = [
     cadence && sayCadence(cadence),
     amount?.by === 'portion'
-      ? t('aboutG', { grams: Math.round(amount.grams) })
+      ? t('aboutG', { grams: sayGrams(Math.round(amount.grams)) })
       : amount && t('anotherAmount'),
     ...Object.keys(rest).map(sayField),
   ]

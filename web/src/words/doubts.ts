@@ -1,6 +1,6 @@
 import type { Doubt } from '@kobrin/core'
-import { sayDate, sayGrams } from './numbers.ts'
-import { spaced } from './spaced.ts'
+import { sayGrams, sayIn } from './measures.ts'
+import { sayDate } from './numbers.ts'
 import { sayValue } from './readings.ts'
 import { sayObstacles } from './rest.ts'
 import { t } from './told.ts'
@@ -8,7 +8,7 @@ import { t } from './told.ts'
 type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' | 'offScale' | 'beforeArrival' }>
 
 export function withUnit(value: number, unit: ValueDoubt['unit']): string {
-  return unit === 'g' ? sayGrams(value) : `${spaced(value)} ${unit}`
+  return unit === 'g' ? sayGrams(value) : sayIn(value, unit)
 }
 
 /** The value that is asked about, as somebody insists on it. */

@@ -2,7 +2,8 @@ import type { Draft, Entry, Fact, FactKind, Payload, SkinLeft } from '@kobrin/co
 import { words } from './en.ts'
 import { terms } from './terms.ts'
 import type { Teller } from './reasons.ts'
-import { sayDate, sayGrams } from './numbers.ts'
+import { sayGrams, sayIn } from './measures.ts'
+import { sayDate } from './numbers.ts'
 import { sayValue } from './readings.ts'
 import { sayAll } from './sayAll.ts'
 import { spaced } from './spaced.ts'
@@ -140,17 +141,17 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
   condition: ({ score }) => t('bodyConditionEntry', { score }),
   fed: sayMeal,
   bowl: sayBowl,
-  watered: ({ litres }) => (litres ? t('freshWaterLitres', { litres }) : t('freshWater')),
+  watered: ({ litres }) => (litres ? t('freshWaterLitres', { litres: sayIn(litres, 'l') }) : t('freshWater')),
   cleaned: ({ scope }) => (scope === 'full' ? t('fullClean') : t('spotCleaned')),
   dampened({ end, litres }) {
     const where = end ? t('dampenedWhere', { where: terms.end[end] }) : t('dampened')
-    return litres ? t('withLitres', { where, litres }) : where
+    return litres ? t('withLitres', { where, litres: sayIn(litres, 'l') }) : where
   },
   weighed: ({ grams, confirmed }) =>
     confirmed
       ? t('weighedLookedTwice', { grams: sayGrams(grams) })
       : t('weighed', { grams: sayGrams(grams) }),
-  measured: ({ part, mm }) => t('partMm', { part: terms.part[part], mm }),
+  measured: ({ part, mm }) => t('partMm', { part: terms.part[part], mm: sayIn(mm, 'mm') }),
   ecdysis: sayShed,
   skinCleared: ({ parts }) => (parts ? t('oldSkinOffParts', { parts: saySkins(parts) }) : t('oldSkinOff')),
   looked: ({ seen }) => (seen ? t('seen') : t('lookedNotSeen')),

@@ -1,7 +1,7 @@
 import type { BodyPart, Finding } from '@kobrin/core'
 import { terms } from './terms.ts'
-import { round, sayMm } from './numbers.ts'
-import { spaced } from './spaced.ts'
+import { sayIn, sayMm } from './measures.ts'
+import { round } from './numbers.ts'
 import { t } from './told.ts'
 
 function grown({ part, times }: Finding): string {
@@ -38,11 +38,11 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     mend: t('aTallerEnclosure'),
   }),
   crowded: ({ needs, has }) => ({
-    what: t('crowdedOfCmOf', { has: spaced(Math.round(has)), needs: spaced(Math.round(needs)) }),
+    what: t('crowdedOfCmOf', { has: sayIn(Math.round(has), 'cm²'), needs: sayIn(Math.round(needs), 'cm²') }),
     mend: t('fewerAnimalsOrA'),
   }),
   fewLitres: ({ needs, has }) => ({
-    what: t('crowdedOfLFor', { has: spaced(Math.round(has)), needs: spaced(Math.round(needs)) }),
+    what: t('crowdedOfLFor', { has: sayIn(Math.round(has), 'l'), needs: sayIn(Math.round(needs), 'l') }),
     mend: t('fewerAnimalsOrALarger'),
   }),
   fallsFar: ({ needs, has, by }) => ({
@@ -52,7 +52,7 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
   tooLarge({ needs, has, until }) {
     const when = until === undefined ? t('atThisStage') : t('untilThereAre', { until })
     return {
-      what: t('tooLargeLAt', { has: spaced(Math.round(has)), needs, when }),
+      what: t('tooLargeLAt', { has: sayIn(Math.round(has), 'l'), needs: sayIn(needs, 'l'), when }),
       mend: t('aSmallerNestOr'),
     }
   },
@@ -109,7 +109,10 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     mend: t('oneAtTheWarm'),
   }),
   noLock: () => ({ what: t('noLockOnRecord'), mend: t('aLockTriedFrom') }),
-  meshWide: ({ needs, has }) => ({ what: t('meshOfMmAt', { has, needs }), mend: t('finerMesh') }),
+  meshWide: ({ needs, has }) => ({
+    what: t('meshOfMmAt', { has: sayIn(has, 'mm'), needs: sayIn(needs, 'mm') }),
+    mend: t('finerMesh'),
+  }),
   noClimbing: () => ({ what: t('nothingToClimb'), mend: t('branchesCorkOrA') }),
   noBowl: () => ({ what: t('noWaterBowl'), mend: t('aBowlItCan') }),
   noCrew: () => ({ what: t('noCleanUpCrew'), mend: t('addSpringtailsOrIsopods') }),
@@ -118,15 +121,15 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     mend: t('aThermostatWithIts'),
   }),
   noHeat: ({ needs, has }) => ({
-    what: t('noHeaterCWanted', { needs, has }),
+    what: t('noHeaterCWanted', { needs: sayIn(needs, '°C'), has: sayIn(has, '°C') }),
     mend: t('aHeaterOnA'),
   }),
   roomTooCold: ({ needs, has }) => ({
-    what: t('theRoomFallsTo', { has, needs }),
+    what: t('theRoomFallsTo', { has: sayIn(has, '°C'), needs: sayIn(needs, '°C') }),
     mend: t('aMilderRoomNo'),
   }),
   roomTooWarm: ({ needs, has }) => ({
-    what: t('theRoomReachesC', { has, needs }),
+    what: t('theRoomReachesC', { has: sayIn(has, '°C'), needs: sayIn(needs, '°C') }),
     mend: t('anotherRoomOrCooling'),
   }),
   defect: ({ what }) => ({ what: what ?? t('aDefect'), mend: t('repairOrReplace') }),

@@ -49,17 +49,6 @@ export function saySeason({ from, until }: Season): string {
   return t('season', { from: told(from), until: told(until) })
 }
 
-/** Grams as on a balance: 1 612 g, 42.5 g. */
-export function sayGrams(grams: number): string {
-  const rounded = grams >= 100 ? Math.round(grams) : Math.round(grams * 10) / 10
-  return `${spaced(rounded)} g`
-}
-
-/** Whole millimetres: 1 250 mm. */
-export function sayMm(value: number): string {
-  return `${spaced(Math.round(value))} mm`
-}
-
 /** To a hundredth, without idle zeros. */
 export function round(value: number): string {
   return String(Math.round(value * 100) / 100)

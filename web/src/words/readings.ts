@@ -1,5 +1,6 @@
 import type { Quantity, SheetGroup, Verdict, WaterLimit } from '@kobrin/core'
-import { round, sayRange } from './numbers.ts'
+import { sayDegrees, sayIn, sayRangeIn } from './measures.ts'
+import { round } from './numbers.ts'
 import { t } from './said.ts'
 
 const QUANTITIES: Readonly<Record<Quantity, { name: string; unit: string }>> = {
@@ -29,17 +30,17 @@ export function sayPoint({ zone, what }: { zone: string; what: Quantity }): stri
 /** "32 °C", "pH 7.4", "UV index 3.1" */
 export function sayValue(what: Quantity, value: number): string {
   const { name, unit } = QUANTITIES[what]
-  return unit === '' ? `${name} ${round(value)}` : `${round(value)} ${unit}`
+  return unit === '' ? `${name} ${round(value)}` : sayIn(value, unit, round)
 }
 
 /** "0 mg/l, never from 0.25 mg/l up" */
 export function sayWaterLimit(what: Quantity, { want, harmAbove, harmBelow }: WaterLimit): string {
-  const unit = unitOf(what) === '' ? '' : ` ${unitOf(what)}`
-  const wanted = want[0] === want[1] ? round(want[0]) : sayRange(want, round)
+  const unit = unitOf(what)
+  const say = (limit: number) => sayIn(limit, unit, round)
   return [
-    `${wanted}${unit}`,
-    ...(harmBelow === undefined ? [] : [t('neverFromDown', { harmBelow: round(harmBelow), unit })]),
-    ...(harmAbove === undefined ? [] : [t('neverFromUp', { harmAbove: round(harmAbove), unit })]),
+    sayRangeIn(want, unit, round),
+    ...(harmBelow === undefined ? [] : [t('neverFromDown', { harmBelow: say(harmBelow) })]),
+    ...(harmAbove === undefined ? [] : [t('neverFromUp', { harmAbove: say(harmAbove) })]),
   ].join(', ')
 }
 
@@ -60,9 +61,15 @@ const INVERTEBRATE: First = {
   hot: t('heatOffOutOf'),
   cold: t('moveItWhereItIs'),
 }
+/** Water may change by so much in an hour, °C. */
+const CHANGE = 2
 const AQUATIC: First = {
-  hot: t('heaterAndLampOff'),
-  cold: t('lookAtHeaterAnd'),
+  get hot() {
+    return t('heaterAndLampOff', { degrees: sayDegrees(CHANGE) })
+  },
+  get cold() {
+    return t('lookAtHeaterAnd', { degrees: sayDegrees(CHANGE) })
+  },
 }
 
 const FIRST: Readonly<Record<SheetGroup, First>> = {

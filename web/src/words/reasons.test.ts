@@ -3,7 +3,8 @@ import { residentDay } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { dutyOf, entryOn, FEED, planOf, stateOf, teller, TODAY } from '../testing/residents.ts'
 import { sayDoubt } from './doubts.ts'
-import { sayDay, sayGrams, sayMinutes, sayRange } from './numbers.ts'
+import { sayGrams } from './measures.ts'
+import { sayDay, sayMinutes, sayRange } from './numbers.ts'
 import { sayReason } from './reasons.ts'
 
 const arrived = entryOn(TODAY - 100, { kind: 'arrived', payload: { enclosure: 'box' } })

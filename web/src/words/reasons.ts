@@ -4,7 +4,9 @@ import { words } from './en.ts'
 import { sayValue, unitOf } from './readings.ts'
 import { sayRest } from './rest.ts'
 import { terms } from './terms.ts'
-import { sayDate, sayDay, sayGrams, round, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
+import { sayDate, sayDay, round, sayMinuteOfDay, sayRange } from './numbers.ts'
+import { sayTrigger } from './sayTrigger.ts'
 import { spaced } from './spaced.ts'
 import { t } from './told.ts'
 import { sayCadence } from './cadence.ts'
@@ -92,11 +94,12 @@ function saySupplement({ name, everyMeals, everyDays }: SupplementRule): string 
 }
 
 function sayLimits({ what, want, harmAbove, harmBelow }: Extract<Reason, { rule: 'limits' }>): string {
-  const unit = unitOf(what) === '' ? '' : ` ${unitOf(what)}`
+  const unit = unitOf(what)
+  const say = (limit: number) => sayIn(limit, unit, round)
   return [
-    ...(want ? [t('wanted', { range: sayRange(want, round), unit })] : []),
-    ...(harmAbove === null ? [] : [t('harmedFromUp', { harmAbove: round(harmAbove), unit })]),
-    ...(harmBelow === null ? [] : [t('harmedFromDown', { harmBelow: round(harmBelow), unit })]),
+    ...(want ? [t('wanted', { range: sayRangeIn(want, unit, round) })] : []),
+    ...(harmAbove === null ? [] : [t('harmedFromUp', { harmAbove: say(harmAbove) })]),
+    ...(harmBelow === null ? [] : [t('harmedFromDown', { harmBelow: say(harmBelow) })]),
   ].join(' ')
 }
 
@@ -227,7 +230,11 @@ const FACTS: {
     }),
   noWeight: () => t('noWeightOnRecord'),
   size: (reason, { today }) =>
-    t('mmOn', { part: terms.part[reason.part], mm: reason.mm, date: sayDate(reason.day, today) }),
+    t('mmOn', {
+      part: terms.part[reason.part],
+      mm: sayIn(reason.mm, 'mm'),
+      date: sayDate(reason.day, today),
+    }),
   noSize: (reason) => t('noOnRecordThe', { part: terms.part[reason.part] }),
   headCount: ({ animals, per }) =>
     animals === null
@@ -257,9 +264,8 @@ const FACTS: {
     t('putAsideBy', { day: sayDay(reason.day, today), who: who(reason.by), where: reason.where }),
   reached: (reason) =>
     t('theStageEndsAt', {
-      has: spaced(Math.round(reason.has)),
-      trigger: terms.trigger[reason.trigger],
-      needs: spaced(reason.needs),
+      has: sayTrigger(reason.trigger, Math.round(reason.has)),
+      needs: sayTrigger(reason.trigger, reason.needs),
     }),
   condition: (reason, { today, who }) =>
     t('scoredBy', { score: reason.score, who: who(reason.by), day: sayDay(reason.day, today) }),

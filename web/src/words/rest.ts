@@ -1,6 +1,7 @@
 import type { Rest, RestObstacle } from '@kobrin/core'
 import { words } from './en.ts'
-import { sayDate, sayGrams } from './numbers.ts'
+import { sayGrams } from './measures.ts'
+import { sayDate } from './numbers.ts'
 import { t } from './said.ts'
 
 function sayObstacle(obstacle: RestObstacle, today: number): string {

@@ -14,7 +14,7 @@ export default {
   itIsHereNow: 'It is here now',
   weight: 'Weight',
   fullClean: 'Full clean',
-  litres: 'Litres',
+  litres: 'How much water',
   allOver: 'all over',
   theDampEnd: 'the damp end',
   theDryEnd: 'the dry end',

@@ -23,6 +23,7 @@ export default {
   comesInAgain: 'Comes in again',
   aCodeWasGiven: 'A code was given',
   choseAPassphrase: 'Chose a passphrase',
+  choseUnits: 'Chose other units',
   choseAPin: 'Chose a PIN',
   newPlace: 'New place',
   furnishedAnew: 'Furnished anew',

@@ -15,7 +15,7 @@ export default {
   whom: 'Who',
   all: 'All as planned',
   note: 'Note',
-  weight: 'Weight, g',
+  weight: 'Weight, {unit}',
   withUnit: '{name}, {unit}',
   doneAlready: 'done',
   held: 'not today: {hold}',

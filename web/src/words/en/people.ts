@@ -1,4 +1,8 @@
 export default {
+  metric: 'g and kg, mm, °C, l',
+  us: 'oz and lb, inches, °F, gallons',
+  measuredIn: 'Read and type in',
+  sheetsAreMetric: 'Everything is kept in metric units; care sheets are written in them.',
   signedInAs: 'Signed in as {role}.',
   thisTabletIsPeople: 'This tablet is “{name}”: people switch here by PIN.',
   peopleCanThenSwitch: 'People can then switch by PIN on this tablet.',

@@ -46,7 +46,7 @@ export default {
   enclosure2: 'Enclosure: {fit}',
   about: 'about {count}',
   hereSince: 'here since {date}',
-  weightG: 'Weight, g',
+  weightG: 'Weight, {unit}',
   noWeights: 'No weights',
   taken: 'Taken',
   part: 'Part',

@@ -53,7 +53,7 @@ export default {
   somebodyNew2: 'Somebody new …',
   number: 'Number',
   name: 'Name',
-  weightG: 'Weight, g',
+  weightG: 'Weight, {unit}',
   toDo: 'To do',
   today: 'Today',
   untilWhen: 'Until when?',

@@ -1,5 +1,5 @@
 export default {
-  aboutG: 'about {range} g',
+  aboutG: 'about {range}',
   oldFloor: 'Old floor, {keptAt}',
   read: 'Read {point}',
   forDaysShouldBe:
@@ -41,7 +41,6 @@ export default {
   dueToEat: 'Due to eat. {tooLarge}',
   dueToEatBut: 'Due to eat, but every food is at its cap',
   eatsToday: 'Eats today: {offering}',
-  mm: '{value} mm',
   aPartOfOne: 'a part of one, something smaller, or waiting',
   nothingIsSmallEnough:
     'Nothing is small enough: {item} {size} is {told}, at most {told2} may be given. Instead: {other}.',
@@ -51,8 +50,8 @@ export default {
   allDone: 'All done',
   nothingDue: 'Nothing due',
   uvIndex: 'UV index',
-  neverFromDown: 'never from {harmBelow}{unit} down',
-  neverFromUp: 'never from {harmAbove}{unit} up',
+  neverFromDown: 'never from {harmBelow} down',
+  neverFromUp: 'never from {harmAbove} up',
   heatOffLidOr:
     'Heat off, lid or vents open, a cool hide and water within reach; never into cold water. Limp or gaping: call the vet now',
   lookAtHeaterThermostat:
@@ -63,8 +62,8 @@ export default {
   heatOffOutOf: 'Heat off, out of the sun, a damp cool corner; never into cold water',
   moveItWhereItIs: 'Move it where it is milder and let it warm with the room; no heat mat under it',
   heaterAndLampOff:
-    'Heater and lamp off, aerate; cool by no more than 2 °C an hour. Gasping: call the vet now',
-  lookAtHeaterAnd: 'Look at heater and thermometer; warm by no more than 2 °C an hour',
+    'Heater and lamp off, aerate; cool by no more than {degrees} an hour. Gasping: call the vet now',
+  lookAtHeaterAnd: 'Look at heater and thermometer; warm by no more than {degrees} an hour',
   coolItSlowly: 'Cool it slowly',
   warmItSlowly: 'Warm it slowly',
   tubeFurtherAwayOr: 'Tube further away, or off; shade. Eyes closed or swollen: call the vet now',

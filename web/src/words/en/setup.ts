@@ -6,6 +6,7 @@ export default {
   codeHint: 'The start of Kobrin printed it, and an address that has it at its end.',
   houseName: 'Name of the house',
   likeLongLane: 'Long Lane Rescue',
+  units: 'Units',
   zone: 'Time zone: when a day begins here',
   youAnswer: 'You answer for this house',
   yourName: 'Your name',

@@ -46,9 +46,9 @@ export default {
 
   trigger: {
     ageDays: 'days old',
-    grams: 'g',
-    lengthMm: 'mm long',
-    legSpanMm: 'mm leg span',
+    grams: '',
+    lengthMm: 'long',
+    legSpanMm: 'leg span',
     instar: 'instar',
     workers: 'animals',
     perLitre: 'animals to the litre',

@@ -21,5 +21,5 @@ export default {
   oldFloorLookedInto: '{name}: old floor looked into',
   theFactsReachedThe: 'The facts reached the end of the stage.',
   nextStageConfirmed: '{name}: next stage confirmed',
-  aboutG: 'about {grams} g',
+  aboutG: 'about {grams}',
 } as const

@@ -15,7 +15,7 @@ export default {
   keys: 'keys',
   keys2: 'Keys and touch',
   stillToCarry2: 'Still to carry',
-  forTheRestOf: "For the rest of today's walk: about {minutes}, {litres} l of water.",
+  forTheRestOf: "For the rest of today's walk: about {minutes}, {litres} of water.",
   toCarry: 'To carry',
   item: 'Item',
   pieces: 'Pieces',

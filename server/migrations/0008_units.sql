@@ -1,0 +1,2 @@
+ALTER TABLE `staff` ADD `units` varchar(6);--> statement-breakpoint
+ALTER TABLE `site` ADD `units` varchar(6) DEFAULT 'metric' NOT NULL;
