@@ -1,5 +1,6 @@
 import { appendFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import { FORMULA } from '@kobrin/contract'
 import type { Fact, FactKind, ResidentState } from '@kobrin/core'
 import { civil, countOf, FACT_KINDS, isoDay, kindOf } from '@kobrin/core'
 import papaparse from 'papaparse'
@@ -11,9 +12,6 @@ type Cell = string | number | boolean | null | undefined
 const MINUTES = 60
 /** Text waits for so much before it is written to the disk. */
 const BUFFERED = 256 * 1024
-
-/** What a spreadsheet would take for a formula, also where it has several lines. */
-const FORMULA = /^[=+\-@\t\r]/
 
 /** Lines of a table for a spreadsheet; what would be taken for a formula there is marked as text. */
 function csv(rows: Cell[][]): string {

@@ -7,6 +7,7 @@ import DataTable from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink } from 'vue-router'
+import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import '../app/page.css'
 import ChoiceField from '../fields/ChoiceField.vue'
 import Wrong from '../fields/Wrong.vue'
@@ -80,6 +81,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         :rows="50"
         :always-show-paginator="false"
         export-filename="audit"
+        :export-function="forSpreadsheet"
       >
         <Column field="when" :header="t('whenHeader')" sortable sort-field="at" />
         <Column field="who" :header="t('who')" sortable />

@@ -5,7 +5,8 @@ import Button from 'primevue/button'
 import Column from 'primevue/column'
 import type { DataTableRowClickEvent } from 'primevue/datatable'
 import DataTable from 'primevue/datatable'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, useTemplateRef } from 'vue'
+import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import '../app/page.css'
 import Wrong from '../fields/Wrong.vue'
 import { usePeople } from '../people/usePeople.ts'
@@ -26,6 +27,7 @@ const staff = computed(() => answer.value?.people ?? [])
 const open = shallowRef<string | null>(null)
 const opened = computed(() => staff.value.find(({ id }) => id === open.value) ?? null)
 
+const table = useTemplateRef<{ exportCSV: () => void }>('table')
 const dateOf = (iso: string) => sayDate(today.dayOf(iso), today.day)
 
 function comesIn({ active, hasPassphrase, hasPin, codeUntil }: StaffLine): string {
@@ -52,17 +54,23 @@ const rows = computed(() =>
       <h1>{{ t('people') }}</h1>
       <OfficeTabs />
       <p class="quiet">{{ t('whoWorksHere') }}</p>
-      <Button v-if="answer" class="new" @click="open = 'new'">{{ t('somebodyNew') }}</Button>
+      <template v-if="answer">
+        <Button severity="secondary" class="tools" @click="table?.exportCSV()">{{ t('saveAsCsv') }}</Button>
+        <Button @click="open = 'new'">{{ t('somebodyNew') }}</Button>
+      </template>
     </header>
     <p v-if="!may(people.role, 'editPeople')" class="ask">{{ t('notAllowed') }}</p>
     <Wrong v-else :says="complaint" />
     <p v-if="!answer && !complaint" class="quiet" role="status">{{ t('readingTheList') }}</p>
     <template v-if="answer">
       <DataTable
+        ref="table"
         :value="rows"
         data-key="id"
         size="small"
         row-hover
+        export-filename="people"
+        :export-function="forSpreadsheet"
         :row-class="({ active }: StaffLine) => (active ? '' : 'gone')"
         @row-click="({ data }: DataTableRowClickEvent<StaffLine>) => (open = data.id)"
       >
@@ -85,7 +93,7 @@ const rows = computed(() =>
 </template>
 
 <style scoped>
-.new {
+.tools {
   margin-left: auto;
 }
 

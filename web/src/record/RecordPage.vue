@@ -136,6 +136,9 @@ function showOnWalk(): void {
               <Button variant="link" class="link no-print" @click="saved.asData">{{
                 t('saveAsData')
               }}</Button>
+              <Button variant="link" class="link no-print" @click="saved.asTable">{{
+                t('saveAsCsv')
+              }}</Button>
               <Button
                 variant="link"
                 class="link no-print"

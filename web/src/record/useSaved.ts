@@ -52,6 +52,12 @@ export function useSaved(id: () => string, told: { entries: () => readonly Entry
     saveFile(fileName(about, 'json'), recordFile(about), 'application/json')
   }
 
+  async function asTable(): Promise<void> {
+    const about = whose()
+    const { recordTable } = await import('./recordTable.ts')
+    saveFile(fileName(about, 'csv'), recordTable(about, today.clock), 'text/csv')
+  }
+
   function planLines(): string[] {
     return residents.dayOf(id()).tasks.map(({ duty, offering }) => {
       const meal = offering ? `: ${sayOffering(offering)}` : ''
@@ -90,5 +96,5 @@ export function useSaved(id: () => string, told: { entries: () => readonly Entry
     }
   }
 
-  return { asData, asPdf, busy, complaint }
+  return { asData, asTable, asPdf, busy, complaint }
 }

@@ -9,6 +9,7 @@ import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { usePrinting } from '../app/usePrinting.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from './useResidents.ts'
@@ -151,6 +152,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       removable-sort
       row-hover
       export-filename="residents"
+      :export-function="forSpreadsheet"
       v-bind="printing ? {} : IN_SIGHT"
       @row-click="open"
     >

@@ -15,6 +15,7 @@ import { unitChoices, usualUnits } from '../people/unitChoices.ts'
 import { t } from './words.ts'
 
 const UNITS = unitChoices()
+const HERE = new Intl.DateTimeFormat().resolvedOptions().timeZone
 const LOOK_ROUND = 'KOBRIN_PORT=4621 npm run demo'
 
 const people = usePeople()
@@ -22,8 +23,8 @@ const form = reactive({
   // The address that was shown has it at its end.
   code: decodeURIComponent(globalThis.location.hash.slice(1)),
   house: '',
-  zone: new Intl.DateTimeFormat().resolvedOptions().timeZone,
-  units: usualUnits(),
+  zone: HERE,
+  units: usualUnits(HERE),
   name: '',
   login: '',
   passphrase: '',

@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import { computed } from 'vue'
+import { computed, useTemplateRef } from 'vue'
 import AppDialog from '../app/AppDialog.vue'
+import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayDay, sayMinutes, sayRange } from '../words/numbers.ts'
 import { sayIn, sayRangeIn } from '../words/measures.ts'
@@ -14,10 +16,21 @@ const today = useToday()
 const store = usePrep()
 const prep = computed(() => store.rest)
 
-function grams(range: readonly [number, number]): string {
+const table = useTemplateRef<{ exportCSV: () => void }>('table')
+const carried = computed(() =>
+  prep.value.carry.map(({ item, size, count, grams, meals, supplements }) => ({
+    food: [item, size].filter(Boolean).join(' '),
+    pieces: count[1] > 0 ? sayRange(count) : '',
+    weight: grams[1] > 0 ? sayWeight(grams) : '',
+    meals,
+    dust: sayDust(supplements),
+  })),
+)
+
+function sayWeight(range: readonly [number, number]): string {
   return sayRangeIn([Math.round(range[0]), Math.round(range[1])], 'g')
 }
-function dust({ supplements }: { supplements: Readonly<Record<string, number>> }): string {
+function sayDust(supplements: Readonly<Record<string, number>>): string {
   return Object.entries(supplements)
     .map(([name, meals]) => `${name} ×${meals}`)
     .join(', ')
@@ -36,21 +49,25 @@ function dust({ supplements }: { supplements: Readonly<Record<string, number>> }
         }}
       </p>
       <h3>{{ t('toCarry') }}</h3>
-      <DataTable :value="prep.carry" size="small" removable-sort scrollable scroll-height="380px">
-        <Column field="item" :header="t('item')" sortable>
-          <template #body="{ data: row }">{{ row.item }} {{ row.size }}</template>
-        </Column>
-        <Column :header="t('pieces')">
-          <template #body="{ data: row }">{{ row.count[1] > 0 ? sayRange(row.count) : '' }}</template>
-        </Column>
-        <Column :header="t('weight')">
-          <template #body="{ data: row }">{{ row.grams[1] > 0 ? grams(row.grams) : '' }}</template>
-        </Column>
+      <DataTable
+        ref="table"
+        :value="carried"
+        size="small"
+        removable-sort
+        scrollable
+        scroll-height="380px"
+        export-filename="to carry"
+        :export-function="forSpreadsheet"
+      >
+        <Column field="food" :header="t('item')" sortable />
+        <Column field="pieces" :header="t('pieces')" />
+        <Column field="weight" :header="t('weight')" />
         <Column field="meals" :header="t('for')" sortable />
-        <Column :header="t('dust')">
-          <template #body="{ data: row }">{{ dust(row) }}</template>
-        </Column>
+        <Column field="dust" :header="t('dust')" />
       </DataTable>
+      <div class="row">
+        <Button severity="secondary" @click="table?.exportCSV()">{{ t('saveAsCsv') }}</Button>
+      </div>
       <template v-if="prep.ahead.length > 0">
         <h3>{{ t('toBeginTodayFor') }}</h3>
         <ul>

@@ -39,7 +39,8 @@ export default {
     'Gloves, also for small ones: what killed it may take you or the next. Put it in a bag with name, number and day; cold, not frozen, where somebody is to look into why. What may be done with a body is for the law where you are.',
   careReleased:
     'Only one that belongs here by nature, is healthy, and only where the law and the licence allow it. Ask whoever is in charge of wildlife where you are. Never one that was kept beside animals from elsewhere.',
-  careRehomed: 'Check who may keep it where it goes, and give them its record and what it eats.',
+  careRehomed:
+    'Check who may keep it where it goes, and give them its record (as PDF and as data, on its page) and what it eats.',
   careLent: 'Write down who answers for it, and until when.',
   isLookedAt: '{names} shared its box: a look at each is due today.',
   recordGoesAlong: 'Its record goes along',

@@ -70,6 +70,8 @@ export default {
   licenceUntil: 'licence {number} until {date}',
   saveAsData: 'Save as data',
   saveAsPdf: 'Save as PDF',
+  saveAsCsv: 'Save as CSV',
+  time: 'Time',
   pdfTitle: 'Record of {name}',
   pdfKeptBy: 'Kept by {house}. As of {date}.',
   pdfWithoutRoutine: 'Looks, water, misting, cleaning, checks and readings are in the file of data.',

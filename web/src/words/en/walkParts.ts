@@ -1,4 +1,5 @@
 export default {
+  saveAsCsv: 'Save as CSV',
   theWalkDoesNot: 'The walk does not go back',
   beforeYouCross: 'Before you cross: {barrier}',
   youHaveBeenBehind:
