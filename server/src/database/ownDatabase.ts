@@ -3,11 +3,13 @@ import { randomBytes } from 'node:crypto'
 import {
   existsSync,
   mkdirSync,
+  mkdtempSync,
   closeSync,
   openSync,
   readFileSync,
   readdirSync,
   renameSync,
+  rmSync,
   writeFileSync,
 } from 'node:fs'
 import { connect as connectSocket } from 'node:net'
@@ -52,8 +54,6 @@ interface Folder {
   socket: string
   pidFile: string
   log: string
-  /** Of its own: a MariaDB that starts throws away the temporary tables of any other that shares the folder. */
-  scratch: string
   initSql: string
   secret: string
 }
@@ -69,7 +69,6 @@ function folderOf(dataDir: string): Folder {
     socket: inside.length <= SOCKET_PATH_LIMIT ? inside : short,
     pidFile: join(dataDir, 'mariadb.pid'),
     log: join(dataDir, 'mariadb.log'),
-    scratch: join(dataDir, 'mariadb-scratch'),
     initSql: join(dataDir, 'mariadb-init.sql'),
     secret: join(dataDir, 'mariadb.secret'),
   }
@@ -195,7 +194,9 @@ function damaged(folder: Folder): KobrinFault {
 
 async function launch(folder: Folder): Promise<number> {
   writeFileSync(folder.initSql, initStatements(secretOf(folder)), { mode: 0o600 })
-  mkdirSync(folder.scratch, { recursive: true, mode: 0o700 })
+  // Of its own: a MariaDB that starts throws away the temporary tables of any other that shares the folder. And not
+  // beside the data: where that disk is full, what is there can still be read.
+  const scratch = mkdtempSync(join(tmpdir(), 'kobrin-scratch-'))
   const log = openSync(folder.log, 'a', 0o600)
   // A group of its own, so that Ctrl-C in the terminal lets us close the record before the database goes.
   const child = spawn(
@@ -204,7 +205,7 @@ async function launch(folder: Folder): Promise<number> {
       '--no-defaults',
       `--datadir=${folder.data}`,
       `--socket=${folder.socket}`,
-      `--tmpdir=${folder.scratch}`,
+      `--tmpdir=${scratch}`,
       `--pid-file=${folder.pidFile}`,
       '--bind-address=127.0.0.1',
       `--port=${await freePort()}`,
@@ -221,6 +222,7 @@ async function launch(folder: Folder): Promise<number> {
   child.unref()
   // A child that cannot be started says so in an event; one that dies has an exit code.
   child.once('error', () => undefined)
+  child.once('exit', () => rmSync(scratch, { recursive: true, force: true }))
   const until = Date.now() + START_PATIENCE_MS
   while (Date.now() < until) {
     if (child.exitCode !== null || child.pid === undefined) throw damaged(folder)
