@@ -78,6 +78,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       hosts: settings.hosts,
       trustProxy: settings.trustProxy,
       dataDir: settings.databaseUrl === null ? settings.dataDir : null,
+      photos: settings.photoDir,
       firstCode,
       // The demonstration can be told anew.
       backups: prepare ? null : { address: opened.address, folder: settings.backupDir },

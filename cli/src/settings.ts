@@ -10,6 +10,8 @@ export interface Settings {
   dataDir: string
   /** Where the backups of every night go: another disk is better. */
   backupDir: string
+  /** Where pictures lie. */
+  photoDir: string
   /** An existing server or cluster instead of our own database. */
   databaseUrl: string | null
   /** Names it is reached by, besides that of this machine. */
@@ -79,6 +81,7 @@ export function settingsFrom(env: NodeJS.ProcessEnv, record: 'house' | 'ropewalk
     host,
     port: portOf(env['KOBRIN_PORT']),
     dataDir,
+    photoDir: env['KOBRIN_PHOTO_DIR'] ? resolve(env['KOBRIN_PHOTO_DIR']) : resolve(dataDir, 'photos'),
     backupDir: env['KOBRIN_BACKUP_DIR'] ? resolve(env['KOBRIN_BACKUP_DIR']) : resolve(dataDir, 'backups'),
     databaseUrl: urlOf(env['KOBRIN_DATABASE_URL']),
     hosts: hostsOf(env['KOBRIN_HOSTS'], host),

@@ -10,7 +10,8 @@ export async function exportAll(settings: Settings, file: string): Promise<void>
   const opened = await openBeside(settings)
   const part = `${resolve(file)}.part`
   try {
-    await takeOut(opened.connection.db, createWriteStream(part, { mode: 0o600 }), new Date())
+    const output = createWriteStream(part, { mode: 0o600 })
+    await takeOut(opened.connection.db, output, new Date(), settings.photoDir)
     await rename(part, resolve(file))
     console.log(`Everything is in ${resolve(file)}.`)
   } finally {
@@ -23,10 +24,16 @@ export async function exportAll(settings: Settings, file: string): Promise<void>
 export async function importAll(settings: Settings, file: string): Promise<number> {
   const opened = await openDatabase(settings)
   try {
-    const { name, at, codes } = await moveIn(opened.connection.db, resolve(file), new Date())
+    const { name, at, codes, missing } = await moveIn(
+      opened.connection.db,
+      resolve(file),
+      new Date(),
+      settings.photoDir,
+    )
     const damages = await checkRecord(opened.connection.db)
     console.log(`${name} is here as it was at ${at}.`)
     for (const { login, code, until } of codes) console.log(`  ${login} comes in with ${code} until ${until}`)
+    if (missing > 0) console.log(`${missing} pictures are not in it, or not what they were.`)
     console.log(damages.length === 0 ? 'The record is sound.' : `${damages.length} found: kobrin check`)
     return damages.length === 0 ? 0 : 1
   } finally {

@@ -1,6 +1,7 @@
 import { BACKUP_ROUTES } from './backup/routes.ts'
 import { BRING_IN_ROUTES } from './bringIn/routes.ts'
 import { STAFF_ROUTES } from './people/staffRoutes.ts'
+import { PHOTO_ROUTES } from './photos/routes.ts'
 import { ROUTES } from './routes.ts'
 import { SETUP_ROUTES } from './setup/routes.ts'
 import { HOUSE_ROUTES } from './site/houseRoutes.ts'
@@ -16,6 +17,7 @@ export const OFFICE_ROUTES = {
   ...BACKUP_ROUTES,
   ...BRING_IN_ROUTES,
   ...TAKE_OUT_ROUTES,
+  ...PHOTO_ROUTES,
 }
 
 /** All there are. */

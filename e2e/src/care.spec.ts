@@ -293,8 +293,12 @@ test('a new animal is expected, its place made ready on the walk, and then it is
   await page.getByRole('button', { name: 'Put on record' }).click()
   await expect(page.getByRole('alert')).toContainText('Newcomers stay in quarantine first')
   await choose(page, 'Place', 'Quarantine rack')
+  const picture = { name: 'it.png', mimeType: 'image/png', buffer: await page.screenshot() }
+  await page.locator('input[type=file]').setInputFiles(picture)
+  await expect(page.getByRole('img', { name: 'The photo that was chosen' })).toBeVisible()
   await page.getByRole('button', { name: 'Put on record' }).click()
   await expect(page.getByRole('heading', { name: 'Marlin' })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Photo of Marlin/ })).toBeVisible()
   const plan = page.getByRole('complementary', { name: 'Plan in force' })
   await expect(plan.getByText('Lock tried from inside and outside')).toBeVisible()
   await expect(plan.getByText('Fresh water')).toHaveCount(0)

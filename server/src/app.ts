@@ -37,6 +37,7 @@ import { pruneDoor } from './people/prune.ts'
 import { peopleRoutes } from './people/routes.ts'
 import { createSessions } from './people/sessions.ts'
 import { staffRoutes } from './people/staffRoutes.ts'
+import { photoRoutes } from './photos/routes.ts'
 import { planRoutes } from './plans/routes.ts'
 import type { Services } from './services.ts'
 import { houseName } from './setup/firstRun.ts'
@@ -66,6 +67,8 @@ export interface AppOptions {
   firstCode?: string | null
   /** Where a backup is put every night; without one none is made. */
   backups?: { address: DatabaseAddress; folder: string } | null
+  /** Where pictures lie; without it none are kept. */
+  photos?: string | null
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
   /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
@@ -148,11 +151,13 @@ function nightlyOf(
     siteZone,
     now,
     backups,
-  }: Pick<Services, 'siteZone' | 'now'> & Pick<AppOptions, 'backups'> & { db: Database },
+    photos,
+  }: Pick<Services, 'siteZone' | 'now' | 'photos'> & Pick<AppOptions, 'backups'> & { db: Database },
 ): Nightly | null {
   if (!backups) return null
   return startNightly({
     ...backups,
+    photos: photos === null ? null : { db, folder: photos },
     now,
     hourHere: async () => Math.floor(civil(now().getTime(), await siteZone()).minute / 60),
     isThere: async () => (await houseName(db)) !== null,
@@ -195,7 +200,10 @@ async function servicesOf(
     dataDir,
     firstCode,
     backups,
-  }: Required<Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups'>>,
+    photos,
+  }: Required<
+    Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos'>
+  >,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -237,7 +245,8 @@ async function servicesOf(
     now,
     siteZone,
     ...createAuthors({ db, stream, onChanged: hub.wake, siteZone, now }),
-    nightly: nightlyOf(app, { db, siteZone, now, backups }),
+    nightly: nightlyOf(app, { db, siteZone, now, backups, photos }),
+    photos,
     startedAt: now().getTime(),
     firstCode,
     heartbeatMs,
@@ -265,6 +274,7 @@ const FEATURES = [
   placeRoutes,
   bringInRoutes,
   takeOutRoutes,
+  photoRoutes,
   backupRoutes,
   libraryRoutes,
   planRoutes,
@@ -285,6 +295,7 @@ export async function buildApp({
   dataDir = null,
   firstCode = null,
   backups = null,
+  photos = null,
   requestMs = REQUEST_MS,
   lagMs = LAG_MS,
 }: AppOptions): Promise<FastifyInstance> {
@@ -313,6 +324,7 @@ export async function buildApp({
     dataDir,
     firstCode,
     backups,
+    photos,
   })
   app.addHook('onRequest', async ({ url }) => {
     if (asksDatabase(url) && !services.pulse.isBeating()) throw new KobrinProblem('database_away')

@@ -39,6 +39,10 @@ export const ERRORS = {
     message: 'Too much at once just now. What you entered is kept here and will be sent.',
   },
   wrong_origin: { status: 403, message: 'This request came from another site and was not carried out.' },
+  no_photo: {
+    status: 400,
+    message: 'That is no picture that can be read here: take it as JPEG, PNG or WebP.',
+  },
   not_found: { status: 404, message: 'There is nothing here.' },
   unknown_resident: { status: 404, message: 'No such resident is on record.' },
   before_it_happened: { status: 409, message: 'It is written down before it happened.' },

@@ -31,6 +31,7 @@ import { lost } from './lost.ts'
 import { merged } from './merged.ts'
 import { moved } from './moved.ts'
 import { permitted } from './permitted.ts'
+import { photographed } from './photographed.ts'
 import { registered } from './registered.ts'
 import { emptyResident, ResidentState } from './residentState.ts'
 import { schooled } from './schooled.ts'
@@ -49,6 +50,7 @@ export const residentFamily = {
     lost,
     merged,
     described,
+    photographed,
     permitted,
     staged,
     schooled,

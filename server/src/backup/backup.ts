@@ -2,11 +2,13 @@ import { createHash } from 'node:crypto'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { open, rename, rm } from 'node:fs/promises'
 import { Transform } from 'node:stream'
+import { dirname, join } from 'node:path'
 import { pipeline } from 'node:stream/promises'
 import { createGunzip, createGzip } from 'node:zlib'
 import { z } from 'zod'
-import type { DatabaseAddress } from '../database/connect.ts'
+import type { Database, DatabaseAddress } from '../database/connect.ts'
 import { KobrinFault } from '../errors/fault.ts'
+import { carryPhotos, photosOnRecord } from '../photos/carry.ts'
 import { VERSION } from '../version.ts'
 import { startProgram } from './programs.ts'
 
@@ -20,6 +22,17 @@ const PACKING = { level: 1, chunkSize: 256 * 1024 }
 
 const Header = z.strictObject({ version: z.string(), at: z.iso.datetime() })
 export type BackupHeader = z.infer<typeof Header>
+
+/** Pictures as they lie here. */
+export interface PhotosHere {
+  db: Database
+  folder: string
+}
+
+/** Pictures of every backup in a folder, once each. */
+export function photosBeside(file: string): string {
+  return join(dirname(file), 'photos')
+}
 
 /** One state of the whole record, as of one moment, while the house is at work; with the history of what people
  * edit, which the database keeps of its own. */
@@ -80,7 +93,12 @@ async function onDisk(file: string): Promise<void> {
 
 /** Writes the whole record to a file. What is at that name before stays until the new one is whole and on the disk.
  * Throws KobrinFault with what went wrong. */
-export async function backup(address: DatabaseAddress, file: string, now: Date): Promise<BackupHeader> {
+export async function backup(
+  address: DatabaseAddress,
+  file: string,
+  now: Date,
+  photos: PhotosHere | null = null,
+): Promise<BackupHeader> {
   const part = `${file}.part`
   const header = { version: VERSION, at: now.toISOString() }
   try {
@@ -94,6 +112,8 @@ export async function backup(address: DatabaseAddress, file: string, now: Date):
     if (!told.isWhole()) throw new Error('mariadb-dump did not come to its end')
     await onDisk(part)
     await requireAsWritten(part, packed.sum())
+    // A picture is on the disk before it is on record: whatever the record names is there by now.
+    if (photos) await carryPhotos(await photosOnRecord(photos.db), photos.folder, photosBeside(file))
     await rename(part, file)
     return header
   } catch (error) {

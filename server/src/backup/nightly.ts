@@ -1,6 +1,7 @@
 import { mkdir, readdir, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { DatabaseAddress } from '../database/connect.ts'
+import type { PhotosHere } from './backup.ts'
 import { backup } from './backup.ts'
 import { keptOf } from './generations.ts'
 
@@ -47,10 +48,15 @@ export function isDue(last: string | null, now: Date, hourHere: number): boolean
 }
 
 /** Makes one, and lets go of those that are in no generation any more; those only once the new one is whole. */
-export async function backupNow(address: DatabaseAddress, folder: string, now: Date): Promise<string> {
+export async function backupNow(
+  address: DatabaseAddress,
+  folder: string,
+  now: Date,
+  photos: PhotosHere | null = null,
+): Promise<string> {
   await mkdir(folder, { recursive: true, mode: 0o700 })
   const file = join(folder, nameOf(now))
-  await backup(address, file, now)
+  await backup(address, file, now, photos)
   const there = await backupsIn(folder)
   const kept = keptOf([...there.keys()])
   for (const [at, old] of there) if (!kept.has(at)) await rm(old)
@@ -67,6 +73,7 @@ export interface Nightly {
 export interface NightlyOptions {
   address: DatabaseAddress
   folder: string
+  photos: PhotosHere | null
   now: () => Date
   /** The hour of the day in the house. */
   hourHere: () => Promise<number>
@@ -76,13 +83,21 @@ export interface NightlyOptions {
 }
 
 /** Looks again and again whether a backup is due, and makes it. One that fails is said and tried again. */
-export function startNightly({ address, folder, now, hourHere, isThere, failed }: NightlyOptions): Nightly {
+export function startNightly({
+  address,
+  folder,
+  photos,
+  now,
+  hourHere,
+  isThere,
+  failed,
+}: NightlyOptions): Nightly {
   const last = async () => [...(await backupsIn(folder)).keys()].sort().at(-1) ?? null
   let working: Promise<void> | null = null
 
   async function look(): Promise<void> {
     if (!(await isThere()) || !isDue(await last(), now(), await hourHere())) return
-    await backupNow(address, folder, now())
+    await backupNow(address, folder, now(), photos)
   }
 
   const timer = setInterval(() => {

@@ -1,3 +1,4 @@
+import { join } from 'node:path'
 import type { SiteSeed } from '@kobrin/contract'
 import { buildApp } from '../app.ts'
 import { connect } from '../database/connect.ts'
@@ -29,7 +30,7 @@ export async function openHouse({ seed, ...options }: HouseOptions): Promise<voi
   await migrate(connection)
   if (seed) await loadSeed(connection.db, seed(Math.floor(now().getTime() / MINUTE_MS) * MINUTE_MS))
   else await renewLibrary(connection.db, readLibrary())
-  const app = await buildApp({ connection, now, ...options })
+  const app = await buildApp({ connection, now, photos: join(dataDir, 'photos'), ...options })
   const url = await app.listen({ host: '127.0.0.1', port: 0 })
   process.once('SIGTERM', () => {
     void (async () => {

@@ -1,6 +1,7 @@
 import { Bay, Change, Enclosure, PastBay, Room, Units } from '@kobrin/contract'
 import { Entry, Override, ROLES, Sheet } from '@kobrin/core'
 import { z } from 'zod'
+import type { PhotoSize } from '../photos/store.ts'
 
 /** Counts up when what was written before cannot be read as it is any more. */
 const FORMAT = 1
@@ -60,12 +61,25 @@ export const LINES = {
   sheetVersions: TakenSheetVersion,
   overrides: z.strictObject({ target: z.string(), number: z.int(), change: Override }),
   numbers: z.strictObject({ resident: z.uuid(), number: z.string() }),
+  photos: z.strictObject({
+    id: z.uuid(),
+    hash: z.string().regex(/^[0-9a-f]{64}$/),
+    width: z.int(),
+    height: z.int(),
+    by: z.uuid(),
+    at: z.iso.datetime(),
+  }),
   changes: Change,
   /** Those of one subject follow on each other, in the order in which they happened. */
   entries: TakenEntry,
 }
 export type LinesOf = keyof typeof LINES
 export type Line<K extends LinesOf> = z.infer<(typeof LINES)[K]>
+
+/** A picture, under the name of what is in it. */
+export function photoFile(hash: string, size: PhotoSize): string {
+  return `photos/${hash}.${size}.webp`
+}
 
 export const HOUSE_FILE = 'house.json'
 

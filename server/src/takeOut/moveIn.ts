@@ -1,5 +1,5 @@
 import { createInterface } from 'node:readline'
-import { text as wholeText } from 'node:stream/consumers'
+import { buffer as wholeBuffer, text as wholeText } from 'node:stream/consumers'
 import type { Bookmark, GivenCode } from '@kobrin/contract'
 import { advanced, furthest, sayBookmark } from '@kobrin/contract'
 import type { Entry, FamilyName } from '@kobrin/core'
@@ -19,12 +19,15 @@ import { KobrinFault } from '../errors/fault.ts'
 import { sheetVersion } from '../library/tables.ts'
 import { giveCode } from '../people/commands.ts'
 import { staff } from '../people/tables.ts'
+import { photosOnRecord } from '../photos/carry.ts'
+import { fileOf as fileOfPhoto, hashOf, SIZES, writeWhole } from '../photos/store.ts'
+import { photo } from '../photos/tables.ts'
 import { requireEmpty } from '../setup/requireEmpty.ts'
 import * as site from '../site/tables.ts'
 import { createOwnStream } from '../streams/ownStream.ts'
 import { stream } from '../streams/tables.ts'
 import type { Line, LinesOf, TakenEntry } from './format.ts'
-import { fileOf, HOUSE_FILE, LINES, TakenHouse } from './format.ts'
+import { fileOf, HOUSE_FILE, LINES, photoFile, TakenHouse } from './format.ts'
 
 const ROWS = 2000
 /** Anybody's from the first moment on. */
@@ -126,6 +129,7 @@ async function furnish(tx: Transaction, from: Opened, house: TakenHouse): Promis
   await moved(from, 'pastBays', (some) =>
     tx.insert(site.bayPast).values(some.map(({ bay, ...past }) => ({ ...past, bayId: bay }))),
   )
+  await moved(from, 'photos', (some) => tx.insert(photo).values(some))
   await moved(from, 'sheets', (some) =>
     tx.insert(site.sheet).values(some.map((doc) => ({ id: doc.id, doc }))),
   )
@@ -216,6 +220,25 @@ async function keepStreams(tx: Transaction, ends: Bookmark): Promise<void> {
   await inChunks(rows, ROWS, (some) => tx.insert(stream).values(some))
 }
 
+/** Brings the pictures to where they lie here. Answers those that are missing, or are not what they were. */
+async function unpackPhotos(db: Database, from: Opened, folder: string): Promise<string[]> {
+  const missing: string[] = []
+  for (const hash of await photosOnRecord(db)) {
+    const [kept, small] = await Promise.all(
+      SIZES.map(async (size) => {
+        const name = photoFile(hash, size)
+        return from.parts.has(name) ? wholeBuffer(await streamOf(from, name)) : null
+      }),
+    )
+    if (!kept || !small || hashOf(kept) !== hash) missing.push(hash)
+    else {
+      await writeWhole(fileOfPhoto(folder, hash, 'small'), small)
+      await writeWhole(fileOfPhoto(folder, hash, 'kept'), kept)
+    }
+  }
+  return missing
+}
+
 /** A code for each curator. */
 async function codesFor(db: Database, zone: string, now: Date): Promise<(GivenCode & { login: string })[]> {
   const curators = await db
@@ -238,7 +261,7 @@ async function codesFor(db: Database, zone: string, now: Date): Promise<(GivenCo
 
 /** Makes a house again of what was taken out, in an empty record: all of it or nothing. Nobody can come in yet but
  * with the codes it answers, one for each curator. Throws KobrinFault `export_damaged`, `not_empty`. */
-export async function moveIn(db: Database, file: string, now: Date) {
+export async function moveIn(db: Database, file: string, now: Date, photos: string | null = null) {
   const from = await opened(file)
   try {
     const house = readAs(TakenHouse, await wholeText(await streamOf(from, HOUSE_FILE)), HOUSE_FILE)
@@ -253,7 +276,13 @@ export async function moveIn(db: Database, file: string, now: Date) {
       const changes = await moved(from, 'changes', (some) => tx.insert(change).values(some))
       await keepStreams(tx, furthest(last, lastPlaces(changes)))
     })
-    return { name: house.name, at: house.at, codes: await codesFor(db, house.zone, now) }
+    const missing = photos === null ? [] : await unpackPhotos(db, from, photos)
+    return {
+      name: house.name,
+      at: house.at,
+      codes: await codesFor(db, house.zone, now),
+      missing: missing.length,
+    }
   } finally {
     from.zip.close()
   }

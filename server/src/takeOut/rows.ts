@@ -6,6 +6,7 @@ import { rowsOf } from '../database/rowsOf.ts'
 import { historyOf } from '../entries/queries.ts'
 import { sheetVersion } from '../library/tables.ts'
 import { staff } from '../people/tables.ts'
+import { photo } from '../photos/tables.ts'
 import { readPlanBook, readSite } from '../site/queries.ts'
 import { bayPast, numbering, site } from '../site/tables.ts'
 import { VERSION } from '../version.ts'
@@ -49,6 +50,7 @@ export async function furnishingOf(tx: Transaction, at: string): Promise<Furnish
     })),
     overrides: book.overrides,
     numbers: Object.entries(building.numbers).map(([resident, number]) => ({ resident, number })),
+    photos: await tx.select().from(photo),
     changes: await tx.select().from(change),
   }
 }

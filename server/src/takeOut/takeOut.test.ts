@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { createWriteStream } from 'node:fs'
 import { mkdtemp, readdir, readFile, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -71,6 +72,8 @@ beforeAll(async () => {
   ]
   const url = OFFICE_ROUTES.keepBay.url.replace(':id', bay?.id ?? '')
   expect((await open.as.call({ method: 'PUT', url, body: { ...stands, shelves } })).statusCode).toBe(204)
+  const picture = [randomUUID(), 'a'.repeat(64), open.site.person('curator').id]
+  await open.base.pool.query("insert into photo values (?, ?, 1, 1, ?, '2026-06-01')", picture)
   const reason = 'Shy'
   const body = { resident: subject, housing: { hides: 3 }, reason }
   expect(
@@ -125,6 +128,7 @@ const COMPARED = [
   'select * from `change` order by stream, seq',
   'select * from entry order by stream, seq',
   'select id, family, up_to, state from subject order by id',
+  'select * from photo order by id',
   'select * from touch order by subject, uid, how',
 ]
 

@@ -10,8 +10,9 @@ import { effectiveFacts, replay } from '@kobrin/core'
 import { ZipFile } from 'yazl'
 import type { Database, Transaction } from '../database/connect.ts'
 import { KobrinFault } from '../errors/fault.ts'
+import { fileOf as fileOfPhoto, isThere, SIZES } from '../photos/store.ts'
 import type { Line, LinesOf, TakenEntry } from './format.ts'
-import { fileOf, HOUSE_FILE, schemaText } from './format.ts'
+import { fileOf, HOUSE_FILE, photoFile, schemaText } from './format.ts'
 import type { Furnishing } from './rows.ts'
 import { furnishingOf, historiesOf } from './rows.ts'
 import type { Tables } from './tables.ts'
@@ -22,6 +23,7 @@ const READ_ME = `Everything that was on record in this house, as of one moment.
 house.json    whose record it is, its time zone, and how residents are numbered
 lines/        everything there is, a JSON value to a line; "npx kobrin move-in FILE" makes a house of it again
 schema.json   JSON Schema of house.json and of the lines of each file
+photos/       the pictures, each as it is kept and small, under the name of what is in it
 tables/       for a spreadsheet: the residents, and what was written of each kind, in the house's own time;
               corrected where it was corrected, without what was taken back
 
@@ -47,9 +49,17 @@ async function* entryLines(tx: Transaction, tables: Tables): AsyncGenerator<stri
   }
 }
 
+interface Packing {
+  tx: Transaction
+  furnishing: Furnishing
+  /** Where tables are written before they are packed. */
+  folder: string
+  photos: string | null
+}
+
 async function pack(
   zip: ZipFile,
-  { tx, furnishing, folder }: { tx: Transaction; furnishing: Furnishing; folder: string },
+  { tx, furnishing, folder, photos }: Packing,
   signal: AbortSignal,
 ): Promise<void> {
   const add = async (name: string, stream: Readable) => {
@@ -67,12 +77,24 @@ async function pack(
   await add(fileOf('entries'), Readable.from(entryLines(tx, tables), { signal }))
   for (const { name, path } of await tables.finish())
     await add(`tables/${name}`, createReadStream(path, { signal }))
+  if (photos !== null)
+    for (const hash of new Set(furnishing.photos.map((one) => one.hash)))
+      for (const size of SIZES) {
+        const file = fileOfPhoto(photos, hash, size)
+        // One that is not there any more is missed when it is moved in.
+        if (await isThere(file)) await add(photoFile(hash, size), createReadStream(file, { signal }))
+      }
   zip.end()
 }
 
 /** Writes everything on record to a zip file in open formats, as it was at one moment, while the house is at work.
  * Throws KobrinFault `nothing_there` where no house was set up, and whatever keeps the output from taking it. */
-export async function takeOut(db: Database, output: Writable, now: Date): Promise<void> {
+export async function takeOut(
+  db: Database,
+  output: Writable,
+  now: Date,
+  photos: string | null = null,
+): Promise<void> {
   const folder = await mkdtemp(join(tmpdir(), 'kobrin-out-'))
   const given = new AbortController()
   try {
@@ -84,7 +106,7 @@ export async function takeOut(db: Database, output: Writable, now: Date): Promis
         // What goes wrong in a part is told by the part.
         zip.on('error', () => undefined)
         const written = pipeline(zip.outputStream, output)
-        await Promise.all([written, pack(zip, { tx, furnishing, folder }, given.signal)])
+        await Promise.all([written, pack(zip, { tx, furnishing, folder, photos }, given.signal)])
       },
       { isolationLevel: 'repeatable read', withConsistentSnapshot: true },
     )

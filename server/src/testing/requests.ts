@@ -95,6 +95,7 @@ export const PAYLOADS: Record<EntryKind, object> = {
   merged: { into: '' },
   parted: { count: 1, into: '' },
   described: { marks: 'A nick in the tail' },
+  photographed: { photo: uuidv7() },
   permitted: { number: 'L-77', until: null },
   companionDied: { companion: '' },
   staged: { stage: 'adult', why: 'Grown' },

@@ -18,6 +18,7 @@ function take({ files }: FileUploadUploaderEvent): void {
     mode="basic"
     accept="image/*"
     :choose-label="label"
+    :choose-button-props="{ severity: 'secondary' }"
     :aria-label="t('photo')"
     auto
     custom-upload

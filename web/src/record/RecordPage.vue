@@ -11,6 +11,7 @@ import { sayFit, useFit } from '../enclosures/useFit.ts'
 import VerdictActions from '../verdicts/VerdictActions.vue'
 import { hasActions } from '../verdicts/hasActions.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
+import PhotoStrip from '../photos/PhotoStrip.vue'
 import { usePlans } from '../plans/usePlans.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -192,6 +193,7 @@ function showOnWalk(): void {
             @open="opened = $event"
           />
         </div>
+        <PhotoStrip :resident-id="id" :facts="facts" />
         <EntryList :entries="entries" :opened="opened" @correct="correcting = $event" />
       </template>
     </main>

@@ -10,6 +10,7 @@ import { useRoute, useRouter } from 'vue-router'
 import '../app/page.css'
 import PlaceSelect from '../enclosures/PlaceSelect.vue'
 import { useFit } from '../enclosures/useFit.ts'
+import { sayError } from '../app/sayError.ts'
 import CanWeKeepIt from '../library/CanWeKeepIt.vue'
 import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
@@ -20,6 +21,9 @@ import NumberField from '../fields/NumberField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import TickField from '../fields/TickField.vue'
+import PhotoField from '../photos/PhotoField.vue'
+import { sendPhoto } from '../photos/sendPhoto.ts'
+import { t as photoWords } from '../photos/words.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import type { When } from '../time/useToday.ts'
@@ -165,6 +169,9 @@ const COMES = choicesOf<Comes>({
 const SURE = choicesOf<Sure>({ day: t('toTheDay'), month: t('toTheMonth'), year: t('toTheYear') })
 const ORIGINS = choicesOf(terms.origin)
 const when = shallowRef<When>(null)
+const picture = shallowRef<File | null>(null)
+const complaint = shallowRef('')
+const busy = shallowRef(false)
 
 const schema = z.object({
   registered: kindOf('registered').payload,
@@ -249,8 +256,27 @@ function draftsOf(): Draft[] {
   ]
 }
 
-function keep(): void {
-  record.keep(draftsOf(), t('putOnRecord2', { name: form.name.trim() }), {
+/** A picture is sent before anything is said: what cannot be sent is not promised. */
+async function sentPhoto(): Promise<Draft[]> {
+  if (!picture.value) return []
+  const photo = await sendPhoto(picture.value)
+  return [{ subject: id, kind: 'photographed', payload: { photo } }]
+}
+
+async function keep(): Promise<void> {
+  complaint.value = ''
+  busy.value = true
+  try {
+    put(await sentPhoto())
+  } catch (error) {
+    complaint.value = photoWords('notSent', { why: sayError(error) })
+  } finally {
+    busy.value = false
+  }
+}
+
+function put(photos: readonly Draft[]): void {
+  record.keep([...draftsOf(), ...photos], t('putOnRecord2', { name: form.name.trim() }), {
     together: true,
     when: form.comes === 'expected' ? null : when.value,
   })
@@ -266,7 +292,15 @@ function keep(): void {
       <p class="quiet">{{ t('lookAtBothSides') }}</p>
     </header>
     <div class="columns">
-      <SchemaForm class="narrow" :schema="schema" :sends="sends" :also="also" :draft="draft" @keep="keep">
+      <SchemaForm
+        class="narrow"
+        :schema="schema"
+        :sends="sends"
+        :also="also"
+        :complaint="complaint"
+        :draft="draft"
+        @keep="keep"
+      >
         <ChoiceField
           v-model="form.sheet"
           name="registered.sheet"
@@ -317,6 +351,7 @@ function keep(): void {
           maxlength="400"
           :placeholder="t('bornHereClearedBy')"
         />
+        <PhotoField v-model="picture" />
         <Panel :header="t('moreOfIt')" toggleable collapsed>
           <div class="form">
             <div class="pair">
@@ -342,7 +377,7 @@ function keep(): void {
           </div>
         </Panel>
         <template #buttons
-          ><Button type="submit">{{ t('putOnRecord') }}</Button></template
+          ><Button type="submit" :disabled="busy">{{ t('putOnRecord') }}</Button></template
         >
       </SchemaForm>
       <CanWeKeepIt v-if="sheet" :key="sheet.id" :sheet="sheet" />

@@ -25,6 +25,8 @@ export class Unreachable extends Error {
 
 /** A back room's network may swallow a request without a word. */
 const PATIENCE_MS = 20_000
+/** A file takes longer, and is made anew before it is answered. */
+const FILE_PATIENCE_MS = 120_000
 
 type Fetch = typeof globalThis.fetch
 
@@ -48,23 +50,40 @@ export type Call = <R extends Route>(
   ...asked: keyof Asked<R> extends never ? [] : [Asked<R>]
 ) => Promise<Answer<R>>
 
+/** What the server answers, if it is what was hoped for. */
+async function answered(fetch: Fetch, url: string, init: RequestInit): Promise<Response> {
+  const response = await fetch(url, init).catch((cause: unknown) => {
+    throw new Unreachable(cause)
+  })
+  if (!response.ok) throw await problemOf(response)
+  return response
+}
+
+/** Sends a file as it is to a route that takes one. */
+export async function sendFile(
+  { url, method }: Pick<Route, 'url' | 'method'>,
+  params: Record<string, string>,
+  file: Blob,
+): Promise<void> {
+  await answered(globalThis.fetch, addressOf(url, params), {
+    method,
+    signal: AbortSignal.timeout(FILE_PATIENCE_MS),
+    headers: { 'content-type': file.type || 'application/octet-stream' },
+    body: file,
+  })
+}
+
 export function createCall(fetch: Fetch = globalThis.fetch.bind(globalThis)): Call {
   return async (route, ...[asked]) => {
     const { params, querystring, body } = (asked ?? {}) as AnyAsked
-    let response: Response
-    try {
-      response = await fetch(addressOf(route.url, params, querystring), {
-        method: route.method,
-        signal: AbortSignal.timeout(PATIENCE_MS),
-        ...(body !== undefined && {
-          headers: { 'content-type': 'application/json' },
-          body: JSON.stringify(body),
-        }),
-      })
-    } catch (cause) {
-      throw new Unreachable(cause)
-    }
-    if (!response.ok) throw await problemOf(response)
+    const response = await answered(fetch, addressOf(route.url, params, querystring), {
+      method: route.method,
+      signal: AbortSignal.timeout(PATIENCE_MS),
+      ...(body !== undefined && {
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(body),
+      }),
+    })
     // The server checks what it answers against the same table.
     return (response.status === 204 ? undefined : await response.json()) as never
   }

@@ -45,6 +45,8 @@ const SAID: readonly (readonly [string, Draft])[] = [
       marks: 'A nick in the tail',
     }),
   ],
+  ['A photo', of('photographed', { photo: uid })],
+  ['A photo: after the molt', of('photographed', { photo: uid, note: 'after the molt' })],
   ['Licence L-77 until 15 May', of('permitted', { number: 'L-77', until: TODAY + 3 })],
   ['Licence L-77, without end', of('permitted', { number: 'L-77', until: null })],
   ['Licence L-77 no longer needed', of('permitted', { number: 'L-77', until: null, withdrawn: true })],

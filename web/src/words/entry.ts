@@ -101,6 +101,7 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
   parted: ({ count, into }, { resident }) => t('partedEntry', { count, name: resident(into) }),
   companionDied: ({ companion }, { resident }) => t('companionDiedEntry', { name: resident(companion) }),
   described: sayDescribed,
+  photographed: ({ note }) => withWhy(t('photographed'), note),
   permitted: ({ number, until, withdrawn }, { today }) =>
     withdrawn
       ? t('permitWithdrawn', { number })

@@ -338,6 +338,7 @@ export default {
   withLitres: '{where} {litres}',
   weighedLookedTwice: 'Weighed {grams}, looked at twice',
   weighed: 'Weighed {grams}',
+  photographed: 'A photo',
   partMm: '{part} {mm}',
   oldSkinOffParts: 'Old skin off: {parts}',
   oldSkinOff: 'Old skin off',
