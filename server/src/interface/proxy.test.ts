@@ -123,6 +123,15 @@ describe('behind the proxy of docs/running.md', () => {
     expect([answer.status, answer.text]).toEqual([403, expect.stringContaining('not_allowed')])
   })
 
+  it('so may a picture as the camera made it', async () => {
+    const { method, url } = OFFICE_ROUTES.putPhoto
+    const path = url.replace(':id', '01900000-0000-7000-8000-00000000abcd')
+    const headers = { cookie, ...origin, 'content-type': 'image/jpeg' }
+    const answer = await proxy.ask({ method, path, headers, body: 'x'.repeat(6_000_000) })
+    // It got here, and was looked at: this house keeps no pictures.
+    expect([answer.status, answer.text]).toEqual([404, expect.stringContaining('not_found')])
+  })
+
   it('a restart in the middle is a gap, and nobody has to sign in again', async () => {
     await app.close()
     expect((await append('Into the gap')).status).toBe(502)

@@ -74,6 +74,7 @@ async function add(file: File): Promise<void> {
       <span>{{ one.date }}</span>
     </Button>
     <ChoosePhoto v-if="people.mayWrite && !busy" class="no-print" :label="t('addPhoto')" @chosen="add" />
+    <p v-if="busy" class="quiet" role="status">{{ t('sending') }}</p>
     <Wrong :says="complaint" />
     <AppDialog v-if="opened" :title="t('taken', { name, date: opened.date })" @close="open = null">
       <img class="large" :src="urlOf(opened.id, 'kept')" :alt="opened.alt" />

@@ -2,6 +2,7 @@ export default {
   photo: 'Photo',
   choosePhoto: 'Take or choose a photo',
   addPhoto: 'Add a photo',
+  sending: 'Sending the photo …',
   withoutIt: 'Without it',
   chosen: 'The photo that was chosen',
   photos: 'Photos',
