@@ -4,7 +4,7 @@ import { openBeside, openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
 
 /** Writes the whole record to a file, also while a house is serving it. */
-export async function makeBackup(settings: Settings, file: string): Promise<void> {
+export async function makeBackup(settings: Settings, file: string): Promise<undefined> {
   const opened = await openBeside(settings)
   try {
     await backup(opened.address, resolve(file), new Date(), {

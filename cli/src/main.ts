@@ -1,4 +1,5 @@
 import { Command, InvalidArgumentError } from 'commander'
+import type { Settings } from './settings.ts'
 import { WATCHED, watchOver } from './watch.ts'
 
 const BAD_INPUT = 2
@@ -77,54 +78,54 @@ function addUpkeep(kobrin: Command): void {
     })
 }
 
-function addBackup(kobrin: Command): void {
-  kobrin
-    .command('backup')
-    .description('write the whole record to a file, also beside a serving house')
-    .argument('<file>', 'where to; what is there before stays until the new one is whole')
-    .action(async (file: string) => {
-      const [{ makeBackup }, { settingsFrom }] = await Promise.all([
-        import('./backup.ts'),
-        import('./settings.ts'),
-      ])
-      await makeBackup(settingsFrom(process.env), file)
-    })
-  kobrin
-    .command('restore')
-    .description('bring a backup into an empty record and look it over')
-    .argument('<file>', 'a file of `kobrin backup`')
-    .action(async (file: string) => {
-      const [{ bringBack }, { settingsFrom }] = await Promise.all([
-        import('./backup.ts'),
-        import('./settings.ts'),
-      ])
-      process.exitCode = await bringBack(settingsFrom(process.env), file)
-    })
+interface FileCommand {
+  name: string
+  description: string
+  file: string
+  /** What it ends with, where that may be bad. */
+  run: (settings: Settings, file: string) => Promise<number | undefined>
 }
 
-function addTakeOut(kobrin: Command): void {
-  kobrin
-    .command('take-out')
-    .description('write everything to a zip file in open formats, also beside a serving house')
-    .argument('<file>', 'where to; what is there before stays until the new one is whole')
-    .action(async (file: string) => {
-      const [{ exportAll }, { settingsFrom }] = await Promise.all([
-        import('./takeOut.ts'),
-        import('./settings.ts'),
-      ])
-      await exportAll(settingsFrom(process.env), file)
-    })
-  kobrin
-    .command('move-in')
-    .description('make a house again, in an empty record, of what was taken out of another')
-    .argument('<file>', 'a file of `kobrin take-out`')
-    .action(async (file: string) => {
-      const [{ importAll }, { settingsFrom }] = await Promise.all([
-        import('./takeOut.ts'),
-        import('./settings.ts'),
-      ])
-      process.exitCode = await importAll(settingsFrom(process.env), file)
-    })
+const WHERE_TO = 'where to; what is there before stays until the new one is whole'
+
+/** What writes the record to a file, or makes one of a file. */
+const FILE_COMMANDS: readonly FileCommand[] = [
+  {
+    name: 'backup',
+    description: 'write the whole record to a file, also beside a serving house',
+    file: WHERE_TO,
+    run: async (settings, file) => (await import('./backup.ts')).makeBackup(settings, file),
+  },
+  {
+    name: 'restore',
+    description: 'bring a backup into an empty record and look it over',
+    file: 'a file of `kobrin backup`',
+    run: async (settings, file) => (await import('./backup.ts')).bringBack(settings, file),
+  },
+  {
+    name: 'take-out',
+    description: 'write everything to a zip file in open formats, also beside a serving house',
+    file: WHERE_TO,
+    run: async (settings, file) => (await import('./takeOut.ts')).exportAll(settings, file),
+  },
+  {
+    name: 'move-in',
+    description: 'make a house again, in an empty record, of what was taken out of another',
+    file: 'a file of `kobrin take-out`',
+    run: async (settings, file) => (await import('./takeOut.ts')).importAll(settings, file),
+  },
+]
+
+function addFileCommands(kobrin: Command): void {
+  for (const { name, description, file: about, run } of FILE_COMMANDS)
+    kobrin
+      .command(name)
+      .description(description)
+      .argument('<file>', about)
+      .action(async (file: string) => {
+        const { settingsFrom } = await import('./settings.ts')
+        process.exitCode = await run(settingsFrom(process.env), file)
+      })
 }
 
 function addCompute(kobrin: Command): void {
@@ -147,7 +148,7 @@ function program(): Command {
   const kobrin = new Command('kobrin').description(
     'The shared daily record for people who keep many small animals.',
   )
-  for (const add of [addServing, addUpkeep, addBackup, addTakeOut, addCompute]) add(kobrin)
+  for (const add of [addServing, addUpkeep, addFileCommands, addCompute]) add(kobrin)
   return kobrin
 }
 

@@ -6,7 +6,7 @@ import { openBeside, openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
 
 /** Writes everything on record to a zip file in open formats, also while a house is serving it. */
-export async function exportAll(settings: Settings, file: string): Promise<void> {
+export async function exportAll(settings: Settings, file: string): Promise<undefined> {
   const opened = await openBeside(settings)
   const part = `${resolve(file)}.part`
   try {

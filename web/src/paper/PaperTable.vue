@@ -3,7 +3,6 @@ import type { Task } from '@kobrin/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import InputText from 'primevue/inputtext'
 import { computed, nextTick, useTemplateRef } from 'vue'
 import type { ComponentPublicInstance } from 'vue'
 import BegunBefore from '../drafts/BegunBefore.vue'
@@ -13,6 +12,7 @@ import type { Face } from '../walk/stops.ts'
 import { isToCome } from '../time/whens.ts'
 import { useToday } from '../time/useToday.ts'
 import { unitHere } from '../words/measures.ts'
+import PaperCell from './PaperCell.vue'
 import { sayPlanned } from './saying.ts'
 import type { SheetRow } from './sheet.ts'
 import type { ExtraColumn } from './usePaperRound.ts'
@@ -105,36 +105,26 @@ function onKey(event: KeyboardEvent): void {
         <template #body="{ data: row }: { data: SheetRow }">
           <template v-if="round.openIn(row, column.key).length > 0">
             <p class="quiet planned">{{ sayPlanned(round.openIn(row, column.key)) }}</p>
-            <InputText
+            <PaperCell
               :model-value="round.typedIn(row.resident, column.key)"
-              :data-column="column.key"
-              :aria-label="labelOf(row, column.name)"
-              :invalid="round.complaintAt(row.resident, column.key) !== ''"
-              autocomplete="off"
-              class="cell"
+              :column="column.key"
+              :label="labelOf(row, column.name)"
+              :complaint="round.complaintAt(row.resident, column.key)"
               @update:model-value="round.type(row.resident, column.key, $event ?? '')"
             />
-            <p v-if="round.complaintAt(row.resident, column.key)" class="fault">
-              {{ round.complaintAt(row.resident, column.key) }}
-            </p>
           </template>
           <p v-else class="quiet planned">{{ sayPlanned(shownIn(row, column.key)) }}</p>
         </template>
       </Column>
       <Column v-for="extra in EXTRAS" :key="extra" :header="extraNames[extra]">
         <template #body="{ data: row }: { data: SheetRow }">
-          <InputText
+          <PaperCell
             :model-value="round.typedIn(row.resident, extra)"
-            :data-column="extra"
-            :aria-label="labelOf(row, extraNames[extra])"
-            :invalid="round.complaintAt(row.resident, extra) !== ''"
-            autocomplete="off"
-            :class="extra === 'note' ? 'note' : 'cell'"
+            :column="extra"
+            :label="labelOf(row, extraNames[extra])"
+            :complaint="round.complaintAt(row.resident, extra)"
             @update:model-value="round.type(row.resident, extra, $event ?? '')"
           />
-          <p v-if="round.complaintAt(row.resident, extra)" class="fault">
-            {{ round.complaintAt(row.resident, extra) }}
-          </p>
         </template>
       </Column>
     </DataTable>
@@ -156,14 +146,6 @@ function onKey(event: KeyboardEvent): void {
 
 .planned {
   font-size: 0.8125rem;
-}
-
-.cell {
-  width: 5.5em;
-}
-
-.note {
-  width: 14em;
 }
 
 .fault {
