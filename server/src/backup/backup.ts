@@ -8,7 +8,7 @@ import { createGunzip, createGzip } from 'node:zlib'
 import { z } from 'zod'
 import type { Database, DatabaseAddress } from '../database/connect.ts'
 import { KobrinFault } from '../errors/fault.ts'
-import { carryPhotos, photosOnRecord } from '../photos/carry.ts'
+import { carryPhotos, photosIn, photosOnRecord } from '../photos/carry.ts'
 import { VERSION } from '../version.ts'
 import { startProgram } from './programs.ts'
 
@@ -113,7 +113,8 @@ export async function backup(
     await onDisk(part)
     await requireAsWritten(part, packed.sum())
     // A picture is on the disk before it is on record: whatever the record names is there by now.
-    if (photos) await carryPhotos(await photosOnRecord(photos.db), photos.folder, photosBeside(file))
+    if (photos)
+      await carryPhotos(await photosOnRecord(photos.db), photosIn(photos.folder), photosBeside(file))
     await rename(part, file)
     return header
   } catch (error) {

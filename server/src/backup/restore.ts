@@ -1,6 +1,6 @@
 import type { Connection, DatabaseAddress } from '../database/connect.ts'
 import { migrate } from '../database/migrate.ts'
-import { carryPhotos, photosOnRecord } from '../photos/carry.ts'
+import { carryPhotos, photosIn, photosOnRecord } from '../photos/carry.ts'
 import { requireEmpty } from '../setup/requireEmpty.ts'
 import type { BackupHeader } from './backup.ts'
 import { photosBeside, pourIn, verify } from './backup.ts'
@@ -17,7 +17,7 @@ export async function restore(
   await pourIn(address, file)
   await migrate(connection)
   const missing = photos
-    ? await carryPhotos(await photosOnRecord(connection.db), photosBeside(file), photos)
+    ? await carryPhotos(await photosOnRecord(connection.db), photosIn(photosBeside(file)), photos)
     : []
   return { ...header, missing: missing.length }
 }

@@ -1,10 +1,10 @@
 import type { Me, Shift } from '@kobrin/contract'
 import type { FastifyReply, FastifyRequest } from 'fastify'
-import type { Services } from '../services.ts'
-import type { Device } from './devices.ts'
+import type { Device, Devices } from './devices.ts'
 import { DEVICE_COOKIE, SESSION_COOKIE } from './guard.ts'
-import type { Try } from './guesses.ts'
+import type { Guesses, Try } from './guesses.ts'
 import { decoyHash, matches } from './passphrase.ts'
+import type { Sessions } from './sessions.ts'
 
 export const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
 /** Begun anew with every sign-in. */
@@ -35,7 +35,11 @@ export function createDoor({
   sessions,
   devices,
   guesses,
-}: Pick<Services, 'sessions' | 'devices' | 'guesses'>) {
+}: {
+  sessions: Sessions
+  devices: Devices
+  guesses: Guesses
+}) {
   async function knownDevice(request: FastifyRequest): Promise<{ device: Device; token: string } | null> {
     const token = request.cookies[DEVICE_COOKIE]
     const device = token ? await devices.find(token) : null

@@ -19,8 +19,8 @@ import { KobrinFault } from '../errors/fault.ts'
 import { sheetVersion } from '../library/tables.ts'
 import { giveCode } from '../people/commands.ts'
 import { staff } from '../people/tables.ts'
-import { photosOnRecord } from '../photos/carry.ts'
-import { fileOf as fileOfPhoto, hashOf, SIZES, writeWhole } from '../photos/store.ts'
+import type { PhotoSource } from '../photos/carry.ts'
+import { carryPhotos } from '../photos/carry.ts'
 import { photo } from '../photos/tables.ts'
 import { requireEmpty } from '../setup/requireEmpty.ts'
 import * as site from '../site/tables.ts'
@@ -220,23 +220,15 @@ async function keepStreams(tx: Transaction, ends: Bookmark): Promise<void> {
   await inChunks(rows, ROWS, (some) => tx.insert(stream).values(some))
 }
 
-/** Brings the pictures to where they lie here. Answers those that are missing, or are not what they were. */
-async function unpackPhotos(db: Database, from: Opened, folder: string): Promise<string[]> {
-  const missing: string[] = []
-  for (const hash of await photosOnRecord(db)) {
-    const [kept, small] = await Promise.all(
-      SIZES.map(async (size) => {
-        const name = photoFile(hash, size)
-        return from.parts.has(name) ? wholeBuffer(await streamOf(from, name)) : null
-      }),
-    )
-    if (!kept || !small || hashOf(kept) !== hash) missing.push(hash)
-    else {
-      await writeWhole(fileOfPhoto(folder, hash, 'small'), small)
-      await writeWhole(fileOfPhoto(folder, hash, 'kept'), kept)
-    }
+/** Brings the pictures to where they lie here, before the record that speaks of them. Answers those that are missing,
+ * or are not what they were. */
+async function unpackPhotos(from: Opened, folder: string): Promise<string[]> {
+  const hashes = new Set((await allOf(from, 'photos')).map(({ hash }) => hash))
+  const packed: PhotoSource = async (hash, size) => {
+    const name = photoFile(hash, size)
+    return from.parts.has(name) ? wholeBuffer(await streamOf(from, name)) : null
   }
-  return missing
+  return carryPhotos(hashes, packed, folder)
 }
 
 /** A code for each curator. */
@@ -266,6 +258,7 @@ export async function moveIn(db: Database, file: string, now: Date, photos: stri
   try {
     const house = readAs(TakenHouse, await wholeText(await streamOf(from, HOUSE_FILE)), HOUSE_FILE)
     await requireEmpty(db)
+    const missing = photos === null ? [] : await unpackPhotos(from, photos)
     await db.transaction(async (tx) => {
       const places = await furnish(tx, from, house)
       const { told, last } = await keepHistories(tx, from)
@@ -276,7 +269,6 @@ export async function moveIn(db: Database, file: string, now: Date, photos: stri
       const changes = await moved(from, 'changes', (some) => tx.insert(change).values(some))
       await keepStreams(tx, furthest(last, lastPlaces(changes)))
     })
-    const missing = photos === null ? [] : await unpackPhotos(db, from, photos)
     return {
       name: house.name,
       at: house.at,
