@@ -190,20 +190,14 @@ function watched(
   return { standstill, pulse: createPulse(connection, { onChange: standstill.found }) }
 }
 
+type ServiceOptions = Required<
+  Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos'>
+>
+
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  {
-    connection,
-    now,
-    heartbeatMs,
-    dataDir,
-    firstCode,
-    backups,
-    photos,
-  }: Required<
-    Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos'>
-  >,
+  { connection, now, heartbeatMs, dataDir, firstCode, backups, photos }: ServiceOptions,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
