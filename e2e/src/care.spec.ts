@@ -51,7 +51,7 @@ test('the light of a plan is read with its source and changed by a senior', asyn
   const { page, openRecord } = await keeper('tomas')
   await openRecord('Caulk')
   await page.getByRole('link', { name: 'Plan', exact: true }).click()
-  const winter = page.locator('li').filter({ hasText: 'Light in winter' })
+  const winter = page.getByRole('listitem').filter({ hasText: 'Light in winter' })
   await expect(winter).toContainText('10–11 h')
   await choose(page, 'What to change', 'Light in winter')
   await page.getByLabel('to', { exact: true }).fill('9')

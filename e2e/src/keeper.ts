@@ -27,6 +27,8 @@ export interface Keeper {
 export async function choose(page: Page, label: string, option: string | RegExp = /./): Promise<void> {
   await page.getByRole('combobox', { name: label, exact: true }).click()
   await page.locator('.p-select-option').filter({ hasText: option }).first().click()
+  // Until it has gone its options are lines like any other.
+  await expect(page.locator('.p-select-overlay')).toHaveCount(0)
 }
 
 type Stored = Awaited<ReturnType<BrowserContext['storageState']>>['cookies']

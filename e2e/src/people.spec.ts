@@ -64,4 +64,7 @@ test('whoever likes ounces reads and types them; the record keeps grams', async 
   await measure('g and kg, mm, °C, l')
   await again.page.reload()
   await expect(again.page.locator('ol > li').filter({ hasText: 'Weighed 907 g' })).toBeVisible()
+  // It was no weighing: nobody is to find it.
+  await page.getByRole('button', { name: 'Take back' }).click()
+  await allSent()
 })

@@ -270,7 +270,7 @@ test('a slipped decimal is questioned in place, and nothing typed is lost', asyn
   const question = page.getByRole('alertdialog', { name: 'Is this right?' })
   await expect(question).toContainText('Perhaps the decimal slipped.')
   await question.getByRole('button', { name: 'Type it again' }).click()
-  await expect(page.getByLabel('Weight')).toHaveValue(`${slipped} g`)
+  await expect(page.getByRole('spinbutton', { name: 'Weight' })).toHaveValue(`${slipped} g`)
   await page.keyboard.press('Enter')
   await question.getByRole('button', { name: /^Looked again/ }).click()
   await expect(page.locator('.undo')).toContainText('looked at twice')
