@@ -74,6 +74,16 @@ function folderOf(dataDir: string): Folder {
   }
 }
 
+/** Of its own: a MariaDB that starts throws away the temporary tables of any other that shares the folder. And not
+ * beside the data: where that disk is full, what is there can still be read. */
+function newScratch(): string {
+  return mkdtempSync(join(tmpdir(), 'kobrin-scratch-'))
+}
+
+function letGoOf(scratch: string): void {
+  rmSync(scratch, { recursive: true, force: true })
+}
+
 function asRoot(): string[] {
   return process.getuid?.() === 0 ? ['--user=root'] : []
 }
@@ -107,6 +117,7 @@ function createData(folder: Folder): void {
     )
   }
   mkdirSync(folder.data, { recursive: true, mode: 0o700 })
+  const scratch = newScratch()
   const made = spawnSync(
     program('mariadb-install-db', SERVER),
     [
@@ -116,8 +127,9 @@ function createData(folder: Folder): void {
       '--skip-test-db',
       ...asRoot(),
     ],
-    { encoding: 'utf8' },
+    { encoding: 'utf8', env: { ...process.env, TMPDIR: scratch } },
   )
+  letGoOf(scratch)
   if (made.status !== 0) {
     throw new KobrinFault(
       'database_damaged',
@@ -194,9 +206,7 @@ function damaged(folder: Folder): KobrinFault {
 
 async function launch(folder: Folder): Promise<number> {
   writeFileSync(folder.initSql, initStatements(secretOf(folder)), { mode: 0o600 })
-  // Of its own: a MariaDB that starts throws away the temporary tables of any other that shares the folder. And not
-  // beside the data: where that disk is full, what is there can still be read.
-  const scratch = mkdtempSync(join(tmpdir(), 'kobrin-scratch-'))
+  const scratch = newScratch()
   const log = openSync(folder.log, 'a', 0o600)
   // A group of its own, so that Ctrl-C in the terminal lets us close the record before the database goes.
   const child = spawn(
@@ -222,7 +232,7 @@ async function launch(folder: Folder): Promise<number> {
   child.unref()
   // A child that cannot be started says so in an event; one that dies has an exit code.
   child.once('error', () => undefined)
-  child.once('exit', () => rmSync(scratch, { recursive: true, force: true }))
+  child.once('exit', () => letGoOf(scratch))
   const until = Date.now() + START_PATIENCE_MS
   while (Date.now() < until) {
     if (child.exitCode !== null || child.pid === undefined) throw damaged(folder)
