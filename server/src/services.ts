@@ -38,9 +38,9 @@ export interface Services extends Authors {
   siteZone: () => Promise<string>
   /** Makes a backup every night; null where somebody else does. */
   nightly: Nightly | null
-  /** When this server began, ms. */
   /** Where pictures lie; null where none are kept. */
   photos: string | null
+  /** When this server began, ms. */
   startedAt: number
   /** With it a house is set up; null where there is one. */
   firstCode: string | null

@@ -51,19 +51,21 @@ export async function writeWhole(file: string, bytes: Buffer): Promise<void> {
   await rename(part, file)
 }
 
+/** Upright, and with no side longer than that. `width` and `height` are those of the upright picture. */
 async function shrunk(bytes: Buffer, width: number, height: number, most: number): Promise<Buffer> {
   const picture = new Transformer(bytes).rotate()
   const longer = Math.max(width, height)
   if (longer > most) {
     const by = most / longer
-    // A picture on its side is turned first: its sides may have changed places.
-    const [w, h] = [Math.max(1, Math.round(width * by)), Math.max(1, Math.round(height * by))]
-    picture.resize({ width: w, height: h })
+    picture.resize({
+      width: Math.max(1, Math.round(width * by)),
+      height: Math.max(1, Math.round(height * by)),
+    })
   }
   return picture.webp(QUALITY)
 }
 
-/** Turned upright, its sides may have changed places. */
+/** From this orientation on a camera lay on its side: upright, width and height change places. */
 const ON_ITS_SIDE = 5
 
 /** Makes a picture anew, smaller and without anything but the picture, and keeps it with a small one. Throws
@@ -78,9 +80,10 @@ export async function keepPhoto(folder: string, bytes: Buffer): Promise<MadePhot
     const isTurned = orientation >= ON_ITS_SIDE
     const [w, h] = isTurned ? [height, width] : [width, height]
     kept = await shrunk(bytes, w, h, KEPT_PX)
-    small = await shrunk(bytes, w, h, SMALL_PX)
     const made = await new Transformer(kept).metadata()
     size = { width: made.width, height: made.height }
+    // Of the one that is kept: what a camera made need not be unpacked twice.
+    small = await shrunk(kept, made.width, made.height, SMALL_PX)
   } catch {
     throw new KobrinProblem('no_photo')
   }

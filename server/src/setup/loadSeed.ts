@@ -11,6 +11,7 @@ import { touchRows } from '../entries/touchRows.ts'
 import { renewLibrary } from '../library/commands.ts'
 import { hashSecret } from '../people/passphrase.ts'
 import { staff } from '../people/tables.ts'
+import { bayRow, boxRow, residentRow, roomRow } from '../site/placeRows.ts'
 import * as site from '../site/tables.ts'
 
 const ROWS_PER_INSERT = 2000
@@ -34,19 +35,10 @@ async function loadPeople(tx: Transaction, seed: SiteSeed): Promise<void> {
 async function loadPlaces(tx: Transaction, seed: SiteSeed): Promise<void> {
   const { name, zone, schools } = seed
   await tx.insert(site.site).values({ id: 1, name, zone, schools })
-  await tx.insert(site.room).values(
-    seed.rooms.map(({ order, celsius, ...room }) => ({
-      ...room,
-      walkOrder: order,
-      coolest: celsius?.[0] ?? null,
-      warmest: celsius?.[1] ?? null,
-    })),
-  )
-  await tx.insert(site.bay).values(seed.bays.map(({ order, ...bay }) => ({ ...bay, walkOrder: order })))
-  await inChunks(
-    seed.enclosures.map(({ row, column, ...box }) => ({ ...box, shelf: row, slot: column })),
-    ROWS_PER_INSERT,
-    (chunk) => tx.insert(site.enclosure).values(chunk),
+  await tx.insert(site.room).values(seed.rooms.map(roomRow))
+  await tx.insert(site.bay).values(seed.bays.map(bayRow))
+  await inChunks(seed.enclosures.map(boxRow), ROWS_PER_INSERT, (chunk) =>
+    tx.insert(site.enclosure).values(chunk),
   )
 }
 
@@ -102,14 +94,9 @@ async function loadSubjects(tx: Transaction, histories: ReadonlyMap<string, Hist
   const registers = rows.flatMap(({ id, state }) =>
     'register' in state && state.register ? { id, register: state.register } : [],
   )
-  const numbered = registers.map(({ id, register: { name, sheet, stage, schools } }, index) => ({
-    id,
-    accession: String(index + 1).padStart(DIGITS, '0'),
-    name,
-    sheetId: sheet,
-    stage,
-    schools,
-  }))
+  const numbered = registers.map(({ id, register }, index) =>
+    residentRow(id, String(index + 1).padStart(DIGITS, '0'), register),
+  )
   await inChunks(numbered, ROWS_PER_INSERT, (chunk) => tx.insert(site.resident).values(chunk))
   await tx.update(site.numbering).set({ last: numbered.length })
 }

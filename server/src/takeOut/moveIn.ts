@@ -23,6 +23,7 @@ import type { PhotoSource } from '../photos/carry.ts'
 import { carryPhotos } from '../photos/carry.ts'
 import { photo } from '../photos/tables.ts'
 import { requireEmpty } from '../setup/requireEmpty.ts'
+import { bayRow, boxRow, residentRow, roomRow } from '../site/placeRows.ts'
 import * as site from '../site/tables.ts'
 import { createOwnStream } from '../streams/ownStream.ts'
 import { stream } from '../streams/tables.ts'
@@ -108,24 +109,9 @@ async function furnish(tx: Transaction, from: Opened, house: TakenHouse): Promis
   // An empty record has the sheets that came with it.
   for (const table of [sheetVersion, site.sheet, change, stream]) await tx.delete(table)
   await moved(from, 'people', (some) => tx.insert(staff).values(some))
-  const rooms = await moved(from, 'rooms', (some) =>
-    tx.insert(site.room).values(
-      some.map(({ order, celsius, ...room }) => ({
-        ...room,
-        walkOrder: order,
-        coolest: celsius?.[0] ?? null,
-        warmest: celsius?.[1] ?? null,
-      })),
-    ),
-  )
-  const bays = await moved(from, 'bays', (some) =>
-    tx.insert(site.bay).values(some.map(({ order, ...bay }) => ({ ...bay, walkOrder: order }))),
-  )
-  const boxes = await moved(from, 'boxes', (some) =>
-    tx
-      .insert(site.enclosure)
-      .values(some.map(({ row, column, ...box }) => ({ ...box, shelf: row, slot: column }))),
-  )
+  const rooms = await moved(from, 'rooms', (some) => tx.insert(site.room).values(some.map(roomRow)))
+  const bays = await moved(from, 'bays', (some) => tx.insert(site.bay).values(some.map(bayRow)))
+  const boxes = await moved(from, 'boxes', (some) => tx.insert(site.enclosure).values(some.map(boxRow)))
   await moved(from, 'pastBays', (some) =>
     tx.insert(site.bayPast).values(some.map(({ bay, ...past }) => ({ ...past, bayId: bay }))),
   )
@@ -175,8 +161,7 @@ async function keepHistory(
   if (!('register' in state) || !state.register) return
   const accession = numbers.get(id)
   if (accession === undefined) throw damaged(`${state.register.name} has no number`)
-  const { name, sheet, stage, schools } = state.register
-  await tx.insert(site.resident).values({ id, accession, name, sheetId: sheet, stage, schools })
+  await tx.insert(site.resident).values(residentRow(id, accession, state.register))
 }
 
 /** Keeps every history. Answers the last place of each stream, and the subjects. */

@@ -32,12 +32,15 @@ function pathsIn({ properties = {} }: ObjectSchema, before: string[] = []): stri
   })
 }
 
-const PATHS: ReadonlyMap<FactKind, string[][]> = new Map(
-  FACT_KINDS.map((kind) => [
-    kind,
-    pathsIn(z.toJSONSchema(kindOf(kind).payload, { unrepresentable: 'any', io: 'input' }) as ObjectSchema),
-  ]),
-)
+/** Worked out when something is taken out: a server that begins does not wait for it. */
+function columnsByKind(): ReadonlyMap<FactKind, string[][]> {
+  return new Map(
+    FACT_KINDS.map((kind) => [
+      kind,
+      pathsIn(z.toJSONSchema(kindOf(kind).payload, { unrepresentable: 'any', io: 'input' }) as ObjectSchema),
+    ]),
+  )
+}
 
 function at(value: unknown, path: readonly string[]): Cell {
   let found = value
@@ -98,6 +101,7 @@ export function createTables(folder: string, furnishing: Furnishing): Tables {
   const { zone } = furnishing.house
   const { numberOf, nameOf } = names(furnishing)
   const sheets = new Map(furnishing.sheets.map((sheet) => [sheet.id, sheet]))
+  const columns = columnsByKind()
   const waiting = new Map<string, string>()
   const begun = new Set<string>()
 
@@ -121,7 +125,7 @@ export function createTables(folder: string, furnishing: Furnishing): Tables {
       numberOf.get(fact.subject),
       nameOf.get(fact.subject),
       nameOf.get(fact.author),
-      ...(PATHS.get(fact.kind) ?? []).map((path) => at(fact.payload, path)),
+      ...(columns.get(fact.kind) ?? []).map((path) => at(fact.payload, path)),
       written,
       fact.subject,
       fact.uid,
@@ -157,7 +161,7 @@ export function createTables(folder: string, furnishing: Furnishing): Tables {
         await add('residents.csv', RESIDENT_COLUMNS, [residentRow(first.subject, resident)])
       }
       for (const kind of new Set(facts.map((fact) => fact.kind))) {
-        const head = [...ABOUT, ...(PATHS.get(kind) ?? []).map((path) => path.join('.')), ...IDENTITY]
+        const head = [...ABOUT, ...(columns.get(kind) ?? []).map((path) => path.join('.')), ...IDENTITY]
         await add(`${kind}.csv`, head, facts.filter((fact) => fact.kind === kind).map(rowOf))
       }
     },
