@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import DatePicker from 'primevue/datepicker'
 import { computed, nextTick, shallowRef } from 'vue'
+import { usePrinting } from '../app/usePrinting.ts'
 import '../app/page.css'
 import ChoiceField from '../fields/ChoiceField.vue'
 import DayField from '../fields/DayField.vue'
@@ -51,15 +52,20 @@ const clock = computed<Date>({
   },
 })
 
-/** Which sheets are on the page while it is printed. */
-const printed = shallowRef<'this' | 'all'>('this')
-const sheets = computed(() => (printed.value === 'all' ? faces.value : shown.value ? [shown.value] : []))
+/** Which sheets a button asked for: they stand on the page before it is printed, for nothing is drawn meanwhile. */
+const asked = shallowRef<'this' | 'all' | null>(null)
+const printing = usePrinting()
+/** On the screen nobody reads them. */
+const sheets = computed(() => {
+  if (asked.value === 'all') return faces.value
+  return shown.value && (asked.value === 'this' || printing.value) ? [shown.value] : []
+})
 
 async function print(which: 'this' | 'all'): Promise<void> {
-  printed.value = which
+  asked.value = which
   await nextTick()
   window.print()
-  printed.value = 'this'
+  asked.value = null
 }
 </script>
 
