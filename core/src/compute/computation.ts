@@ -26,6 +26,14 @@ export const RefusalCode = z.discriminatedUnion('code', [
   coded('winterNotShorter', {}),
   coded('materialUnknown', { material: z.string(), needs: z.array(z.string()) }),
   coded('noDepth', {}),
+  coded('tooFewPoints', { points: z.number(), days: z.number() }),
+  coded('allAlike', {}),
+  coded('noOptimum', {}),
+  coded('tooUncertain', {}),
+  coded('straight', {}),
+  coded('noDistribution', {}),
+  /** The numbers are so large or so small that the answer cannot be written. */
+  coded('outOfRange', {}),
 ])
 export type RefusalCode = z.infer<typeof RefusalCode>
 
@@ -35,4 +43,14 @@ export type Refusal = z.infer<typeof Refusal>
 
 export function refusal(reason: RefusalCode): Refusal {
   return { refused: true, reason }
+}
+
+function isWritable(value: unknown): boolean {
+  if (typeof value === 'number') return Number.isFinite(value)
+  return typeof value !== 'object' || value === null || Object.values(value).every(isWritable)
+}
+
+/** An answer all of whose numbers can be written, or that there is none. */
+export function writable<T extends object>(answer: T): T | Refusal {
+  return isWritable(answer) ? answer : refusal({ code: 'outOfRange' })
 }

@@ -2,10 +2,13 @@ import type { Computation } from './computation.ts'
 import { dayLengthComputation } from './dayLengthComputation.ts'
 import { dilutionComputation } from './dilutionComputation.ts'
 import { fitComputation } from './fitComputation.ts'
+import { growthFitComputation } from './growthFitComputation.ts'
 import { mixComputation } from './mixComputation.ts'
 import { planComputation } from './planComputation.ts'
 import { preySizeComputation } from './preySizeComputation.ts'
+import { renewalComputation } from './renewalComputation.ts'
 import { walkComputation } from './walkComputation.ts'
+import { weightTrendComputation } from './weightTrendComputation.ts'
 
 /** Every computation that can be asked for by name. */
 export const computations: readonly Computation[] = [
@@ -16,4 +19,7 @@ export const computations: readonly Computation[] = [
   preySizeComputation,
   dayLengthComputation,
   dilutionComputation,
+  growthFitComputation,
+  weightTrendComputation,
+  renewalComputation,
 ]

@@ -1,4 +1,4 @@
-import { weightLevel } from '../growth/weightLevel.ts'
+import { weightLevel } from '../weightTrend/weightLevel.ts'
 import type { Draft } from './entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
 import type { Day } from '../time/day.ts'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { emptyState } from '../fold/replay.ts'
-import { weightLevel } from '../growth/weightLevel.ts'
+import { weightLevel } from '../weightTrend/weightLevel.ts'
 import type { AmountRule, Food } from '../plan/duty.ts'
 import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
 import { CRICKETS, dutyOf, planOf } from '../testing/plans.ts'

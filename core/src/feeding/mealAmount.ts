@@ -1,8 +1,8 @@
 import * as z from 'zod/mini'
 import type { FeedLine } from './feedingState.ts'
 import type { GrowthState } from '../growth/growthState.ts'
-import { weightFact } from '../growth/weightFact.ts'
-import type { WeightLevel } from '../growth/weightLevel.ts'
+import { weightFact } from '../weightTrend/weightFact.ts'
+import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { AmountRule, FoodSize } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 

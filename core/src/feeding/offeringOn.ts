@@ -1,5 +1,5 @@
 import { countOf } from '../count/countOf.ts'
-import type { WeightLevel } from '../growth/weightLevel.ts'
+import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { Duty, Food } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { ResidentState } from '../residents/residentState.ts'

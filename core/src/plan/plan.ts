@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Weighing } from '../growth/weighing.ts'
+import { Weighing } from '../weightTrend/weighing.ts'
 import { Bounds } from '../plausible/plausible.ts'
 import { Rest } from '../rest/rest.ts'
 import { ZoneTarget } from '../sheet/climate.ts'

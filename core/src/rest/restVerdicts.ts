@@ -1,5 +1,5 @@
-import { weightFact } from '../growth/weightFact.ts'
-import { weightLevel } from '../growth/weightLevel.ts'
+import { weightFact } from '../weightTrend/weightFact.ts'
+import { weightLevel } from '../weightTrend/weightLevel.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Evidence } from '../verdicts/evidence.ts'

@@ -1,5 +1,5 @@
 import * as z from 'zod/mini'
-import { Weighing } from '../growth/weighing.ts'
+import { Weighing } from '../weightTrend/weighing.ts'
 import { HoldRule } from '../plan/holdRule.ts'
 import { Water } from '../readings/water.ts'
 import { ZoneTarget } from './climate.ts'

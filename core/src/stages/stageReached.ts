@@ -1,6 +1,6 @@
 import { countOf } from '../count/countOf.ts'
 import type { ResidentState } from '../residents/residentState.ts'
-import type { WeightLevel } from '../growth/weightLevel.ts'
+import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { StageEnd } from '../sheet/stage.ts'
 import type { Day } from '../time/day.ts'

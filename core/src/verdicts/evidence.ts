@@ -1,6 +1,6 @@
 import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { ResidentState } from '../residents/residentState.ts'
-import type { WeightLevel } from '../growth/weightLevel.ts'
+import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Readings } from '../readings/readingsState.ts'

@@ -1,7 +1,7 @@
 import { conditionAdvice } from '../condition/conditionAdvice.ts'
 import { stageReached } from '../stages/stageReached.ts'
 import type { ResidentState } from '../residents/residentState.ts'
-import { weightLevel } from '../growth/weightLevel.ts'
+import { weightLevel } from '../weightTrend/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { About } from '../stages/stageReached.ts'

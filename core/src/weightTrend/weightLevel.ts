@@ -1,4 +1,7 @@
-import type { WeightReading } from './growthState.ts'
+import type { WeightReading } from '../growth/growthState.ts'
+import type { Range } from '../sheet/range.ts'
+import type { Belief, Logged } from './localTrend.ts'
+import { believing, expectedReading, isTrend } from './localTrend.ts'
 import type { Weighing } from './weighing.ts'
 
 /** A reading is suspect when its standardised innovation exceeds this. */
@@ -19,58 +22,18 @@ export interface WeightLevel {
   suspects: string[]
 }
 
-interface Kalman {
-  day: number
-  level: number
-  slope: number
-  ll: number
-  ls: number
-  ss: number
+/** The weighings of one animal, judged: what counts, and what was set aside. */
+export interface WeightCourse {
+  /** Null without a reading that counts. */
+  level: WeightLevel | null
+  belief: Belief | null
+  /** Those that count, oldest first, in runs: a new one begins where a trend was overthrown. */
+  runs: readonly (readonly WeightReading[])[]
+  suspects: readonly WeightReading[]
 }
 
-/** Level and slope after the first two distinct days: exactly what a flat start gives. */
-function resolved(
-  first: { day: number; y: number; n: number },
-  day: number,
-  y: number,
-  { r, q }: Weighing,
-): Kalman {
-  const dt = day - first.day
-  const r2 = r * r
-  const firstVar = r2 / first.n
-  const slopeVar = (r2 + firstVar + (q * dt ** 3) / 3) / dt ** 2
-  return { day, level: y, slope: (y - first.y) / dt, ll: r2, ls: r2 / dt, ss: slopeVar }
-}
-
-function predicted(k: Kalman, day: number, q: number): Kalman {
-  const dt = day - k.day
-  return {
-    day,
-    level: k.level + k.slope * dt,
-    slope: k.slope,
-    ll: k.ll + 2 * dt * k.ls + dt * dt * k.ss + (q * dt ** 3) / 3,
-    ls: k.ls + dt * k.ss + (q * dt * dt) / 2,
-    ss: k.ss + q * dt,
-  }
-}
-
-function updated(k: Kalman, y: number, r: number): Kalman {
-  const f = k.ll + r * r
-  const gainLevel = k.ll / f
-  const gainSlope = k.ls / f
-  const v = y - k.level
-  return {
-    day: k.day,
-    level: k.level + gainLevel * v,
-    slope: k.slope + gainSlope * v,
-    ll: k.ll * (1 - gainLevel),
-    ls: k.ls * (1 - gainLevel),
-    ss: k.ss - gainSlope * k.ls,
-  }
-}
-
-function innovation(k: Kalman, y: number, r: number): number {
-  return (y - k.level) / Math.sqrt(k.ll + r * r)
+function loggedOf({ day, grams }: WeightReading): Logged {
+  return { day, y: Math.log(grams) }
 }
 
 function agree(a: WeightReading, b: WeightReading, r: number): boolean {
@@ -83,59 +46,33 @@ function vouchedFor(reading: WeightReading, next: WeightReading | undefined, r: 
 }
 
 /** Further from what was believed than an animal grows or wastes in that time. */
-function beyondGrowth(before: Pick<Start, 'day' | 'y'>, { day, grams }: WeightReading, r: number): boolean {
+function beyondGrowth(before: Logged, { day, grams }: WeightReading, r: number): boolean {
   const dt = day - before.day
   const most = Math.min(MOST_GROWTH, (GROWTH_A_MONTH * dt) / 30) + GATE * r * Math.SQRT2
   return Math.abs(Math.log(grams) - before.y) > most
 }
 
-function dayOf({ day, grams }: WeightReading): Pick<Start, 'day' | 'y'> {
-  return { day, y: Math.log(grams) }
+/** What a first weight is held against: what one of its stage can weigh. */
+type Bounds = Range | undefined
+
+function isOutside({ grams }: WeightReading, bounds: Bounds): boolean {
+  return bounds !== undefined && (grams < bounds[0] || grams > bounds[1])
 }
 
-/** The readings of the first day that counts, their mean taken. */
-interface Start {
-  day: number
-  y: number
-  n: number
-}
-
-/** What is believed so far: nothing, one day's weight, or a trend. */
-interface Believed {
-  start: Start | null
-  trend: Kalman | null
-  /** The readings behind it, as long as it is only a start. */
-  begunWith: WeightReading[]
-}
-
-const NOTHING: Believed = { start: null, trend: null, begunWith: [] }
-
-function isBeyond({ start, trend }: Believed, reading: WeightReading, { r, q }: Weighing): boolean {
-  if (!trend) return start !== null && beyondGrowth(start, reading, r)
-  const ahead = predicted(trend, reading.day, q)
-  if (Math.abs(innovation(ahead, Math.log(reading.grams), r)) > GATE) return true
-  // After months unweighed nearly anything lies within the trend's own doubt; a slip still does not grow.
-  return beyondGrowth({ day: trend.day, y: trend.level }, reading, r)
-}
-
-function afterReading(
-  { start, trend, begunWith }: Believed,
+function isBeyond(
+  belief: Belief | null,
   reading: WeightReading,
   weighing: Weighing,
-): Believed {
-  const { r, q } = weighing
-  const y = Math.log(reading.grams)
-  if (trend) return { start, trend: updated(predicted(trend, reading.day, q), y, r), begunWith: [] }
-  if (!start) return { start: { day: reading.day, y, n: 1 }, trend: null, begunWith: [reading] }
-  if (reading.day === start.day) {
-    const n = start.n + 1
-    return {
-      start: { day: start.day, n, y: start.y + (y - start.y) / n },
-      trend: null,
-      begunWith: [...begunWith, reading],
-    }
+  bounds: Bounds,
+): boolean {
+  if (!belief) return isOutside(reading, bounds)
+  if (isTrend(belief)) {
+    const expected = expectedReading(belief, reading.day, weighing)
+    const surprise = expected && (Math.log(reading.grams) - expected.mean) / Math.sqrt(expected.variance)
+    if (surprise !== null && Math.abs(surprise) > GATE) return true
   }
-  return { start, trend: resolved(start, reading.day, y, weighing), begunWith: [] }
+  // After months unweighed nearly anything lies within the trend's own doubt; a slip still does not grow.
+  return beyondGrowth({ day: belief.day, y: belief.level }, reading, weighing.r)
 }
 
 /** Whether what was set aside and the next reading speak together against the belief: both could be of one
@@ -143,53 +80,95 @@ function afterReading(
 function outvotes(
   aside: WeightReading,
   reading: WeightReading,
-  believed: Believed,
+  belief: Belief | null,
   weighing: Weighing,
 ): boolean {
-  if (beyondGrowth(dayOf(aside), reading, weighing.r)) return false
-  if (isBeyond(believed, reading, weighing)) return true
+  if (beyondGrowth(loggedOf(aside), reading, weighing.r)) return false
+  if (!belief) return true
+  if (isBeyond(belief, reading, weighing, undefined)) return true
   const apart = (y: number) => Math.abs(Math.log(reading.grams) - y)
-  return !believed.trend && believed.start !== null && apart(dayOf(aside).y) < apart(believed.start.y)
+  return !isTrend(belief) && apart(loggedOf(aside).y) < apart(belief.level)
 }
 
-/** The present weight by a local linear trend on ln grams with a flat start, leaving out suspect
- * readings (Harvey, Forecasting, Structural Time Series Models and the Kalman Filter, 1989).
+function inOrder(readings: readonly WeightReading[]): WeightReading[] {
+  return readings.filter(({ grams }) => grams > 0).sort((a, b) => a.day - b.day)
+}
+
+/** Takes readings in one after the other, setting aside what cannot be. */
+class Gate {
+  belief: Belief | null = null
+  /** The readings behind the belief. */
+  run: WeightReading[] = []
+  readonly runs: WeightReading[][] = []
+  readonly suspects = new Set<string>()
+  aside = null as WeightReading | null
+  readonly #weighing: Weighing
+  readonly #bounds: Bounds
+
+  constructor(weighing: Weighing, bounds: Bounds) {
+    this.#weighing = weighing
+    this.#bounds = bounds
+  }
+
+  #accept(reading: WeightReading): void {
+    this.belief = believing(this.belief, loggedOf(reading), this.#weighing)
+    this.run.push(reading)
+    this.aside = null
+  }
+
+  #beginAnew(from: readonly WeightReading[]): void {
+    // One day's weight that the next ones do not bear out was the slip; a trend was true in its time.
+    if (this.belief && isTrend(this.belief)) this.runs.push(this.run)
+    else for (const { uid, confirmed } of this.run) if (!confirmed) this.suspects.add(uid)
+    for (const { uid } of from) this.suspects.delete(uid)
+    this.belief = null
+    this.run = []
+    for (const reading of from) this.#accept(reading)
+  }
+
+  take(reading: WeightReading, next: WeightReading | undefined): void {
+    const { aside, belief } = this
+    if (aside && outvotes(aside, reading, belief, this.#weighing)) return this.#beginAnew([aside, reading])
+    if (!isBeyond(belief, reading, this.#weighing, this.#bounds)) return this.#accept(reading)
+    if (vouchedFor(reading, next, this.#weighing.r)) {
+      return belief && !isTrend(belief) ? this.#beginAnew([reading]) : this.#accept(reading)
+    }
+    this.suspects.add(reading.uid)
+    this.aside = reading
+  }
+}
+
+/** The weighings by a local linear trend on ln grams, suspect ones set aside.
  *
  * A reading beyond the gate is set aside unless it was confirmed at entry or the next one within 30 days
- * agrees with it. Before there is a trend the gate is what could be growth. Two set aside in a row that
- * could be of one growing animal, however far apart, are the way back: then it is the earlier belief that was
- * wrong, and the trend begins anew with them. So one slip, wherever it stands, is outvoted by the two
- * readings after it.
- *
- * Null without a positive reading. Readings must be in order of day. */
-export function weightLevel(readings: readonly WeightReading[], weighing: Weighing): WeightLevel | null {
-  const kept = readings.filter(({ grams }) => grams > 0)
-  const suspects = new Set<string>()
-  let believed: Believed = NOTHING
-  let aside = null as WeightReading | null
-  const beginAnew = (from: readonly WeightReading[]) => {
-    for (const { uid, confirmed } of believed.begunWith) if (!confirmed) suspects.add(uid)
-    for (const { uid } of from) suspects.delete(uid)
-    believed = from.reduce((known, reading) => afterReading(known, reading, weighing), NOTHING)
-    aside = null
+ * agrees with it. Before there is a trend the gate is what could be growth, and for the very first reading what
+ * one of its stage can weigh. Two set aside in a row that could be of one growing animal, however far apart, are
+ * the way back: then it is the earlier belief that was wrong, and the trend begins anew with them. So one slip,
+ * wherever it stands, is outvoted by the two readings after it. */
+export function weightCourse(
+  readings: readonly WeightReading[],
+  weighing: Weighing,
+  bounds?: Range,
+): WeightCourse {
+  const kept = inOrder(readings)
+  const gate = new Gate(weighing, bounds)
+  for (const [index, reading] of kept.entries()) gate.take(reading, kept[index + 1])
+  const { belief, run, runs } = gate
+  const suspects = kept.filter(({ uid }) => gate.suspects.has(uid))
+  const level = belief && {
+    grams: Math.exp(belief.level),
+    day: belief.day,
+    readings: kept.length,
+    suspects: suspects.map(({ uid }) => uid),
   }
-  for (const [index, reading] of kept.entries()) {
-    if (aside && outvotes(aside, reading, believed, weighing)) beginAnew([aside, reading])
-    else if (!isBeyond(believed, reading, weighing)) {
-      believed = afterReading(believed, reading, weighing)
-      aside = null
-    } else if (vouchedFor(reading, kept[index + 1], weighing.r)) {
-      // One day's weight that the next two do not bear out was the slip.
-      if (!believed.trend) beginAnew([reading])
-      else believed = afterReading(believed, reading, weighing)
-      aside = null
-    } else {
-      suspects.add(reading.uid)
-      aside = reading
-    }
-  }
-  const { start, trend } = believed
-  if (!start) return null
-  const { day, level } = trend ?? { day: start.day, level: start.y }
-  return { grams: Math.exp(level), day, readings: kept.length, suspects: [...suspects] }
+  return { level, belief, runs: [...runs, run], suspects }
+}
+
+/** The present weight with meals, the scale and slips taken out. Null without a reading that counts. */
+export function weightLevel(
+  readings: readonly WeightReading[],
+  weighing: Weighing,
+  bounds?: Range,
+): WeightLevel | null {
+  return weightCourse(readings, weighing, bounds).level
 }

@@ -1,0 +1,180 @@
+import type { Weighing } from './weighing.ts'
+
+/** One weighing as the trend takes it: ln grams on a civil day. */
+export interface Logged {
+  day: number
+  y: number
+}
+
+/** Only one day so far: the mean of its readings. Of the slope nothing is known. */
+export interface Start {
+  day: number
+  level: number
+  /** Readings behind it. */
+  n: number
+}
+
+/** Level and slope per day of ln grams on a day, with their covariance. */
+export interface Trend {
+  day: number
+  level: number
+  slope: number
+  /** Variance of the level, covariance with the slope, variance of the slope. */
+  ll: number
+  ls: number
+  ss: number
+  /** `ll·ss − ls²`, carried along: computed from the other three it is lost in rounding. */
+  det: number
+}
+
+export type Belief = Start | Trend
+
+/** Days closer together than this are one: their difference divides nothing. */
+const ONE_DAY = 1e-60
+
+export function isTrend(belief: Belief): belief is Trend {
+  return 'slope' in belief
+}
+
+/** Level and slope after the first reading of a second day: exactly what a flat start gives. */
+function resolved(first: Start, { day, y }: Logged, { r, q }: Weighing): Trend {
+  const dt = day - first.day
+  const r2 = r * r
+  const apart = r2 / first.n + (q * dt ** 3) / 3
+  return {
+    day,
+    level: y,
+    slope: (y - first.level) / dt,
+    ll: r2,
+    ls: r2 / dt,
+    ss: (r2 + apart) / dt ** 2,
+    det: (r2 * apart) / dt ** 2,
+  }
+}
+
+/** What is believed of a later day when nothing was read in between.
+ *
+ * Every term of the covariance is a sum of positive ones, so that nothing cancels. */
+export function ahead(k: Trend, day: number, q: number): Trend {
+  const dt = day - k.day
+  if (dt === 0) return k
+  return {
+    day,
+    level: k.level + k.slope * dt,
+    slope: k.slope,
+    ll: k.ll + 2 * dt * k.ls + dt * dt * k.ss + (q * dt ** 3) / 3,
+    ls: k.ls + dt * k.ss + (q * dt * dt) / 2,
+    ss: k.ss + q * dt,
+    det: k.det + q * (dt * k.ll + dt * dt * k.ls + (dt ** 3 * k.ss) / 3) + (q * q * dt ** 4) / 12,
+  }
+}
+
+function updated(k: Trend, y: number, r: number): Trend {
+  const r2 = r * r
+  const f = k.ll + r2
+  const v = y - k.level
+  return {
+    day: k.day,
+    level: k.level + (k.ll / f) * v,
+    slope: k.slope + (k.ls / f) * v,
+    ll: (k.ll * r2) / f,
+    ls: (k.ls * r2) / f,
+    ss: (k.ss * r2 + k.det) / f,
+    det: (k.det * r2) / f,
+  }
+}
+
+/** Mean and variance of the next reading as it is expected; null where nothing can be expected, because it is
+ * the first one or the first of a second day. */
+export function expectedReading(
+  belief: Belief | null,
+  day: number,
+  { r, q }: Weighing,
+): { mean: number; variance: number } | null {
+  if (!belief) return null
+  if (isTrend(belief)) {
+    const { level, ll } = ahead(belief, day, q)
+    return { mean: level, variance: ll + r * r }
+  }
+  if (day - belief.day > ONE_DAY) return null
+  return { mean: belief.level, variance: (r * r) / belief.n + r * r }
+}
+
+/** What is believed once a reading has been taken in. Readings come in order of day.
+ *
+ * Local linear trend with an exact diffuse start: A. C. Harvey, Forecasting, Structural Time Series Models and
+ * the Kalman Filter, 1989, ch. 3 and 4; S. J. Koopman, Exact initial Kalman filtering and smoothing, 1997. */
+export function believing(belief: Belief | null, reading: Logged, weighing: Weighing): Belief {
+  if (!belief) return { day: reading.day, level: reading.y, n: 1 }
+  if (isTrend(belief)) return updated(ahead(belief, reading.day, weighing.q), reading.y, weighing.r)
+  if (reading.day - belief.day > ONE_DAY) return resolved(belief, reading, weighing)
+  const n = belief.n + 1
+  return { day: belief.day, n, level: belief.level + (reading.y - belief.level) / n }
+}
+
+/** Level of a day given all readings, and its variance. */
+export interface Smoothed {
+  day: number
+  level: number
+  levelVar: number
+}
+
+interface SmoothedTrend extends Smoothed {
+  slope: number
+  ls: number
+  ss: number
+}
+
+/** One step back of the fixed-interval smoother (Rauch, Tung and Striebel, 1965): from what all readings say of
+ * the next day to what they say of this one. The gain is written out so that nothing cancels. */
+function back(k: Trend, next: SmoothedTrend, q: number): SmoothedTrend {
+  const dt = next.day - k.day
+  const p = ahead(k, next.day, q)
+  const a = (k.det + q * (dt * k.ll + (dt * dt * k.ls) / 2)) / p.det
+  const b = -(dt * k.det + q * ((dt * dt * k.ll) / 2 + (dt ** 3 * k.ls) / 6)) / p.det
+  const c = (q * (dt * k.ls + (dt * dt * k.ss) / 2)) / p.det
+  const d = (k.det - q * ((dt * dt * k.ls) / 2 + (dt ** 3 * k.ss) / 6)) / p.det
+  const [dl, ds] = [next.level - p.level, next.slope - p.slope]
+  const [vl, vc, vs] = [next.levelVar - p.ll, next.ls - p.ls, next.ss - p.ss]
+  return {
+    day: k.day,
+    level: k.level + a * dl + b * ds,
+    slope: k.slope + c * dl + d * ds,
+    levelVar: k.ll + a * a * vl + 2 * a * b * vc + b * b * vs,
+    ls: k.ls + a * c * vl + (a * d + b * c) * vc + b * d * vs,
+    ss: k.ss + c * c * vl + 2 * c * d * vc + d * d * vs,
+  }
+}
+
+/** The same step to the first day, where the slope was unknown: the limit of a flat start. */
+function backToStart(start: Start, next: SmoothedTrend, { r, q }: Weighing): Smoothed {
+  const dt = next.day - start.day
+  const p = (r * r) / start.n
+  const wander = (q * dt ** 3) / 3
+  const gain = p / (p + wander)
+  return {
+    day: start.day,
+    level: start.level + gain * (next.level - dt * next.slope - start.level),
+    levelVar: gain * wander + gain * gain * (next.levelVar - 2 * dt * next.ls + dt * dt * next.ss),
+  }
+}
+
+/** Levels given all readings, from what was believed at the end of each day that has any, in order of day. */
+export function smoothed(ends: readonly Belief[], weighing: Weighing): Smoothed[] {
+  const last = ends.at(-1)
+  if (!last) return []
+  if (!isTrend(last)) {
+    return [{ day: last.day, level: last.level, levelVar: (weighing.r * weighing.r) / last.n }]
+  }
+  let next: SmoothedTrend = { ...last, levelVar: last.ll }
+  const levels: Smoothed[] = [{ day: last.day, level: last.level, levelVar: last.ll }]
+  for (const end of ends.slice(0, -1).reverse()) {
+    if (!isTrend(end)) {
+      levels.push(backToStart(end, next, weighing))
+      continue
+    }
+    next = back(end, next, weighing.q)
+    levels.push({ day: next.day, level: next.level, levelVar: next.levelVar })
+  }
+  return levels.reverse()
+}

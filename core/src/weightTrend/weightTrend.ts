@@ -1,0 +1,56 @@
+import type { Belief, Logged, Smoothed } from './localTrend.ts'
+import { believing, expectedReading, isTrend, smoothed } from './localTrend.ts'
+import type { Weighing } from './weighing.ts'
+
+export interface WeightTrend {
+  /** Level of ln grams after the last reading, and its slope per day. */
+  level: number | null
+  slope: number | null
+  levelVar: number | null
+  slopeVar: number | null
+  /** One for each day that has a reading, ascending. */
+  days: Smoothed[]
+  logLik: number | null
+  /** The standardised surprises whose sum of squares is in `logLik`. */
+  surprises: number[]
+}
+
+const LN_2PI = Math.log(2 * Math.PI)
+
+/** Which belief each day ended with. */
+function atEndOfDays(beliefs: readonly Belief[]): Belief[] {
+  return beliefs.filter(({ day }, index) => beliefs[index + 1]?.day !== day)
+}
+
+/** Level and slope of ln grams by a local linear trend: over dt days the slope wanders with variance q·dt, a
+ * reading scatters with variance r². Flat start for both, the first reading and the first on another day
+ * resolve it and have no part in `logLik`.
+ *
+ * Readings must be in order of day. Everything null without one; no slope with one day only. */
+export function weightTrend(readings: readonly Logged[], weighing: Weighing): WeightTrend {
+  const beliefs: Belief[] = []
+  const surprises: number[] = []
+  let logLik = 0
+  for (const reading of readings) {
+    const before = beliefs.at(-1) ?? null
+    const expected = expectedReading(before, reading.day, weighing)
+    if (expected) {
+      const { mean, variance } = expected
+      const surprise = (reading.y - mean) / Math.sqrt(variance)
+      surprises.push(surprise)
+      logLik -= (LN_2PI + Math.log(variance) + surprise * surprise) / 2
+    }
+    beliefs.push(believing(before, reading, weighing))
+  }
+  const last = beliefs.at(-1)
+  const days = smoothed(atEndOfDays(beliefs), weighing)
+  if (!last)
+    return { level: null, slope: null, levelVar: null, slopeVar: null, days, logLik: null, surprises }
+  if (isTrend(last)) {
+    const { level, slope, ll, ss } = last
+    return { level, slope, levelVar: ll, slopeVar: ss, days, logLik, surprises }
+  }
+  const { level, n } = last
+  const levelVar = (weighing.r * weighing.r) / n
+  return { level, slope: null, levelVar, slopeVar: null, days, logLik, surprises }
+}
