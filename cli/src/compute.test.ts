@@ -1,7 +1,10 @@
 import type { Computation } from '@kobrin/core'
-import { computations } from '@kobrin/core'
+import { computationsOver } from '@kobrin/core'
+import { readLibrary } from '@kobrin/server/library'
 import { describe, expect, it } from 'vitest'
 import { answer, answerLine, BadInput } from './compute.ts'
+
+const computations = computationsOver(new Map(readLibrary().map((sheet) => [sheet.id, sheet])))
 
 function named(name: string): Computation {
   const found = computations.find((computation) => computation.name === name)

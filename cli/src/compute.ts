@@ -1,13 +1,23 @@
 import { createInterface } from 'node:readline'
 import '@kobrin/contract/english'
 import type { Computation } from '@kobrin/core'
-import { computations } from '@kobrin/core'
+import { computationsOver } from '@kobrin/core'
 import { z } from 'zod'
 
 /** Input that cannot be read, said in one line. */
 export class BadInput extends Error {}
 
-function named(name: string): Computation {
+const OVER_SHEETS = 'verdicts'
+
+/** The shipped sheets take a moment to read: only where one is asked about. */
+async function computationsFor(name?: string): Promise<readonly Computation[]> {
+  if (name !== OVER_SHEETS) return computationsOver(new Map())
+  const { readLibrary } = await import('@kobrin/server/library')
+  return computationsOver(new Map(readLibrary().map((sheet) => [sheet.id, sheet])))
+}
+
+async function named(name: string): Promise<Computation> {
+  const computations = await computationsFor(name)
   const found = computations.find((computation) => computation.name === name)
   if (found) return found
   throw new BadInput(
@@ -75,9 +85,9 @@ export async function compute(
   name: string | undefined,
   { list, schema, lines }: ComputeOptions,
 ): Promise<void> {
-  if (list) return print(computations.map((known) => known.name).join('\n'))
+  if (list) return print((await computationsFor()).map((known) => known.name).join('\n'))
   if (!name) throw new BadInput('Name a computation, or ask for --list.')
-  const computation = named(name)
+  const computation = await named(name)
   if (schema) return print(schemaOf(computation))
   if (!lines) return print(answer(computation, await everything(process.stdin)))
   for await (const line of createInterface({ input: process.stdin, crlfDelay: Infinity })) {

@@ -19,6 +19,7 @@ export const RefusalCode = z.discriminatedUnion('code', [
   coded('unmeasured', { part: BodyPart }),
   coded('unweighed', {}),
   coded('sheetFault', { path: z.string(), fault: z.string() }),
+  coded('unknown_sheet', { sheet: z.string(), known: z.array(z.string()) }),
   coded('unknown_stage', { stage: z.string(), known: z.array(z.string()) }),
   coded('unknown_option', { school: z.string(), option: z.string(), known: z.array(z.string()) }),
   /** Nothing to divide, or stronger than the stock. */

@@ -7,11 +7,13 @@ import { mixComputation } from './mixComputation.ts'
 import { planComputation } from './planComputation.ts'
 import { preySizeComputation } from './preySizeComputation.ts'
 import { renewalComputation } from './renewalComputation.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import { verdictsComputation } from './verdictsComputation.ts'
 import { walkComputation } from './walkComputation.ts'
 import { weightTrendComputation } from './weightTrendComputation.ts'
 
-/** Every computation that can be asked for by name. */
-export const computations: readonly Computation[] = [
+/** Every computation that can be asked for by name and needs no more than its input. */
+const ALONE: readonly Computation[] = [
   walkComputation,
   planComputation,
   fitComputation,
@@ -23,3 +25,8 @@ export const computations: readonly Computation[] = [
   weightTrendComputation,
   renewalComputation,
 ]
+
+/** Every computation that can be asked for by name, over the sheets that ship. */
+export function computationsOver(sheets: ReadonlyMap<string, Sheet>): readonly Computation[] {
+  return [...ALONE, verdictsComputation(sheets)]
+}

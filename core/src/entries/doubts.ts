@@ -1,4 +1,4 @@
-import { weightLevel } from '../weightTrend/weightLevel.ts'
+import { weightOf } from '../weightTrend/weightOf.ts'
 import type { Draft } from './entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
 import type { Day } from '../time/day.ts'
@@ -62,7 +62,7 @@ function beyond(value: number, bound: Bound | undefined, unit: 'g' | 'mm'): Doub
 type DoubtEvidence = Pick<Evidence, 'day' | 'state' | 'plan'>
 
 function restDoubt({ day, state, plan }: DoubtEvidence): Doubt | null {
-  const weight = weightLevel(state.growth.weights, plan.weighing)
+  const weight = weightOf(state, plan).level
   const holds = holdsOn(day, state, plan, weight?.grams ?? null)
   const obstacles = obstaclesToRest({ day, state, plan, holds, weight })
   return obstacles.length > 0 ? { code: 'restUnfit', obstacles } : null
@@ -85,7 +85,7 @@ export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): D
     return { code: 'beforeArrival', day: arrivedOn }
   switch (draft.kind) {
     case 'weighed': {
-      const level = weightLevel(state.growth.weights, plan.weighing)
+      const level = weightOf(state, plan).level
       const { grams } = draft.payload
       const far = level && against(grams, level.grams, 'g')
       return far ?? beyond(grams, plan.bounds?.grams, 'g')

@@ -1,12 +1,14 @@
 import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
-import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import { goneBy, residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import type { Happening } from '../subjects/kind.ts'
 import { markOf } from '../subjects/mark.ts'
 import { confirmed, duty, text, Uid, word } from '../subjects/values.ts'
+import { habitAfter } from './habit.ts'
 import { isMeal, lineAfter, NO_FEEDS } from './feedLine.ts'
 import type { FeedingState, ItemHistory, Offer } from './feedingState.ts'
 import { FeedOutcome, mealsIn } from './feedingState.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import { own } from '../subjects/own.ts'
 
 /** Days of offers kept per food: caps are counted over any 7 days. */
@@ -61,12 +63,20 @@ function feedingAfter(feeding: FeedingState, fact: Fed, answered: string): Feedi
   const given = { day: fact.day, meals: mealsIn({ lines }) }
   const supplements = (fact.payload.supplements ?? []).map((name) => [name, given] as const)
   return {
+    ...feeding,
     lines,
     items,
     today: [...feeding.today.filter(({ day }) => day === fact.day), { ...markOf(fact), duty: answered }],
     supplements: { ...feeding.supplements, ...Object.fromEntries(supplements) },
     bowls: bowl ? { ...feeding.bowls, [answered]: { ...bowl, refilled: true } } : feeding.bowls,
   }
+}
+
+/** Whoever eats in view is seen; what is refused by somebody nobody sees may have been left untouched. */
+function met(state: ResidentState, fact: Fed): ResidentState {
+  const { outcome } = fact.payload
+  if (outcome === 'taken' || outcome === 'part') return seenBy(state, fact)
+  return outcome === 'refused' ? goneBy(state, 'untouched') : state
 }
 
 /** Food was offered. Eaten in view, the animal was seen as well. */
@@ -81,7 +91,9 @@ export const fed = residentKind({
   },
   fold(state, fact) {
     const { duty: answered = 'feed', outcome } = fact.payload
-    const met = outcome === 'taken' || outcome === 'part' ? seenBy(state, fact) : state
-    return { ...withDone(met, answered, fact), feeding: feedingAfter(state.feeding, fact, answered) }
+    const done = withDone(met(state, fact), answered, fact)
+    const habit =
+      outcome === 'left' || outcome === 'notOffered' ? undefined : habitAfter(state, isMeal({ outcome }))
+    return { ...done, feeding: { ...feedingAfter(state.feeding, fact, answered), ...(habit && { habit }) } }
   },
 })

@@ -3,7 +3,7 @@ import type { FeedLine, Meal, Offer, Portion } from './feedingState.ts'
 /** Meals remembered of each duty: a snack after a large meal does not end its digestion. */
 const MEALS_KEPT = 4
 /** How long leftovers still speak of the last meal. */
-const LEFTOVER_DAYS = 3
+export const LEFTOVER_DAYS = 3
 
 export const NO_FEEDS: FeedLine = { lately: [], lastOffer: null, refusals: 0, meals: 0, portion: null }
 
@@ -21,28 +21,47 @@ function mealOf({ day, at, by, uid, grams }: Offer): Meal {
   return { day, at, by, uid, ...(grams !== undefined && { grams }) }
 }
 
+type Row = Pick<FeedLine, 'refusals' | 'refusedFrom'>
+
+function rowOf({ refusals, refusedFrom }: Row): Row {
+  return { refusals, ...(refusedFrom !== undefined && { refusedFrom }) }
+}
+
+/** What was left to find and not looked at for so many days was eaten, as far as anybody knows. */
+const UNDECIDED_DAYS = 1
+
+/** Refusals in a row as they stand on a day: a meal left in place last night neither ends nor lengthens the row. */
+export function refusalsOn({ lastOffer, undecided, ...line }: FeedLine, day: number): Row {
+  if (undecided && lastOffer && day - lastOffer.day <= UNDECIDED_DAYS) return undecided
+  return rowOf(line)
+}
+
 export function lineAfter(line: FeedLine, offer: Offer): FeedLine {
   if (offer.outcome === 'notOffered') return { ...line, lastOffer: offer }
-  const offered = { ...line, lastOffer: offer, portion: portionAfter(line.portion, offer.grams) }
-  if (!isMeal(offer)) return { ...offered, refusals: line.refusals + 1 }
+  const { undecided: _known, refusedFrom, ...before } = line
+  const offered = { ...before, lastOffer: offer, portion: portionAfter(line.portion, offer.grams) }
+  if (!isMeal(offer))
+    return { ...offered, refusals: line.refusals + 1, refusedFrom: refusedFrom ?? offer.day }
   return {
     ...offered,
     lately: [...line.lately, mealOf(offer)].slice(-MEALS_KEPT),
     refusals: 0,
     meals: line.meals + 1,
+    ...(offer.outcome === 'left' && { undecided: rowOf(line) }),
   }
 }
 
 /** A meal left to find that was then found uneaten was an offer, not a meal: null when this line's last
  * offer is no such meal. */
 export function withdrawn(line: FeedLine, day: number): FeedLine | null {
-  const { lastOffer } = line
+  const { lastOffer, undecided, ...before } = line
   if (lastOffer?.outcome !== 'left' || day - lastOffer.day > LEFTOVER_DAYS) return null
   return {
-    ...line,
+    ...before,
     lately: line.lately.filter(({ uid }) => uid !== lastOffer.uid),
     lastOffer: { ...lastOffer, outcome: 'refused' },
-    refusals: line.refusals + 1,
+    refusals: (undecided?.refusals ?? 0) + 1,
+    refusedFrom: undecided?.refusedFrom ?? lastOffer.day,
     meals: line.meals - 1,
   }
 }

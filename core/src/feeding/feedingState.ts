@@ -39,6 +39,10 @@ export const FeedLine = z.strictObject({
   lastOffer: z.nullable(Offer),
   /** Refusals since the last meal. */
   refusals: z.number(),
+  /** The day of the first of them. */
+  refusedFrom: z.optional(day),
+  /** What stood before a meal was left to find: if it is found uneaten, the row goes on. */
+  undecided: z.optional(z.strictObject({ refusals: z.number(), refusedFrom: z.optional(day) })),
   meals: z.number(),
   portion: z.nullable(Portion),
 })
@@ -53,12 +57,18 @@ export const ItemHistory = z.strictObject({
 })
 export type ItemHistory = z.infer<typeof ItemHistory>
 
+/** How a resident usually takes what it is offered, when nothing keeps it from eating: of how many offers how many
+ * were taken, those of long ago counting less. */
+export const FeedingHabit = z.strictObject({ offers: z.number(), taken: z.number() })
+export type FeedingHabit = z.infer<typeof FeedingHabit>
+
 export const FeedingState = z.strictObject({
   /** By feeding duty. */
   lines: z.record(z.string(), FeedLine),
   /** Meals of the last day with a meal: two people may both have fed. */
   today: z.array(z.strictObject({ ...Mark.shape, duty: z.string() })),
   items: z.record(z.string(), ItemHistory),
+  habit: z.optional(FeedingHabit),
   /** When each supplement was last given, and how many meals there had been by then. */
   supplements: z.record(z.string(), z.strictObject({ day, meals: z.number() })),
   /** How the bowl of a feeding duty was last found. */

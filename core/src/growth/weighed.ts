@@ -1,10 +1,20 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import type { WeightReading } from './growthState.ts'
 import { confirmed, duty } from '../subjects/values.ts'
 
-/** Enough monthly weights for two years, or weekly ones for half a year. */
-const WEIGHTS_KEPT = 24
+/** Monthly weights of two years at least, and all of the last year, which is judged by its best. */
+const LEAST_KEPT = 24
+const MOST_KEPT = 120
+const KEPT_DAYS = 400
+
+function lately(weights: readonly WeightReading[]): WeightReading[] {
+  const newest = weights.at(-1)?.day ?? 0
+  const old = weights.findIndex(({ day }) => day > newest - KEPT_DAYS)
+  const kept = Math.min(MOST_KEPT, Math.max(LEAST_KEPT, weights.length - old))
+  return weights.slice(-kept)
+}
 
 export const weighed = residentKind({
   payload: z.strictObject({ duty, grams: z.number().check(z.positive(), z.maximum(1_000_000)), confirmed }),
@@ -12,10 +22,9 @@ export const weighed = residentKind({
   fold(state, fact) {
     const { grams, confirmed: insisted, duty: answered = 'weigh' } = fact.payload
     const reading = { day: fact.day, grams, uid: fact.uid, ...(insisted && { confirmed: insisted }) }
-    const weights = [...state.growth.weights, reading].slice(-WEIGHTS_KEPT)
     return {
       ...withDone(seenBy(state, fact), answered, fact),
-      growth: { ...state.growth, weights },
+      growth: { ...state.growth, weights: lately([...state.growth.weights, reading]) },
     }
   },
 })

@@ -22,7 +22,10 @@ function fitted(...asked: Parameters<typeof growthFit>) {
 
 const grown = { model: 'gompertz', A: 420, k: 0.011, t0: 90 } as const
 const days = Array.from({ length: 14 }, (_, at) => at * 25)
-const scattered = days.map((day, at) => ({ day, value: valueOn(grown, day) + ([3, -4, 1, 2, -2][at % 5] ?? 0) }))
+const scattered = days.map((day, at) => ({
+  day,
+  value: valueOn(grown, day) + ([3, -4, 1, 2, -2][at % 5] ?? 0),
+}))
 
 describe('a growth curve', () => {
   it('agrees with certified values', () => {

@@ -16,6 +16,8 @@ export const HealthState = z.strictObject({
   observations: z.array(Observation),
   /** Body condition as last scored. */
   condition: z.nullable(z.strictObject({ ...Mark.shape, score: z.number() })),
+  /** The scores before and with it, oldest first. */
+  scores: z.optional(z.array(z.strictObject({ day: z.number(), score: z.number() }))),
   /** As last written down. */
   droppings: z.optional(z.strictObject({ ...Mark.shape, kind: DroppingsKind })),
   /** Of a colony, lately. */

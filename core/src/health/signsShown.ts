@@ -1,39 +1,10 @@
 import { countOf } from '../count/countOf.ts'
-import { weightFact } from '../weightTrend/weightFact.ts'
-import type { WeightLevel } from '../weightTrend/weightLevel.ts'
-import { weightLevel } from '../weightTrend/weightLevel.ts'
-import type { HoldKind } from '../holds/holdKind.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
+import type { Plan } from '../plan/plan.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import type { ShownBy } from './shownBy.ts'
-
-/** While these last a loss is looked at by their own rules: a rest ends at a loss of its own, a fast is meant, and
- * whoever lays loses what she laid. */
-const LOSS_EXPECTED: readonly HoldKind[] = ['winterRest', 'fasting', 'gravid', 'incubating']
-
-/** The highest weight of so many days, meals and the scale smoothed out, or null where nothing is on record. */
-function highest({ day, plan, state }: Evidence, days: number): WeightLevel | null {
-  const readings = state.growth.weights.filter((reading) => reading.day > day - days)
-  let best: WeightLevel | null = null
-  for (let until = 1; until <= readings.length; until += 1) {
-    const level = weightLevel(readings.slice(0, until), plan.weighing)
-    if (level && level.suspects.length === 0 && (best === null || level.grams > best.grams)) best = level
-  }
-  return best
-}
-
-function byLoss(evidence: Evidence, { share, days }: Extract<ShownBy, { fact: 'loss' }>): Reason[] | null {
-  const { state, weight, holds } = evidence
-  if (!weight || holds.some(({ hold }) => LOSS_EXPECTED.includes(hold))) return null
-  // Whoever is above the share even of its highest single reading needs no closer look.
-  const most = Math.max(...state.growth.weights.map(({ grams }) => grams))
-  if (weight.grams > most * (1 - share)) return null
-  const best = highest(evidence, days)
-  if (!best || weight.grams > best.grams * (1 - share)) return null
-  return [{ fact: 'highest', grams: best.grams, day: best.day }, weightFact(weight)]
-}
 
 /** How long droppings speak of today when nobody wrote any down since. */
 const DROPPINGS_DAYS = 30
@@ -62,13 +33,20 @@ function byDeaths(
 
 function factsOf(evidence: Evidence, shownBy: ShownBy): Reason[] | null {
   switch (shownBy.fact) {
+    // A loss is one matter: told where the weight is judged, with what the sheet says to do first.
     case 'loss':
-      return byLoss(evidence, shownBy)
+      return null
     case 'droppings':
       return byDroppings(evidence, shownBy)
     case 'deaths':
       return byDeaths(evidence, shownBy)
   }
+}
+
+/** What the sheet says to do first of a loss that is a sign. */
+export function firstOfLoss({ signs = [] }: Plan, share: number): string | null {
+  const sign = signs.find(({ shownBy }) => shownBy.fact === 'loss' && share >= shownBy.share)
+  return sign?.first ?? null
 }
 
 /** The signs of the sheet that the record itself shows, with what the sheet says to do first. */

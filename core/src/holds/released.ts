@@ -6,6 +6,8 @@ import { markOf } from '../subjects/mark.ts'
 import { text } from '../subjects/values.ts'
 import { HoldKind } from './holdKind.ts'
 
+const PAST_KEPT = 12
+
 /** Somebody lifted a hold, whoever or whatever had brought it about. A hold that rests on a sign of the
  * skin ends with the sign. */
 export const released = residentKind({
@@ -13,13 +15,16 @@ export const released = residentKind({
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { hold } = fact.payload
-    const { [hold]: _released, ...set } = state.holds.set
+    const { [hold]: ended, ...set } = state.holds.set
+    const past = ended
+      ? [...(state.holds.past ?? []), { hold, since: ended.since, until: fact.day }]
+      : state.holds.past
     const lifted = { ...state.holds.lifted, [hold]: markOf(fact) }
     const { sign } = state.skin
     const rests = sign !== null && holdOfSign(sign.stage) === hold
     return {
       ...state,
-      holds: { set, lifted },
+      holds: { set, lifted, ...(past && { past: past.slice(-PAST_KEPT) }) },
       ...(rests && { skin: { ...state.skin, sign: null } }),
     }
   },

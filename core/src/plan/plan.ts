@@ -5,7 +5,9 @@ import { Rest } from '../rest/rest.ts'
 import { ZoneTarget } from '../sheet/climate.ts'
 import { Housing, Light } from '../sheet/housing.ts'
 import { FloorRule } from '../keptFloor/floorRule.ts'
-import { HealthSign } from '../sheet/lifeHistory.ts'
+import { positiveRange } from '../sheet/range.ts'
+import { ExpectedGrowth } from '../growth/expectedGrowth.ts'
+import { Ecdysis, HealthSign, SeasonalFast } from '../sheet/lifeHistory.ts'
 import { SheetGroup } from '../sheet/group.ts'
 import { Water } from '../readings/water.ts'
 import { StageEnd } from '../sheet/stage.ts'
@@ -16,6 +18,12 @@ import { Source } from './source.ts'
 
 export const PlanTarget = z.strictObject({ ...ZoneTarget.shape, source: z.optional(Source) })
 export type PlanTarget = z.infer<typeof PlanTarget>
+
+const PlannedEcdysis = z.strictObject({
+  ...z.omit(Ecdysis, { days: true, note: true }).shape,
+  /** Days between two: the middle eight of ten. */
+  days: positiveRange,
+})
 
 /** What a sheet, a stage, schools and overrides resolve to for one resident. */
 export const Plan = z.strictObject({
@@ -43,6 +51,13 @@ export const Plan = z.strictObject({
   /** What moves it on, and to where. */
   next: z.optional(z.strictObject({ stage: z.string(), name: z.string(), until: StageEnd })),
   cautions: z._default(z.array(z.string()), []),
+  /** Whether one record stands for one animal or for many. */
+  lives: z.optional(z.enum(['individual', 'colony'])),
+  growth: z.optional(ExpectedGrowth),
+  /** Its sheds or molts at this stage. */
+  ecdysis: z.optional(PlannedEcdysis),
+  /** Times of the year in which it may eat nothing. */
+  fasts: z.optional(z.array(SeasonalFast)),
   /** `r` and `q` of the weight trend. */
   weighing: Weighing,
   /** Refusals in a row that are a worry when nothing explains them. */

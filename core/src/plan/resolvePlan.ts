@@ -6,6 +6,7 @@ import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
 import type { UnknownOption } from './chosenOptions.ts'
 import { chosenOptions } from './chosenOptions.ts'
+import { expectedGrowth } from '../growth/expectedGrowth.ts'
 import { boundsAt } from '../plausible/boundsAt.ts'
 import { readingDuties } from '../readings/readingDuties.ts'
 import type { Rest } from '../rest/rest.ts'
@@ -125,6 +126,19 @@ function nextOf(sheet: Sheet, stage: Stage): Plan['next'] {
   return next && stage.until && { stage: next.id, name: next.name, until: stage.until }
 }
 
+/** How it grows, changes its skin and fasts at a stage. */
+function lifeOf(sheet: Sheet, stage: Stage): Pick<Plan, 'lives' | 'growth' | 'ecdysis' | 'fasts'> {
+  const growth = expectedGrowth(sheet, stage)
+  const days = sheet.ecdysis?.days[stage.id]
+  const fasts = sheet.fasts.filter(({ stages }) => isForStage({ stages }, stage.id))
+  return {
+    lives: sheet.lives,
+    ...(growth && { growth }),
+    ...(sheet.ecdysis && days && { ecdysis: { what: sheet.ecdysis.what, signs: sheet.ecdysis.signs, days } }),
+    ...(fasts.length > 0 && { fasts }),
+  }
+}
+
 /** Sheet × stage × schools × site overrides × resident overrides, each line knowing its source.
  * Later layers win; within a layer the later day. The order in which overrides are given does not matter. */
 export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefusal {
@@ -147,6 +161,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     draft = changed(draft, changeOf(override), { from, ...signedOf(override) })
   const { duties, targets, housing, light, rest, sources } = draft
   const next = nextOf(sheet, stage)
+  const unseenToWorry = stage.unseenToWorry ?? sheet.unseenToWorry
   const signs = sheet.signs.flatMap(({ shownBy, stages, ...sign }) =>
     shownBy && isForStage({ stages }, stage.id) ? [{ ...sign, shownBy }] : [],
   )
@@ -180,9 +195,10 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     ...(next && { next }),
     cautions: sheet.cautions,
     weighing: sheet.weighing,
-    refusalsToWorry: sheet.refusalsToWorry ?? 3,
+    ...lifeOf(sheet, stage),
+    refusalsToWorry: stage.refusalsToWorry ?? sheet.refusalsToWorry ?? 3,
     standing: sheet.standing,
-    ...(sheet.unseenToWorry !== undefined && { unseenToWorry: sheet.unseenToWorry }),
+    ...(unseenToWorry !== undefined && { unseenToWorry }),
   }
 }
 

@@ -2,6 +2,9 @@ import type { FloorRule } from '../keptFloor/floorRule.ts'
 import type { AmountRule, SupplementRule } from '../plan/duty.ts'
 import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
+import type { ExpectedGrowth } from '../growth/expectedGrowth.ts'
+import type { HoldKind } from '../holds/holdKind.ts'
+import type { Season } from '../time/season.ts'
 import type { BodyPart } from '../growth/growthState.ts'
 import type { DroppingsKind } from '../health/healthState.ts'
 import type { ShownBy } from '../health/shownBy.ts'
@@ -31,6 +34,19 @@ export type Reason =
   | { fact: 'highest'; grams: number; day: number }
   | { fact: 'weightBefore'; grams: number; day: number }
   | { fact: 'droppings'; kind: DroppingsKind; day: number; by: string }
+  | { fact: 'perWeek'; low: number; mid: number; high: number }
+  | { fact: 'gained'; share: number; since: number; day: number }
+  | { fact: 'heldUntil'; hold: HoldKind; since: number; until: number }
+  | { fact: 'habit'; takes: number }
+  | { fact: 'found'; aliveOn?: number | undefined; untouched: number; full: number; noDroppings: number }
+  | {
+      fact: 'forecast'
+      what: 'shed' | 'molt'
+      last: number
+      intervals: number
+      from: number | null
+      to: number | null
+    }
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
@@ -74,6 +90,11 @@ export type Reason =
     }
   | { rule: 'shownBy'; shownBy: ShownBy }
   | { rule: 'unseen'; days: number }
+  | { rule: 'losing'; actBelowBest: number; actAWeek: number }
+  | { rule: 'lossAllowed'; share: number }
+  | { rule: 'plausible'; low: number; high: number }
+  | { rule: 'season'; season: Season; why: string }
+  | ({ rule: 'growth' } & ExpectedGrowth)
   | { rule: 'permit'; days: number }
   | { rule: 'lookAfterDeath' }
   | { rule: 'retainedSkin'; days: number }

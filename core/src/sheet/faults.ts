@@ -194,12 +194,13 @@ function lightFaults({ light }: Sheet): Fault[] {
 }
 
 function referenceFaults(sheet: Sheet): Fault[] {
-  const { ecdysis, signs, holds } = sheet
+  const { ecdysis, fasts, signs, holds } = sheet
   return [
     ...holds.flatMap(({ stages }, index) => unknownStages(stages, ['holds', index, 'stages'], sheet)),
     ...Object.keys(ecdysis?.days ?? {}).flatMap((stage) =>
       unknownStages([stage], ['ecdysis', 'days', stage], sheet),
     ),
+    ...fasts.flatMap(({ stages }, index) => unknownStages(stages, ['fasts', index, 'stages'], sheet)),
     ...signs.flatMap(({ stages }, index) => unknownStages(stages, ['signs', index, 'stages'], sheet)),
     ...signs.flatMap(({ sign, severity, first }, index) =>
       severity === 'urgent' && !/vet/i.test(first ?? '')

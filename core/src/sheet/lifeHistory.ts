@@ -2,6 +2,7 @@ import * as z from 'zod/mini'
 import { BodyPart } from '../growth/growthState.ts'
 import { ShownBy } from '../health/shownBy.ts'
 import { Severity } from '../health/severity.ts'
+import { Season } from '../time/season.ts'
 import { positiveRange, range } from './range.ts'
 
 /** Size and span of a grown animal. */
@@ -12,10 +13,23 @@ export const Adult = z.strictObject({
   years: z.optional(positiveRange),
 })
 
+const likelihood = z.number().check(z.minimum(1), z.maximum(1000))
+
+/** How much likelier a sign makes it that the skin comes off within the days such a sign usually lasts. */
+export const SignEvidence = z.strictObject({
+  dull: z._default(likelihood, 4),
+  inBlue: z._default(likelihood, 30),
+  premolt: z._default(likelihood, 8),
+  sealedIn: z._default(likelihood, 10),
+  refusing: z._default(likelihood, 2),
+})
+export type SignEvidence = z.infer<typeof SignEvidence>
+
 /** Days between sheds or molts by stage: the middle eight of ten. */
 export const Ecdysis = z.strictObject({
   what: z.enum(['shed', 'molt']),
   days: z.record(z.string(), positiveRange),
+  signs: z.prefault(SignEvidence, {}),
   note: z.optional(z.string()),
 })
 
@@ -37,6 +51,15 @@ export const Growth = z.strictObject({
   adultDays: positiveRange,
   note: z.optional(z.string()),
 })
+
+/** A time of the year in which those of a sex or a stage may eat nothing although nothing is wrong. */
+export const SeasonalFast = z.strictObject({
+  season: Season,
+  sex: z.optional(z.enum(['male', 'female'])),
+  stages: z.optional(z.array(z.string()).check(z.minLength(1))),
+  why: z.string().check(z.minLength(1)),
+})
+export type SeasonalFast = z.infer<typeof SeasonalFast>
 
 export const HealthSign = z.strictObject({
   sign: z.string().check(z.minLength(1)),

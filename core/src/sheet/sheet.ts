@@ -12,6 +12,7 @@ import {
   Growth,
   HealthSign,
   HeldFloor,
+  SeasonalFast,
   Setup,
   Together,
 } from './lifeHistory.ts'
@@ -53,6 +54,7 @@ export const Sheet = z.strictObject({
   ecdysis: z.optional(Ecdysis),
   breeding: z.optional(Breeding),
   growth: z.optional(Growth),
+  fasts: z._default(z.array(SeasonalFast), []),
   signs: z._default(z.array(HealthSign), []),
   together: z.optional(Together),
   setup: z.optional(Setup),

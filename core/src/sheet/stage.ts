@@ -20,6 +20,9 @@ export const Stage = z.strictObject({
   id: z.string().check(z.minLength(1)),
   name: z.string().check(z.minLength(1)),
   until: z.optional(StageEnd),
+  /** Refusals in a row, and days without a sighting, that are a worry at this stage, where it differs. */
+  refusalsToWorry: z.optional(z.int().check(z.positive())),
+  unseenToWorry: z.optional(z.int().check(z.positive())),
   /** What one animal of this stage can weigh and measure. */
   plausible: z.optional(Plausible),
   duties: z.array(SheetDuty).check(z.minLength(1)),

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
-import { residentKind, seenBy } from '../residents/residentKind.ts'
+import { aliveBy, residentKind, seenBy } from '../residents/residentKind.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { Happening } from '../subjects/kind.ts'
 import { markOf } from '../subjects/mark.ts'
@@ -13,6 +13,7 @@ const Payload = z.strictObject({
   stage: EcdysisStage,
   how: z.optional(z.enum(['whole', 'inPieces'])),
   retained: z.optional(z.array(SkinLeft).check(z.maxLength(5))),
+  limbsLost: z.optional(z.int().check(z.minimum(0), z.maximum(100))),
 })
 
 /** Whether a sign belongs to the round of shed or molt that is already open: then its clock runs on.
@@ -24,7 +25,7 @@ function continues(before: EcdysisStage | undefined, stage: EcdysisStage): boole
 }
 
 function skinAfter(skin: SkinState, fact: Happening<z.infer<typeof Payload>>): SkinState {
-  const { stage, retained = [] } = fact.payload
+  const { stage, retained = [], limbsLost } = fact.payload
   const open = { ...markOf(fact), stage, since: fact.day }
   switch (stage) {
     case 'dull':
@@ -44,6 +45,7 @@ function skinAfter(skin: SkinState, fact: Happening<z.infer<typeof Payload>>): S
         sign: stage === 'molted' ? { ...open, stage: 'soft' } : null,
         sheds: [...skin.sheds, fact.day].slice(-SHEDS_KEPT),
         retained,
+        ...((limbsLost ?? 0) > 0 && { limbsLost: { count: limbsLost ?? 0, day: fact.day } }),
       }
   }
 }
@@ -54,7 +56,7 @@ export const ecdysis = residentKind({
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact): ResidentState {
     // Sealing in is not a sighting of the animal: its burrow was found closed.
-    const met = fact.payload.stage === 'sealedIn' ? state : seenBy(state, fact)
+    const met = fact.payload.stage === 'sealedIn' ? aliveBy(state, fact) : seenBy(state, fact)
     return { ...met, skin: skinAfter(state.skin, fact) }
   },
 })

@@ -27,6 +27,8 @@ export const SkinState = z.strictObject({
   sheds: z.array(day),
   /** Old skin still on, since the shed that left it. */
   retained: z.array(SkinLeft),
+  /** Limbs lost at the last of them. */
+  limbsLost: z.optional(z.strictObject({ count: z.number(), day })),
 })
 export type SkinState = z.infer<typeof SkinState>
 

@@ -11,6 +11,16 @@ const date = z
 export const Season = z.strictObject({ from: date, until: date })
 export type Season = z.infer<typeof Season>
 
+/** A part of the year as it falls on the other half of the earth: half a year on. */
+export function turned({ from, until }: Season): Season {
+  const half = (date: string) => {
+    const month = ((Number(date.slice(0, 2)) + 5) % 12) + 1
+    // No month is too short for a day that is compared as text.
+    return `${String(month).padStart(2, '0')}${date.slice(2)}`
+  }
+  return { from: half(from), until: half(until) }
+}
+
 /** Whether a day lies in a part of the year. */
 export function isInSeason({ from, until }: Season, day: Day): boolean {
   const today = isoDay(day).slice(5)

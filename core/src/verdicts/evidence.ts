@@ -1,6 +1,6 @@
 import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { ResidentState } from '../residents/residentState.ts'
-import type { WeightLevel } from '../weightTrend/weightLevel.ts'
+import type { WeightCourse, WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Readings } from '../readings/readingsState.ts'
@@ -13,7 +13,13 @@ export interface Evidence {
   state: ResidentState
   holds: readonly Hold[]
   weight: WeightLevel | null
+  /** All weighings, judged. */
+  course: WeightCourse
   floors: readonly KeptFloor[]
   /** What was last read where it lives. */
   readings: Readings
+  /** Where the seasons of the sheets fall half a year on. */
+  hemisphere?: Hemisphere
 }
+
+export type Hemisphere = 'north' | 'south'

@@ -1,7 +1,7 @@
 import { conditionAdvice } from '../condition/conditionAdvice.ts'
 import { stageReached } from '../stages/stageReached.ts'
 import type { ResidentState } from '../residents/residentState.ts'
-import { weightLevel } from '../weightTrend/weightLevel.ts'
+import { weightOf } from '../weightTrend/weightOf.ts'
 import type { Plan } from '../plan/plan.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { About } from '../stages/stageReached.ts'
@@ -17,7 +17,7 @@ interface DecisionEvidence {
 }
 
 function nextStage({ day, plan, state, about = {} }: DecisionEvidence): Verdict[] {
-  const weight = weightLevel(state.growth.weights, plan.weighing)
+  const weight = weightOf(state, plan).level
   const reached = plan.next && stageReached(day, plan, state, weight, about)
   if (!plan.next || !reached) return []
   const { stage, name } = plan.next

@@ -1,6 +1,8 @@
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Severity } from '../health/severity.ts'
-import type { SkinLeft } from '../skin/skinState.ts'
+import type { ExplainedBy } from './explanation.ts'
+import type { Day } from '../time/day.ts'
+import type { EcdysisStage, SkinLeft } from '../skin/skinState.ts'
 import type { DutyPatch } from '../plan/duty.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
 import type { Quantity } from '../readings/quantity.ts'
@@ -8,12 +10,31 @@ import type { SheetGroup } from '../sheet/group.ts'
 import type { EndedHow } from '../residents/ended.ts'
 import type { Reason } from '../reasons/reason.ts'
 
+/** Shares below the best of the year, and a week with the limits of 95 %. */
+type Loss<Code, By> = {
+  code: Code
+  belowBest: number
+  perWeek: { low: number; mid: number; high: number } | null
+  explainedBy: By
+  /** What the sheet says to do first. */
+  first: string | null
+}
+
 export type VerdictWhat =
   | { code: 'holdOverdue'; hold: HoldKind; daysOver: number | null }
-  | { code: 'refusing'; duty: string; inRow: number; explainedBy: HoldKind | null }
+  | { code: 'refusing'; duty: string; inRow: number; days: number | null; explainedBy: ExplainedBy | null }
+  | Loss<'losing', ExplainedBy | null>
+  | Loss<'lossExplained', ExplainedBy>
+  | { code: 'gainingFast'; gained: number; expected: number; days: number; grown: boolean }
+  | { code: 'notGrowing'; gained: number; expected: number; days: number }
+  | { code: 'signTooLong'; stage: EcdysisStage; days: number; daysOver: number }
+  /** `shorter`: the share of such intervals that are shorter. */
+  | { code: 'ecdysisOverdue'; what: 'shed' | 'molt'; days: number; shorter: number }
+  | { code: 'ecdysisExpected'; what: 'shed' | 'molt'; chance: number }
+  | { code: 'limbsLost'; count: number; day: number }
   | { code: 'fedTwice'; duty: string; by: string[] }
-  | { code: 'unseen'; days: number | null; searches: number }
-  | { code: 'suspectWeight'; grams: number; level: number; uid: string }
+  | { code: 'unseen'; days: number; searches: number; hidden: boolean; gone: boolean }
+  | { code: 'suspectWeight'; grams: number; level: number | null; uid: string }
   | { code: 'observed'; text: string; uid: string }
   | { code: 'retainedSkin'; parts: SkinLeft[]; day: number | null }
   | { code: 'unaccounted'; missing: number; day: number }
@@ -37,7 +58,7 @@ export type VerdictWhat =
     }
   | { code: 'sign'; sign: string; first: string | null }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
-  | { code: 'wake'; why: 'loss' | 'urine'; share: number | null }
+  | { code: 'wake' }
   | { code: 'noPlan' }
   | { code: 'stageReached'; stage: string; name: string }
   | { code: 'condition'; score: number; propose: DutyPatch[] }
@@ -45,6 +66,8 @@ export type VerdictWhat =
 /** A computed judgement. */
 export interface Verdict {
   severity: Severity
+  /** Since when, where that can be said. */
+  since?: Day | null
   what: VerdictWhat
   because: Reason[]
 }

@@ -1,46 +1,35 @@
 import type { ResidentState } from '../residents/residentState.ts'
-import type { Hold } from '../holds/holdsOn.ts'
-import { fromSheet } from '../plan/source.ts'
-import type { Reason } from '../reasons/reason.ts'
-import type { Day } from '../time/day.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
 import { permitVerdicts } from '../residents/permitVerdicts.ts'
 import { readingVerdicts } from '../readings/readingVerdicts.ts'
-import { weightFact } from '../weightTrend/weightFact.ts'
+import { growing } from '../growth/growthVerdicts.ts'
+import { refusals } from '../feeding/refusalVerdicts.ts'
+import { holdOfSign } from '../skin/holdOfSign.ts'
+import { ecdysisExpected, ecdysisOverdue, limbsLost, signTooLong, skinLeft } from '../skin/skinVerdicts.ts'
+import { unseen } from '../looking/unseenVerdicts.ts'
+import { weightPath } from '../weightTrend/fall.ts'
+import { losing, suspectWeights } from '../weightTrend/weightVerdicts.ts'
+import type { Explanation } from './explanation.ts'
+import { explanationsOf } from './explanation.ts'
 import { observationsStanding } from '../health/observationsStanding.ts'
 import { signsShown } from '../health/signsShown.ts'
 import { restVerdicts } from '../rest/restVerdicts.ts'
 import { leftOpen } from './leftOpen.ts'
 import type { Verdict } from './verdict.ts'
 
-function overdueHold(hold: Hold, day: Day): Verdict {
-  const daysOver = hold.expectedEnd === null ? null : day - hold.expectedEnd
-  return {
-    severity: 'watch',
-    what: { code: 'holdOverdue', hold: hold.hold, daysOver },
-    because: hold.because,
-  }
-}
-
-function refusing({ plan, state, holds }: Evidence): Verdict[] {
-  const verdicts: Verdict[] = []
-  for (const [duty, line] of Object.entries(state.feeding.lines)) {
-    if (line.refusals < plan.refusalsToWorry || !line.lastOffer) continue
-    const explained = holds.find(({ suppresses }) => suppresses.includes('feed'))
-    const { day, by } = line.lastOffer
-    const because: Reason[] = [
-      { fact: 'refused', duty, day, by, inRow: line.refusals },
-      { rule: 'refusals', toWorry: plan.refusalsToWorry },
-      ...(explained?.because ?? []),
-    ]
-    verdicts.push({
-      severity: explained ? 'info' : 'watch',
-      what: { code: 'refusing', duty, inRow: line.refusals, explainedBy: explained?.hold ?? null },
+/** Holds that should have ended, apart from those that a sign of the skin brings about: those are told as signs. */
+function overdueHolds({ day, holds, state }: Evidence): Verdict[] {
+  const { sign } = state.skin
+  const ofSign = sign && holdOfSign(sign.stage)
+  return holds
+    .filter(({ overdue, hold }) => overdue && hold !== ofSign)
+    .map(({ hold, since, expectedEnd, because }) => ({
+      severity: 'watch',
+      since,
+      what: { code: 'holdOverdue', hold, daysOver: expectedEnd === null ? null : day - expectedEnd },
       because,
-    })
-  }
-  return verdicts
+    }))
 }
 
 function fedTwice({ day, state }: Evidence): Verdict[] {
@@ -60,36 +49,6 @@ function fedTwice({ day, state }: Evidence): Verdict[] {
   return verdicts
 }
 
-function unseen({ day, plan, state, holds }: Evidence): Verdict[] {
-  const { unseenToWorry } = plan
-  if (unseenToWorry === undefined || holds.some(({ suppresses }) => suppresses.includes('look'))) return []
-  const { seenOn, searches } = state.looking
-  const from = seenOn ?? state.stay.arrivedOn
-  if (from === null || day - from <= unseenToWorry) return []
-  return [
-    {
-      severity: 'watch',
-      what: { code: 'unseen', days: day - from, searches },
-      because: [
-        { fact: 'seen', day: seenOn, searches },
-        { rule: 'unseen', days: unseenToWorry },
-      ],
-    },
-  ]
-}
-
-function suspectWeight({ state, weight }: Evidence): Verdict[] {
-  const last = state.growth.weights.at(-1)
-  if (!weight || !last || !weight.suspects.includes(last.uid)) return []
-  return [
-    {
-      severity: 'watch',
-      what: { code: 'suspectWeight', grams: last.grams, level: weight.grams, uid: last.uid },
-      because: [weightFact(weight)],
-    },
-  ]
-}
-
 function observations(evidence: Evidence): Verdict[] {
   return observationsStanding(evidence).map(({ severity, text, uid, by, day: on }) => ({
     severity,
@@ -98,34 +57,29 @@ function observations(evidence: Evidence): Verdict[] {
   }))
 }
 
-function retainedSkin({ day, plan, state }: Evidence): Verdict[] {
-  const { retained, sheds } = state.skin
-  const { retainedToAct } = plan.standing
-  if (retained.length === 0) return []
-  const shedOn = sheds.at(-1) ?? null
-  const old = shedOn !== null && day - shedOn >= retainedToAct
-  return [
-    {
-      severity: old ? 'act' : 'watch',
-      what: { code: 'retainedSkin', parts: retained, day: shedOn },
-      because: [
-        ...(shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn } as const]),
-        { rule: 'retainedSkin', days: retainedToAct },
-        { source: fromSheet(plan) },
-      ],
-    },
-  ]
+/** Of one animal: losing, gaining or standing still are one matter, and said in one sentence. */
+function weight(evidence: Evidence, explanations: readonly Explanation[]): Verdict[] {
+  const { plan, course } = evidence
+  if (plan.lives === 'colony') return []
+  const path = weightPath(course, plan.weighing)
+  const told = losing(evidence, path, explanations) ?? growing(evidence, path, explanations)
+  return [...(told ? [told] : []), ...suspectWeights(evidence)]
 }
 
 /** What the record says is wrong or worth knowing today, gravest first. */
 export function verdictsOn(evidence: Evidence): Verdict[] {
+  const explanations = explanationsOf(evidence)
   const verdicts = [
-    ...evidence.holds.filter(({ overdue }) => overdue).map((hold) => overdueHold(hold, evidence.day)),
-    ...refusing(evidence),
+    ...overdueHolds(evidence),
+    ...weight(evidence, explanations),
+    ...refusals(evidence, explanations),
     ...fedTwice(evidence),
-    ...unseen(evidence),
-    ...suspectWeight(evidence),
-    ...retainedSkin(evidence),
+    ...unseen(evidence, explanations),
+    ...signTooLong(evidence),
+    ...ecdysisOverdue(evidence),
+    ...ecdysisExpected(evidence),
+    ...skinLeft(evidence),
+    ...limbsLost(evidence),
     ...readingVerdicts(evidence),
     ...signsShown(evidence),
     ...restVerdicts(evidence),

@@ -7,7 +7,7 @@ import { lastMealDay, lastMealIn } from '../feeding/feedingState.ts'
 import type { Mark } from '../subjects/mark.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../weightTrend/weightLevel.ts'
-import { weightLevel } from '../weightTrend/weightLevel.ts'
+import { weightOf } from '../weightTrend/weightOf.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
 import { isStopped } from '../holds/stops.ts'
@@ -23,6 +23,7 @@ import type { Readings } from '../readings/readingsState.ts'
 import { zonesNow } from '../sheet/climate.ts'
 import { isReadNow } from '../readings/limits.ts'
 import { lastReading } from '../readings/readingsState.ts'
+import type { Hemisphere } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
@@ -258,6 +259,7 @@ export interface ResidentDayInput {
   minute?: number
   plan: Plan
   state: ResidentState
+  hemisphere?: Hemisphere | undefined
 }
 
 /** Before it comes only the place is made ready; afterwards that is behind it. */
@@ -274,11 +276,14 @@ export function residentDay({
   state,
   floors = [],
   readings = {},
+  hemisphere,
 }: ResidentDayInput): ResidentDay {
-  const weight = weightLevel(state.growth.weights, plan.weighing)
+  const course = weightOf(state, plan)
+  const weight = course.level
+  const about = { day, plan, state, weight, course, floors, readings, ...(hemisphere && { hemisphere }) }
   if (state.stay.ended) {
     const tasks = floorTasks(floors, plan, day)
-    const facts = { day, plan, state, holds: [], weight, floors, readings }
+    const facts = { ...about, holds: [] }
     return { tasks, holds: [], verdicts: verdictsOfGone(facts, tasks), weight }
   }
   const coming = isComing(state)
@@ -294,5 +299,5 @@ export function residentDay({
       tasks.push(taskOf(duty, today))
   tasks.push(...lookAfterDeath(plan, state, day).map((duty) => taskOf(duty, today)))
   tasks.push(...floorTasks(floors, plan, day))
-  return { tasks, holds, verdicts: verdictsOn({ day, plan, state, holds, weight, floors, readings }), weight }
+  return { tasks, holds, verdicts: verdictsOn({ ...about, holds }), weight }
 }

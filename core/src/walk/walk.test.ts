@@ -89,7 +89,7 @@ describe('a hold', () => {
     expect(on(19, [blue]).verdicts).toEqual([])
     const { holds, verdicts } = on(20, [blue])
     expect(holds).toMatchObject([{ hold: 'inBlue', overdue: true }])
-    expect(verdicts).toMatchObject([{ what: { code: 'holdOverdue', hold: 'inBlue', daysOver: 7 } }])
+    expect(verdicts).toMatchObject([{ what: { code: 'signTooLong', stage: 'inBlue', days: 15 } }])
   })
 
   it('that time ends is over when its days are', () => {
@@ -127,12 +127,12 @@ describe('a hold', () => {
 
 describe('verdicts', () => {
   it('name a streak of refusals, and whether something explains it', () => {
-    const refusals = [fed(0), fed(7, 'refused'), fed(10, 'refused'), fed(13, 'refused')]
-    expect(on(14, refusals).verdicts).toMatchObject([
+    const refusals = [fed(40), fed(47, 'refused'), fed(50, 'refused'), fed(53, 'refused')]
+    expect(on(54, refusals).verdicts).toMatchObject([
       { severity: 'watch', what: { code: 'refusing', inRow: 3, explainedBy: null } },
     ])
-    const blue = entryOn(13, 'ecdysis', { stage: 'inBlue' })
-    expect(on(14, [...refusals, blue]).verdicts).toMatchObject([
+    const blue = entryOn(53, 'ecdysis', { stage: 'inBlue' })
+    expect(on(54, [...refusals, blue]).verdicts).toMatchObject([
       { severity: 'info', what: { explainedBy: 'inBlue' } },
     ])
   })

@@ -22,7 +22,7 @@ import {
 } from '@kobrin/core'
 import type { Chance } from '../chance.ts'
 import type { Animal } from './animal.ts'
-import { eats, liveADay, losesSkin, onTheBalance } from './animal.ts'
+import { eats, hasTrouble, liveADay, losesSkin, onTheBalance } from './animal.ts'
 
 export interface Kept {
   residentId: string
@@ -35,6 +35,8 @@ export interface Kept {
   /** Old floors of it that were put aside. */
   lots: Map<string, LotState>
   history: Entry[]
+  /** The feeding duty whose food was left for it last night. */
+  lookAt?: string
   /** First day on record. */
   since: number
 }
@@ -121,7 +123,7 @@ function getsDone(task: Task, { weekend, chance }: KeeperDay): boolean {
 function weighing(kept: Kept, today: KeeperDay, author: string, ms: number): void {
   const { animal } = kept
   const { chance } = today
-  if (!animal.biology.adultGrams) return
+  if (!animal.biology.adultGrams || hasTrouble(animal, today.day, 'gone')) return
   const grams = onTheBalance(animal, chance)
   const slip = chance.happens(0.006)
   const typed = slip ? Math.round(grams * (chance.happens(0.5) ? 10 : 0.1) * 10) / 10 : grams
@@ -137,10 +139,28 @@ function weighing(kept: Kept, today: KeeperDay, author: string, ms: number): voi
   }
 }
 
+/** Nobody is there to take it: it is left, and found as it was the next morning. */
+function leftUntouched(kept: Kept, task: Task, today: KeeperDay, author: string, ms: number): void {
+  const { offering, duty } = task
+  if (!offering) return
+  record(kept, fedDraft(kept.residentId, task, offering, 'left'), author, ms, today)
+  kept.lookAt = duty.id
+}
+
+/** What was left last night is looked at in the morning. */
+function lookAtLeft(kept: Kept, today: KeeperDay): void {
+  const duty = kept.lookAt
+  if (duty === undefined) return
+  delete kept.lookAt
+  const draft: Draft = { subject: kept.residentId, kind: 'bowl', payload: { duty, found: 'full' } }
+  record(kept, draft, today.author, today.at(today.minute) + 40_000, today)
+}
+
 function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: number): void {
   const { offering } = task
   const { chance, day } = today
   if (!offering) return
+  if (hasTrouble(kept.animal, day, 'gone')) return leftUntouched(kept, task, today, author, ms)
   if (!eats(kept.animal, day, chance)) {
     const outcome = offering.grams && !offering.count ? 'part' : 'refused'
     record(kept, fedDraft(kept.residentId, task, offering, outcome), author, ms, today)
@@ -148,8 +168,11 @@ function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: n
   }
   const outcome = chance.happens(0.06) ? 'part' : 'taken'
   record(kept, fedDraft(kept.residentId, task, offering, outcome), author, ms, today)
-  if (kept.animal.biology.adultGrams)
-    kept.animal.gutGrams += offering.grams?.[1] ?? kept.animal.bodyGrams * 0.03
+  const { animal } = kept
+  if (!animal.biology.adultGrams) return
+  // Of a bowl that is filled it eats what it can; of prey, all of it.
+  const prey = offering.count ? (offering.grams?.[1] ?? 0) : 0
+  animal.gutGrams += prey || animal.bodyGrams * chance.between(0.01, 0.04)
 }
 
 /** What an instrument shows in the middle of what is wanted, with the spread of a real room; now and then a lamp
@@ -198,6 +221,10 @@ function momentOf(task: Task, today: KeeperDay, order: number): number {
   return Math.round(today.at(minute) + 100_000 + order * 7_000 + today.chance.between(0, 5_000))
 }
 
+function isMet(animal: Animal, { day, chance }: KeeperDay): boolean {
+  return !hasTrouble(animal, day, 'gone') && chance.happens(animal.biology.seen)
+}
+
 function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void {
   const { does } = task.duty
   const author = isLater(task, today) ? today.evening : today.author
@@ -208,7 +235,7 @@ function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void 
     leftovers(kept, task, today, author, ms)
     return feeding(kept, task, today, author, ms + 1_000)
   }
-  if (does === 'look' && !today.chance.happens(kept.animal.biology.seen)) {
+  if (does === 'look' && !isMet(kept.animal, today)) {
     const draft: Draft = { subject: kept.residentId, kind: 'looked', payload: { seen: false } }
     record(kept, draft, author, ms, today)
     return
@@ -225,7 +252,7 @@ function noticeSkin(kept: Kept, today: KeeperDay): void {
   if (!skin || animal.skinDay === null || animal.signsFrom === null) return
   const say = (payload: Extract<Draft, { kind: 'ecdysis' }>['payload']) =>
     record(kept, { subject, kind: 'ecdysis', payload }, today.author, today.at(today.minute) + 50_000, today)
-  if (day >= animal.skinDay) {
+  if (day >= animal.skinDay && !hasTrouble(animal, day, 'stuckInSkin', 'signStays')) {
     const whole = chance.happens(0.9)
     const retained =
       whole || skin.ends === 'molted'
@@ -246,7 +273,8 @@ function noticeSkin(kept: Kept, today: KeeperDay): void {
     if (day - state.skin.sign.since >= hardens && chance.happens(0.5)) say({ stage: 'hardened' })
     return
   }
-  if (day < animal.signsFrom || state.skin.sign) {
+  // One that should have shed and does not, without a sign of it.
+  if (day < animal.signsFrom || state.skin.sign || hasTrouble(animal, day, 'stuckInSkin')) {
     const closing = state.skin.sign?.stage === 'premolt' && day - state.skin.sign.since >= 4
     if (closing && skin.sealsIn && chance.happens(skin.sealsIn / 10)) say({ stage: 'sealedIn' })
     return
@@ -283,8 +311,11 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
         (isLater(a, today) ? (a.duty.window?.from ?? 0) : 0) -
         (isLater(b, today) ? (b.duty.window?.from ?? 0) : 0),
     )
-  noticeSkin(kept, today)
-  measure(kept, today)
+  lookAtLeft(kept, today)
+  if (!hasTrouble(kept.animal, today.day, 'gone')) {
+    noticeSkin(kept, today)
+    measure(kept, today)
+  }
   let order = 0
   for (const task of todo) {
     // What was just noticed may hold the rest.
@@ -294,5 +325,5 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
     order += 1
   }
   const lastMeal = Math.max(kept.since, lastMealDay(kept.state.feeding) ?? 0)
-  liveADay(kept.animal, today.day - lastMeal < 25, today.chance)
+  liveADay(kept.animal, today.day, today.day - lastMeal < 25, today.chance)
 }

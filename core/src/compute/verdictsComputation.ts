@@ -1,0 +1,86 @@
+import * as z from 'zod/mini'
+import { Entry } from '../entries/entry.ts'
+import { Severity } from '../health/severity.ts'
+import { isPlan, resolvePlan } from '../plan/resolvePlan.ts'
+import { Sex } from '../residents/register.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import { lifeOn } from '../verdicts/lifeOn.ts'
+import { residentDay } from '../walk/residentDay.ts'
+import type { Computation } from './computation.ts'
+import { Refusal, refusal } from './computation.ts'
+
+const day = z.int()
+
+const Input = z.strictObject({
+  sheet: z.string().check(z.describe('Of a sheet that ships.')),
+  stage: z.string().check(z.describe('At the first entry.')),
+  stages: z
+    ._default(z.array(z.strictObject({ day, stage: z.string() })), [])
+    .check(z.describe('Signed changes of the stage, in order.')),
+  schools: z._default(z.record(z.string(), z.string()), {}),
+  sex: z._default(Sex, 'unknown'),
+  hatchedOn: z._default(z.nullable(day), null),
+  hemisphere: z._default(z.enum(['north', 'south']), 'north').check(z.describe('Tells the seasons.')),
+  entries: z.array(Entry),
+  days: z.array(day),
+})
+
+const Output = z.union([
+  z.strictObject({
+    on: z.array(
+      z.strictObject({
+        day,
+        verdicts: z.array(z.looseObject({ code: z.string(), severity: Severity })),
+      }),
+    ),
+  }),
+  Refusal,
+])
+
+type Question = z.output<typeof Input>
+type Told = { code: string; severity: Severity }[]
+
+function stageOn({ stage, stages }: Question, on: number): string {
+  return stages.filter((change) => change.day <= on).at(-1)?.stage ?? stage
+}
+
+/** What the record of one life says on each of some days: what the walk, the record and the lists show. */
+function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<typeof Output> {
+  const { sheet: id, schools, sex, hatchedOn, hemisphere, entries, days } = question
+  const sheet = sheets.get(id)
+  if (!sheet) return refusal({ code: 'unknown_sheet', sheet: id, known: [...sheets.keys()] })
+  const told = new Map<number, Told>()
+  for (const { day: on, state, readings } of lifeOn(entries, days, {
+    sheet: id,
+    stage: '',
+    sex,
+    hatchedOn,
+  })) {
+    const stage = stageOn(question, on)
+    const plan = resolvePlan(sheet, { stage, schools, day: on })
+    if (!isPlan(plan)) return refusal(plan)
+    const { verdicts } = residentDay({ day: on, plan, state, readings, hemisphere })
+    told.set(
+      on,
+      verdicts.map(({ severity, since, what, because }) => ({
+        ...what,
+        severity,
+        ...(since !== undefined && { since }),
+        because,
+      })),
+    )
+  }
+  return { on: days.map((on) => ({ day: on, verdicts: told.get(on) ?? [] })) }
+}
+
+export function verdictsComputation(
+  sheets: ReadonlyMap<string, Sheet>,
+): Computation<typeof Input, typeof Output> {
+  return {
+    name: 'verdicts',
+    about: 'What the record of one resident says on each of some days, with what explains it.',
+    input: Input,
+    output: Output,
+    run: (question) => judge(sheets, question),
+  }
+}

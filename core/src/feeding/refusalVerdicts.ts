@@ -1,0 +1,49 @@
+import { fromSheet } from '../plan/source.ts'
+import type { Reason } from '../reasons/reason.ts'
+import type { Evidence } from '../verdicts/evidence.ts'
+import type { Explanation } from '../verdicts/explanation.ts'
+import { daysWithoutFood, explains } from '../verdicts/explanation.ts'
+import type { Verdict } from '../verdicts/verdict.ts'
+import { refusalsOn } from './feedLine.ts'
+import type { FeedingHabit } from './feedingState.ts'
+
+/** Before its habit is known, nine of ten offers are taken; worth so many of its own. */
+const USUALLY_TAKEN = 0.9
+const WORTH = 6
+/** A row that one with its habit refuses more rarely than this is unusual. */
+const UNUSUAL = 0.03
+/** So many times the limit of its stage is a worry whatever its habit. */
+const WHATEVER_ITS_HABIT = 3
+
+/** The share of offers it takes when nothing keeps it from eating. */
+export function takes({ offers, taken }: FeedingHabit): number {
+  return (taken + USUALLY_TAKEN * WORTH) / (offers + WORTH)
+}
+
+/** Rows of refusals that are a worry: at least what the stage allows, and more than its own habit explains. */
+export function refusals(evidence: Evidence, explanations: readonly Explanation[]): Verdict[] {
+  const { day, plan, state } = evidence
+  const { habit } = state.feeding
+  return Object.entries(state.feeding.lines).flatMap(([duty, line]): Verdict[] => {
+    const { refusals: inRow, refusedFrom } = refusalsOn(line, day)
+    const offer = line.lastOffer
+    if (inRow < plan.refusalsToWorry || !offer) return []
+    const since = refusedFrom ?? offer.day
+    const explained = explains(explanations, { since, day })
+    // The habit counts the row itself; what it was before the row is what is usual.
+    const usual = takes(
+      habit ? { ...habit, offers: Math.max(0, habit.offers - inRow) } : { offers: 0, taken: 0 },
+    )
+    const isUnusual = (1 - usual) ** inRow <= UNUSUAL || inRow >= plan.refusalsToWorry * WHATEVER_ITS_HABIT
+    if (!explained && !isUnusual) return []
+    const because: Reason[] = [
+      { fact: 'refused', duty, day: offer.day, by: offer.by, inRow },
+      { fact: 'habit', takes: usual },
+      { rule: 'refusals', toWorry: plan.refusalsToWorry },
+      ...(explained?.because ?? [{ source: fromSheet(plan) }]),
+    ]
+    const days = daysWithoutFood(evidence)
+    const what = { code: 'refusing', duty, inRow, days, explainedBy: explained?.by ?? null } as const
+    return [{ severity: explained ? 'info' : 'watch', since, what, because }]
+  })
+}

@@ -1,0 +1,110 @@
+import { fromSheet } from '../plan/source.ts'
+import type { Hold } from '../holds/holdsOn.ts'
+import type { Evidence } from '../verdicts/evidence.ts'
+import type { Verdict } from '../verdicts/verdict.ts'
+import { holdOfSign } from './holdOfSign.ts'
+import { forecastReason, nextEcdysis, OVERDUE } from './nextEcdysis.ts'
+import type { EcdysisStage } from './skinState.ts'
+
+/** Days after which an open sign is unusual where the sheet says nothing of it. */
+const USUAL_AT_MOST: Readonly<Partial<Record<EcdysisStage, number>>> = {
+  dull: 21,
+  inBlue: 21,
+  clear: 14,
+  premolt: 90,
+  sealedIn: 180,
+  soft: 30,
+}
+
+/** An open sign of the skin that lasts longer than such signs do. */
+export function signTooLong({ day, plan, state, holds }: Evidence): Verdict[] {
+  const { sign } = state.skin
+  if (!sign) return []
+  const { stage, since, by, day: seen } = sign
+  const kind = holdOfSign(stage)
+  const rule = plan.holds.find(({ hold }) => hold === kind)
+  const usual = rule?.worryAfter ?? rule?.days ?? USUAL_AT_MOST[stage]
+  if (usual === undefined || day - since <= usual) return []
+  const held: Hold | undefined = holds.find(({ hold }) => hold === kind)
+  return [
+    {
+      severity: 'watch',
+      since,
+      what: { code: 'signTooLong', stage, days: day - since, daysOver: day - since - usual },
+      because: held?.because ?? [{ fact: 'sign', stage, day: seen, by }, { source: fromSheet(plan) }],
+    },
+  ]
+}
+
+/** A shed or molt that is unusually late, against this one's own intervals and its stage. */
+export function ecdysisOverdue(evidence: Evidence): Verdict[] {
+  if (evidence.state.skin.sign) return []
+  const next = nextEcdysis(evidence)
+  if (!next || next.forecast.surprise < OVERDUE) return []
+  const { what, last, elapsed, forecast } = next
+  return [
+    {
+      severity: 'watch',
+      since: last,
+      what: { code: 'ecdysisOverdue', what, days: elapsed, shorter: forecast.surprise },
+      because: [
+        { fact: 'event', event: 'shed', day: last },
+        forecastReason(next),
+        { source: fromSheet(evidence.plan) },
+      ],
+    },
+  ]
+}
+
+/** A shed or molt that is likely within a week. */
+export function ecdysisExpected(evidence: Evidence): Verdict[] {
+  if (evidence.state.skin.sign) return []
+  const next = nextEcdysis(evidence)
+  if (!next || next.forecast.surprise >= OVERDUE || next.forecast.pWithinHorizon < 0.5) return []
+  const { what, last, forecast } = next
+  return [
+    {
+      severity: 'info',
+      since: last,
+      what: { code: 'ecdysisExpected', what, chance: forecast.pWithinHorizon },
+      because: [forecastReason(next), { source: fromSheet(evidence.plan) }],
+    },
+  ]
+}
+
+/** Old skin that is still on, and limbs that a molt cost. */
+export function skinLeft({ day, plan, state }: Evidence): Verdict[] {
+  const { retained, sheds } = state.skin
+  const { retainedToAct } = plan.standing
+  if (retained.length === 0) return []
+  const shedOn = sheds.at(-1) ?? null
+  const old = shedOn !== null && day - shedOn >= retainedToAct
+  return [
+    {
+      severity: old ? 'act' : 'watch',
+      since: shedOn,
+      what: { code: 'retainedSkin', parts: retained, day: shedOn },
+      because: [
+        ...(shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn } as const]),
+        { rule: 'retainedSkin', days: retainedToAct },
+        { source: fromSheet(plan) },
+      ],
+    },
+  ]
+}
+
+/** Days in which lost limbs are spoken of. */
+const LIMB_DAYS = 21
+
+export function limbsLost({ day, plan, state }: Evidence): Verdict[] {
+  const { limbsLost: lost } = state.skin
+  if (!lost || day - lost.day > LIMB_DAYS) return []
+  return [
+    {
+      severity: 'watch',
+      since: lost.day,
+      what: { code: 'limbsLost', count: lost.count, day: lost.day },
+      because: [{ fact: 'event', event: 'shed', day: lost.day }, { source: fromSheet(plan) }],
+    },
+  ]
+}

@@ -1,0 +1,131 @@
+import type { Day } from '../time/day.ts'
+import type { Smoothed } from './localTrend.ts'
+import type { Weighing } from './weighing.ts'
+import type { WeightCourse } from './weightLevel.ts'
+import { weightTrend } from './weightTrend.ts'
+
+/** The sheet's scatter is worth so many readings of this one's own. */
+const SHEET_WORTH = 4
+const LEAST_SCATTER = 0.1
+
+/** Levels of ln grams on each day with a reading, their variances as this one's readings scatter, and where the
+ * last of them are heading. */
+export interface WeightPath {
+  days: Smoothed[]
+  /** ln grams a day. */
+  slope: number | null
+  slopeSd: number
+}
+
+/** The smoothed course with its doubts. The scale of all variances is the posterior mean under what the sheet
+ * says and how far this one's readings fell from what was expected (A. C. Harvey, 1989, section 3.3, with a prior);
+ * `r` and `q` keep their ratio. */
+export function weightPath({ runs }: WeightCourse, weighing: Weighing): WeightPath {
+  const trends = runs.map((run) =>
+    weightTrend(
+      run.map(({ day, grams }) => ({ day, y: Math.log(grams) })),
+      weighing,
+    ),
+  )
+  const surprises = trends.flatMap((trend) => trend.surprises)
+  const squares = surprises.reduce((sum, surprise) => sum + surprise * surprise, 0)
+  const scale = Math.max(LEAST_SCATTER, (SHEET_WORTH + squares) / (SHEET_WORTH + surprises.length))
+  const days = trends.flatMap((trend) =>
+    trend.days.map((one) => ({ ...one, levelVar: one.levelVar * scale })),
+  )
+  const last = trends.at(-1)
+  return { days, slope: last?.slope ?? null, slopeSd: Math.sqrt((last?.slopeVar ?? 0) * scale) }
+}
+
+/** From one day of the path to its last: how far the level went, in ln grams, and in standard deviations. */
+export interface Change {
+  from: Smoothed
+  to: Smoothed
+  by: number
+  sd: number
+}
+
+export function changeSince(from: Smoothed, to: Smoothed): Change {
+  return { from, to, by: to.level - from.level, sd: Math.sqrt(from.levelVar + to.levelVar) }
+}
+
+/** A fall that goes on. */
+export interface Fall {
+  /** From when on it fell. */
+  since: Day
+  /** ln grams lost since then. */
+  lost: number
+  best: { day: Day; grams: number }
+  /** Shares below the best of the year, and a week with the limits of 95 %. */
+  belowBest: number
+  perWeek: { low: number; mid: number; high: number } | null
+  /** Its rate alone is beyond chance. */
+  fastBeyondChance: boolean
+  /** What lies below the best is beyond all doubt, and goes on. */
+  sure: boolean
+}
+
+/** The fall has to be seen in so many days or weighings. */
+const LATELY_DAYS = 56
+const LATELY_READINGS = 3
+const YEAR = 365
+/** A weight so old says nothing of today. */
+const STALE_DAYS = 120
+/** Standard deviations, and shares, from which a fall lately, or one from the best of the year that goes on, is
+ * beyond chance. */
+const LATELY = { sds: 2, share: 0.03 }
+const FROM_BEST = { sds: 2.6, share: 0.04, goesOn: 0.8 }
+const SURE = { sds: 3.3, goesOn: 1.8 }
+const TWO_SIDED_95 = 1.96
+
+function latelyOf(days: readonly Smoothed[]): Smoothed[] {
+  const last = days.at(-1)?.day ?? 0
+  const third = days.at(-1 - LATELY_READINGS)?.day ?? last
+  const from = Math.min(last - LATELY_DAYS, third)
+  return days.filter(({ day }) => day >= from && day < last)
+}
+
+function perWeekOf({ slope, slopeSd }: WeightPath): Fall['perWeek'] {
+  if (slope === null) return null
+  const week = (perDay: number) => Math.expm1(7 * perDay)
+  return {
+    low: week(slope - TWO_SIDED_95 * slopeSd),
+    mid: week(slope),
+    high: week(slope + TWO_SIDED_95 * slopeSd),
+  }
+}
+
+function steepest(changes: readonly Change[]): Change | null {
+  return changes.reduce<Change | null>(
+    (worst, one) => (worst === null || one.by / one.sd < worst.by / worst.sd ? one : worst),
+    null,
+  )
+}
+
+/** Whether, and since when, the weight falls beyond chance on a day. Null where it does not, or nobody weighed
+ * lately. */
+export function fallOn(path: WeightPath, day: Day): Fall | null {
+  const { days, slope, slopeSd } = path
+  const last = days.at(-1)
+  if (!last || day - last.day > STALE_DAYS || (slope !== null && slope >= 0)) return null
+  const year = days.filter((one) => one.day > day - YEAR)
+  const lately = steepest(latelyOf(days).map((from) => changeSince(from, last)))
+  const best = year.reduce((most, one) => (one.level > most.level ? one : most), last)
+  if (!lately || lately.by >= 0 || best.day === last.day) return null
+  const fromBest = changeSince(best, last)
+  const sds = -lately.by / lately.sd
+  const isLate = sds >= LATELY.sds && -lately.by >= LATELY.share
+  const goesOn =
+    -fromBest.by / fromBest.sd >= FROM_BEST.sds && -fromBest.by >= FROM_BEST.share && sds >= FROM_BEST.goesOn
+  if (!isLate && !goesOn) return null
+  const from = isLate ? lately : fromBest
+  return {
+    since: from.from.day,
+    lost: -from.by,
+    best: { day: best.day, grams: Math.exp(best.level) },
+    belowBest: -Math.expm1(fromBest.by),
+    perWeek: perWeekOf(path),
+    fastBeyondChance: slope !== null && slope + TWO_SIDED_95 * slopeSd < 0,
+    sure: -fromBest.by / fromBest.sd >= SURE.sds && sds >= SURE.goesOn,
+  }
+}
