@@ -5,7 +5,7 @@ import type { Happening } from '../subjects/kind.ts'
 import { aliveBy, goneBy, residentKind, withDone } from '../residents/residentKind.ts'
 import { duty } from '../subjects/values.ts'
 import { habitAfter } from './habit.ts'
-import { LEFTOVER_DAYS, NO_FEEDS, withdrawn } from './feedLine.ts'
+import { decided, LEFTOVER_DAYS, NO_FEEDS, withdrawn } from './feedLine.ts'
 import type { FeedingState } from './feedingState.ts'
 import { own } from '../subjects/own.ts'
 
@@ -38,7 +38,7 @@ function feedingAfter(
   const left = leftOver({ found, ...(leftFraction !== undefined && { leftFraction }) })
   const line = own(feeding.lines, answered) ?? NO_FEEDS
   const uneaten = left >= UNEATEN_FRACTION ? withdrawn(line, day) : null
-  const judged = uneaten ?? line
+  const judged = uneaten ?? decided(line)
   const portion = judged.portion && {
     ...judged.portion,
     leftFraction: left,

@@ -36,6 +36,11 @@ export function refusalsOn({ lastOffer, undecided, ...line }: FeedLine, day: num
   return rowOf(line)
 }
 
+/** The line once what was left is known to be eaten. */
+export function decided({ undecided: _eaten, ...line }: FeedLine): FeedLine {
+  return line
+}
+
 export function lineAfter(line: FeedLine, offer: Offer): FeedLine {
   if (offer.outcome === 'notOffered') return { ...line, lastOffer: offer }
   const { undecided: _known, refusedFrom, ...before } = line

@@ -5,19 +5,13 @@ import { planOf } from '../testing/plans.ts'
 import { residentDay } from '../walk/residentDay.ts'
 
 const plan = planOf({
-  signs: [
-    { sign: 'Blood', severity: 'act', first: 'Vet', shownBy: { fact: 'droppings', kind: 'bloody' } },
-    { sign: 'Lighter', severity: 'act', shownBy: { fact: 'loss', share: 0.1, days: 365 } },
-  ],
+  signs: [{ sign: 'Blood', severity: 'act', first: 'Vet', shownBy: { fact: 'droppings', kind: 'bloody' } }],
 })
 const arrived = entryOn(-300, 'arrived', { enclosure: '00000000-0000-7000-8000-0000000000ff' })
 const signsOn = (day: number, entries: readonly Entry[]) =>
   residentDay({ day: FIRST_DAY + day, plan, state: told([arrived, ...entries]) }).verdicts.filter(
     ({ what }) => what.code === 'sign',
   )
-const weights = (...grams: number[]) =>
-  grams.map((value, index) => entryOn(index * 28, 'weighed', { grams: value }))
-
 describe('droppings that are a sign', () => {
   const bloody = entryOn(3, 'droppings', { kind: 'bloody' })
 
@@ -34,24 +28,22 @@ describe('droppings that are a sign', () => {
   })
 })
 
-describe('a loss that is a sign', () => {
-  it('is counted from the highest of the year, meals and the scale smoothed out', () => {
-    const [sign] = signsOn(170, weights(900, 950, 1000, 1000, 960, 920, 880))
-    expect(sign).toMatchObject({ what: { sign: 'Lighter', first: null } })
-    expect(sign?.because.map((reason) => ('fact' in reason ? reason.fact : null))).toContain('highest')
-    expect(signsOn(170, weights(900, 950, 1000, 1000, 990, 970, 950))).toEqual([])
+it('a loss is told where weights are judged, with what the sheet says to do first', () => {
+  const first = planOf({
+    signs: [
+      {
+        sign: 'Lighter',
+        severity: 'act',
+        first: 'Weigh it again',
+        shownBy: { fact: 'loss', share: 0.1, days: 365 },
+      },
+    ],
   })
-
-  it('is none of one heavy reading with a full gut, nor of a slip', () => {
-    expect(signsOn(120, weights(900, 905, 990, 902, 898))).toEqual([])
-    expect(signsOn(120, weights(900, 905, 9050, 902, 898))).toEqual([])
-  })
-
-  it('is left to the rules of what explains it', () => {
-    const falling = weights(1000, 1000, 960, 920, 880, 840)
-    expect(signsOn(141, falling)).toHaveLength(1)
-    expect(signsOn(141, [...falling, entryOn(140, 'held', { hold: 'gravid', reason: 'So' })])).toEqual([])
-  })
+  const falling = [1000, 1000, 960, 920, 880, 840].map((grams, index) =>
+    entryOn(index * 28, 'weighed', { grams }),
+  )
+  const { verdicts } = residentDay({ day: FIRST_DAY + 141, plan: first, state: told([arrived, ...falling]) })
+  expect(verdicts).toMatchObject([{ severity: 'act', what: { code: 'losing', first: 'Weigh it again' } }])
 })
 
 describe('deaths that are a sign', () => {

@@ -73,9 +73,9 @@ const YEAR = 365
 const STALE_DAYS = 120
 /** Standard deviations, and shares, from which a fall lately, or one from the best of the year that goes on, is
  * beyond chance. */
-const LATELY = { sds: 2, share: 0.03 }
-const FROM_BEST = { sds: 2.6, share: 0.04, goesOn: 0.8 }
-const SURE = { sds: 3.3, goesOn: 1.8 }
+const LATELY = { sds: 1.8, share: 0.03 }
+const FROM_BEST = { sds: 2.4, share: 0.04, goesOn: 0.8 }
+const SURE = { sds: 2.8, goesOn: 1.3 }
 const TWO_SIDED_95 = 1.96
 
 function latelyOf(days: readonly Smoothed[]): Smoothed[] {

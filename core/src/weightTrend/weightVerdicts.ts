@@ -146,7 +146,7 @@ function verdictOn(fall: Fall, explained: Explanation | null, evidence: Evidence
   const tooMuch = cover && cover.share > WHILE_EATING ? cover : null
   const rule = { rule: 'losing', actBelowBest: ACT_BELOW_BEST, actAWeek: ACT_A_WEEK } as const
   return {
-    severity: (tooMuch && tooMuch.share >= ACT_BELOW_BEST) || isGrave(fall) ? 'act' : 'watch',
+    severity: isGrave(fall) ? 'act' : 'watch',
     since,
     what: { code: 'losing', ...told, explainedBy: tooMuch?.by ?? null },
     because: [...facts, ...(tooMuch?.because ?? []), rule, { source: fromSheet(evidence.plan) }],

@@ -14,6 +14,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useAnswerOf } from '../wire/queries.ts'
+import Because from '../words/Because.vue'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
 import type { ChangeLine } from './changeLine.ts'
@@ -132,6 +133,12 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
             <p class="quiet">
               {{ terms.severity[verdict.severity] }} · {{ site.placeName(residents.homeOf(resident.id)) }}
             </p>
+            <Because
+              v-if="verdict.because.length > 0"
+              :reasons="verdict.because"
+              :label="sayVerdict(verdict, teller)"
+              :verdict="verdict"
+            />
           </li>
           <li v-if="list.length === 0" class="quiet">{{ t('nothing') }}</li>
         </ul>

@@ -158,11 +158,17 @@ function showOnWalk(): void {
       <ul v-if="verdicts.length + day.holds.length > 0" class="says" :aria-label="t('whatTheRecordSays')">
         <li v-for="(verdict, index) in verdicts" :key="`v${index}`" class="verdict" :class="verdict.severity">
           <strong>{{ sayVerdict(verdict, teller) }}</strong>
-          <p class="quiet">{{ terms.severity[verdict.severity] }}</p>
+          <p class="quiet">
+            {{ terms.severity[verdict.severity]
+            }}<template v-if="verdict.since != null">
+              · {{ t('since', { date: sayDate(verdict.since, today.day) }) }}</template
+            >
+          </p>
           <Because
             v-if="verdict.because.length > 0"
             :reasons="verdict.because"
             :label="sayVerdict(verdict, teller)"
+            :verdict="verdict"
           />
           <VerdictActions
             v-if="people.mayWrite && hasActions(verdict)"

@@ -161,6 +161,7 @@ function under(task: Task): string {
           v-if="verdict.because.length > 0"
           :reasons="verdict.because"
           :label="sayVerdict(verdict, teller)"
+          :verdict="verdict"
         />
         <VerdictActions
           v-if="people.mayWrite && hasActions(verdict)"

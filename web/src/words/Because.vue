@@ -1,20 +1,27 @@
 <script setup lang="ts">
-import type { Reason } from '@kobrin/core'
+import type { Reason, Verdict } from '@kobrin/core'
 import Button from 'primevue/button'
 import Popover from 'primevue/popover'
-import { shallowRef, useId, useTemplateRef } from 'vue'
+import { computed, shallowRef, useId, useTemplateRef } from 'vue'
 import { usePrinting } from '../app/usePrinting.ts'
+import { sayAdvice } from './judged.ts'
 import { terms } from './terms.ts'
 import { sayReason } from './reasons.ts'
 import { useTeller } from './useTeller.ts'
 
-const { reasons, label } = defineProps<{ reasons: readonly Reason[]; label: string }>()
+const { reasons, label, verdict } = defineProps<{
+  reasons: readonly Reason[]
+  label: string
+  /** What the reasons are of: said with what to do next and what clears it. */
+  verdict?: Verdict
+}>()
 const teller = useTeller()
 const over = useTemplateRef<{ toggle: (event: Event) => void }>('over')
 /** On paper nothing can be opened. */
 const printing = usePrinting()
 const isOpen = shallowRef(false)
 const id = useId()
+const advice = computed(() => (verdict ? sayAdvice(verdict) : null))
 </script>
 
 <template>
@@ -35,6 +42,8 @@ const id = useId()
     <ul :id="id" class="reasons" :aria-label="label">
       <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
     </ul>
+    <p v-if="advice" class="advice">{{ advice.next }}</p>
+    <p v-if="advice" class="clears">{{ advice.clears }}</p>
   </Popover>
 </template>
 
@@ -59,5 +68,20 @@ strong + .because {
   max-width: min(420px, 80vw);
   font-size: 0.875rem;
   overflow-wrap: anywhere;
+}
+
+.advice,
+.clears {
+  max-width: min(420px, 80vw);
+  margin-top: 8px;
+  font-size: 0.875rem;
+}
+
+.advice {
+  font-weight: 600;
+}
+
+.clears {
+  color: var(--soft);
 }
 </style>

@@ -8,6 +8,7 @@ import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
 import { sayAll } from './sayAll.ts'
 import { sayObstacles } from './rest.ts'
 import type { Teller } from './reasons.ts'
+import { sayJudged } from './judged.ts'
 import { t } from './said.ts'
 
 /** Grams of a meal: nobody weighs out tenths of what is more than a spoonful. */
@@ -73,16 +74,8 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
   switch (what.code) {
     case 'holdOverdue':
       return t('shouldBeOverLook', { hold: words.hold[what.hold] })
-    case 'refusing':
-      return what.explainedBy
-        ? t('refusedTimesExplained', { count: what.inRow, hold: words.hold[what.explainedBy].toLowerCase() })
-        : t('refusedTimesNotExplained', { count: what.inRow })
     case 'fedTwice':
       return t('fedTwiceToday', { by: sayAll(what.by.map(who)) })
-    case 'unseen':
-      return what.days === null ? t('neverSeen') : t('notSeenForDays', { count: what.days })
-    case 'suspectWeight':
-      return t('doesNotFitWeigh', { grams: sayGrams(what.grams), grams2: sayGrams(what.level) })
     case 'observed':
       return what.text
     case 'unaccounted':
@@ -116,9 +109,7 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'restUnfit':
       return t('shouldNotRest', { obstacles: sayObstacles(what.obstacles, today) })
     case 'wake':
-      return what.why === 'urine'
-        ? t('wakeItItPassed')
-        : t('wakeItOfIts', { share: Math.round((what.share ?? 0) * 100) })
+      return t('wakeItItPassed')
     case 'noPlan':
       return t('noPlanItsCare')
     case 'stageReached':
@@ -131,6 +122,8 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
         ? t('oldSkinOnLook', { parts })
         : t('oldSkinOnSince', { parts, day: sayDay(what.day, today) })
     }
+    default:
+      return sayJudged(what)
   }
 }
 

@@ -8,6 +8,7 @@ import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, round, sayMinuteOfDay, sayRange } from './numbers.ts'
 import { sayTrigger } from './sayTrigger.ts'
 import { spaced } from './spaced.ts'
+import { JUDGED_FACTS, JUDGED_RULES } from './judged.ts'
 import { t } from './told.ts'
 import { sayCadence } from './cadence.ts'
 
@@ -151,6 +152,7 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
   heldFloor: sayHeldFloor,
   permit: (reason) => t('permitAhead', { count: reason.days }),
   lookAfterDeath: () => t('whatKilledOne'),
+  ...JUDGED_RULES,
 }
 
 const FACTS: {
@@ -269,6 +271,7 @@ const FACTS: {
     }),
   condition: (reason, { today, who }) =>
     t('scoredBy', { score: reason.score, who: who(reason.by), day: sayDay(reason.day, today) }),
+  ...JUDGED_FACTS,
 }
 
 /** One reason as a sentence. */

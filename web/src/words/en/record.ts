@@ -45,6 +45,7 @@ export default {
   enclosure: 'Enclosure',
   enclosure2: 'Enclosure: {fit}',
   about: 'about {count}',
+  since: 'since {date}',
   hereSince: 'here since {date}',
   weightG: 'Weight, {unit}',
   noWeights: 'No weights',

@@ -1,0 +1,44 @@
+export default {
+  by: {
+    ecdysis: 'the skin that came off',
+    ecdysisLikely: 'a shed or molt is likely due',
+    laid: 'laid',
+    moved: 'the move',
+    season: 'the season',
+    spurt: 'the end of a spurt',
+    heat: 'too warm',
+    cold: 'too cold',
+  },
+
+  next: {
+    losing:
+      'Weigh it again within days, look at mouth, belly and droppings, offer what it likes best; act: ask the vet.',
+    lossExplained: 'Weigh it again when that is over.',
+    gainingFast: 'Score its condition; stretch the interval or shrink the portion, a senior decides.',
+    notGrowing:
+      'Look at warmth, prey size and whether it really eats; score its condition, look at droppings.',
+    suspectWeight: 'Weigh it again; or correct the entry, or keep it if you are sure.',
+    refusing: 'Look at warmth, hides and skin; offer another food at another hour; weigh it.',
+    signTooLong:
+      'Look whether it is still so, without digging; raise the humidity; ask the vet if it seems weak.',
+    ecdysisOverdue: 'Look for old skin and signs; raise the humidity, a damp hide. Do not pull.',
+    unseen:
+      'Look for it without digging out what may molt; look at the lid and the gaps; leave food and look again.',
+    retainedSkin: 'Damp hide or damp air; look again tomorrow. Do not pull skin off eyes.',
+    limbsLost: 'No large prey until it moves well; look for bleeding.',
+  },
+
+  clears: {
+    losing: 'Clears when two weighings no longer fall.',
+    lossExplained: 'Clears when it stops falling.',
+    gainingFast: 'Clears when it gains no more than expected.',
+    notGrowing: 'Clears when it grows.',
+    suspectWeight: 'Clears with the next weighing, a correction, or your word that it is right.',
+    refusing: 'Clears with a meal.',
+    signTooLong: 'Clears when it has shed or molted, or the hold is lifted.',
+    ecdysisOverdue: 'Clears with a sign or the skin coming off.',
+    unseen: 'Clears when it is seen.',
+    retainedSkin: 'Clears when the skin is off, or with the next whole shed.',
+    limbsLost: 'Clears after three weeks.',
+  },
+} as const
