@@ -20,6 +20,7 @@ import { sizeFigures } from './size.ts'
 import { HOUSE_AT } from './sizes.ts'
 import { stalledFigures } from './stalled.ts'
 import { tapFigures } from './tap.ts'
+import { verdictFigures } from './verdicts.ts'
 import { walkFigures } from './walk.ts'
 
 const HOUSE = fileURLToPath(new URL('./house.ts', import.meta.url))
@@ -27,6 +28,7 @@ const HOUSE = fileURLToPath(new URL('./house.ts', import.meta.url))
 const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promise<Figure[]>> = {
   size: sizeFigures,
   walk: walkFigures,
+  verdicts: verdictFigures,
   record: async (house) => recordFigures(await house()),
   late: async (house) => lateFigures(await house()),
   site: siteFigures,

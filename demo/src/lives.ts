@@ -40,16 +40,21 @@ const DAY_MS = 86_400_000
 /** Settled in before anything goes wrong, and with time to be noticed. */
 const AT_PEACE = 200
 const TIME_TO_NOTICE = 150
+/** Share of the time to grow up in which growth is still plain. */
+const STILL_GROWS = 0.4
 
 function troubleOf(
   kind: Trouble['kind'] | null,
-  firstDay: number,
-  days: number,
+  growsUpIn: number,
+  { days, firstDay }: LivesOptions,
   chance: Chance,
 ): Trouble | null {
   if (kind === null) return null
   const aWeek = kind === 'overfed' ? chance.between(0.015, 0.03) : chance.between(0.012, 0.035)
-  return { kind, from: firstDay + chance.whole(AT_PEACE, Math.max(AT_PEACE, days - TIME_TO_NOTICE)), aWeek }
+  // Whoever stands still must have had growing to do.
+  const latest = Math.round(kind === 'stunted' ? growsUpIn * STILL_GROWS : days - TIME_TO_NOTICE)
+  const least = Math.min(AT_PEACE, Math.round(latest / 2))
+  return { kind, from: firstDay + chance.whole(least, Math.max(least, latest)), aWeek }
 }
 
 function beginLife(
@@ -159,7 +164,9 @@ export function* lives(options: LivesOptions): Generator<Life> {
   const chance = createChance(options.seed)
   for (const key of Object.keys(BIOLOGY)) {
     for (const kind of options.troubles) {
-      const trouble = troubleOf(kind, options.firstDay, options.days, chance)
+      const sheet = options.sheets.find(({ id }) => id === key.split('/')[0])
+      const growsUpIn = Math.min(sheet?.growth?.adultDays[0] ?? options.days, options.days)
+      const trouble = troubleOf(kind, growsUpIn, options, chance)
       const begun = beginLife(key, trouble, options, chance)
       if (begun && begun[0].plan.lives === 'individual') yield liveOne(begun[0], begun[1], chance)
     }

@@ -1,7 +1,7 @@
 import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
-import type { Explanation } from '../verdicts/explanation.ts'
+import type { Explanations } from '../verdicts/explanation.ts'
 import { daysWithoutFood, explains } from '../verdicts/explanation.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { refusalsOn } from './feedLine.ts'
@@ -21,7 +21,7 @@ export function takes({ offers, taken }: FeedingHabit): number {
 }
 
 /** Rows of refusals that are a worry: at least what the stage allows, and more than its own habit explains. */
-export function refusals(evidence: Evidence, explanations: readonly Explanation[]): Verdict[] {
+export function refusals(evidence: Evidence, explanations: Explanations): Verdict[] {
   const { day, plan, state } = evidence
   const { habit } = state.feeding
   return Object.entries(state.feeding.lines).flatMap(([duty, line]): Verdict[] => {
@@ -29,7 +29,7 @@ export function refusals(evidence: Evidence, explanations: readonly Explanation[
     const offer = line.lastOffer
     if (inRow < plan.refusalsToWorry || !offer) return []
     const since = refusedFrom ?? offer.day
-    const explained = explains(explanations, { since, day })
+    const explained = explains(explanations(), { since, day })
     // The habit counts the row itself; what it was before the row is what is usual.
     const usual = takes(
       habit ? { ...habit, offers: Math.max(0, habit.offers - inRow) } : { offers: 0, taken: 0 },

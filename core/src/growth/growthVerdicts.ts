@@ -1,7 +1,7 @@
 import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
-import type { Explanation } from '../verdicts/explanation.ts'
+import type { Explanations } from '../verdicts/explanation.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import type { Change, WeightPath } from '../weightTrend/fall.ts'
 import { changeSince } from '../weightTrend/fall.ts'
@@ -18,21 +18,24 @@ const YEAR = 365
 
 /** Stretches over which growth is judged, as shares of the time to grow up, in days. */
 const YOUNG = { share: 0.05, least: 28, most: 120 }
-const STANDSTILL = { share: 0.08, least: 42, most: 180 }
+const STANDSTILL = { share: 0.08, least: 42, most: 240 }
 const GROWN = 150
 
 /** So far above what the sheet calls fast is too fast. */
 const TOO_FAST = 1.3
 const SLACK = 0.03
+/** Growth slows down of itself by so much from one stretch to the next. */
+const SLOWS_DOWN = 0.6
 /** Faster than its own course before, and than the middle of what is usual, by so much. */
 const OWN_PACE = 1.5
+const SPEEDS_UP = 1.2
 /** A grown animal's weight goes up and down by so much without being fat, in ln grams. */
 const GROWN_MAY_GAIN = 0.08
 /** Above the best it ever had, in ln grams, it does not only regain what it lost. */
 const NEW_HIGH = 0.02
 /** Of the least that is expected, so little is standing still, where so much was expected. */
-const STANDS_STILL = 0.3
-const WORTH_EXPECTING = 0.08
+const STANDS_STILL = 0.35
+const WORTH_EXPECTING = 0.06
 /** Of the lightest grown weight, below which one is still growing. */
 const STILL_YOUNG = 0.85
 const THIN = 2.5
@@ -80,16 +83,25 @@ function facts({ from, by, to }: Change, { weight, state, day }: Evidence): Reas
 
 /** How much one that grows up may gain: what the sheet calls fast and a little more, or, where it grew steadily
  * before, not much more than that went on and than is usual at its size. */
-function youngMayGain({ from, to }: Change, path: WeightPath, growth: ExpectedGrowth): number {
+function youngMayGain({ from, to, by }: Change, path: WeightPath, growth: ExpectedGrowth): number {
   const days = to.day - from.day
   const over = (pace: Pace) => growthOver(growth, Math.exp(from.level), days, pace)
   const fast = over('fastest') * TOO_FAST + SLACK
-  const before = path.days.filter(({ day }) => day <= from.day - days)
+  const own = ownPace(path, from, days)
+  if (own === null || own < over('slowest') * STANDS_STILL) return fast
+  const middle = over('middle')
+  // Those that speed up, where growth slows down, may not go far beyond the middle of their kind.
+  const speedsUp = by > own * SPEEDS_UP ? middle * OWN_PACE + SLACK : Infinity
+  return Math.min(fast, speedsUp, Math.max(own * OWN_PACE + SLACK, middle))
+}
+
+/** ln grams that it would gain in so many days if it went on as in as many days before; null where the record does
+ * not reach back so far. */
+function ownPace({ days: path }: WeightPath, from: Smoothed, days: number): number | null {
+  const before = path.filter(({ day }) => day <= from.day - days)
   const began = before.at(-1)
-  if (!began || before.length < 2) return fast
-  const rate = (from.level - began.level) / (from.day - began.day)
-  if (rate * days < over('slowest') * STANDS_STILL) return fast
-  return Math.min(fast, Math.max(rate * days * OWN_PACE + SLACK, over('middle') * OWN_PACE))
+  if (!began || before.length < 2) return null
+  return ((from.level - began.level) / (from.day - began.day)) * days
 }
 
 /** Young that grow much faster than the sheet calls fast, or grown ones that go on gaining above the best they had. */
@@ -121,23 +133,33 @@ function gainingFast(evidence: Evidence, path: WeightPath, growth: ExpectedGrowt
   }
 }
 
+/** What one of a weight would have gained at least: as the slowest of its kind, or, below the middle of the grown
+ * weights, as it went on before, slower as it gets larger. */
+function leastGain({ from, to }: Change, path: WeightPath, growth: ExpectedGrowth, grams: number): number {
+  const days = to.day - from.day
+  const [light, heavy] = growth.grown
+  const slowest = grams < light * STILL_YOUNG ? growthOver(growth, Math.exp(from.level), days, 'slowest') : 0
+  const own = grams < Math.sqrt(light * heavy) * STILL_YOUNG ? (ownPace(path, from, days) ?? 0) : 0
+  return Math.max(slowest, own * SLOWS_DOWN)
+}
+
 /** Young that stand still for so long that even the slowest would have grown. */
 function notGrowing(
   evidence: Evidence,
   path: WeightPath,
   growth: ExpectedGrowth,
-  explanations: readonly Explanation[],
+  explanations: Explanations,
 ): Verdict | null {
   const { weight } = evidence
-  if (isGrown(evidence, growth) || !weight || weight.grams >= growth.grown[0] * STILL_YOUNG) return null
+  if (isGrown(evidence, growth) || !weight) return null
   const change = changeOver(path, within(STANDSTILL, growth))
   if (!change) return null
   const days = change.to.day - change.from.day
-  const expected = growthOver(growth, Math.exp(change.from.level), days, 'slowest')
+  const expected = leastGain(change, path, growth, weight.grams)
   if (expected < WORTH_EXPECTING || change.by + ONE_SIDED_95 * change.sd >= expected * STANDS_STILL)
     return null
   // Those that lie in winter rest, fast or have just come are not of a mind to grow.
-  const paused = explanations.some(
+  const paused = explanations().some(
     ({ by, since, until }) =>
       (by === 'winterRest' || by === 'fasting' || by === 'season' || by === 'moved') &&
       Math.min(until, change.to.day) - Math.max(since, change.from.day) > days / 3,
@@ -157,11 +179,7 @@ function notGrowing(
 
 /** Whether one animal grows or gains as the sheet and its own course let expect. Nothing where the sheet says no
  * weights, or nobody weighed it lately. */
-export function growing(
-  evidence: Evidence,
-  path: WeightPath,
-  explanations: readonly Explanation[],
-): Verdict | null {
+export function growing(evidence: Evidence, path: WeightPath, explanations: Explanations): Verdict | null {
   const { growth } = evidence.plan
   const last = path.days.at(-1)
   if (!growth || !last || evidence.day - last.day > STALE_DAYS) return null

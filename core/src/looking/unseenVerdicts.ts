@@ -2,7 +2,7 @@ import { fromSheet } from '../plan/source.ts'
 import { isStopped } from '../holds/stops.ts'
 import { expectsSkin } from '../skin/nextEcdysis.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
-import type { Explanation } from '../verdicts/explanation.ts'
+import type { Explanations } from '../verdicts/explanation.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import type { Found } from './lookingState.ts'
 import { NOTHING_FOUND } from './lookingState.ts'
@@ -21,7 +21,7 @@ const SPEAK_FOR_GONE = 2
 /** Days without a sighting that are usual for this one at most; null where its kind hides for months. */
 function usualAtMost(
   { plan, state, day }: Evidence,
-  explanations: readonly Explanation[],
+  explanations: Explanations,
   molts: boolean,
 ): number | null {
   const limit = plan.unseenToWorry
@@ -30,7 +30,7 @@ function usualAtMost(
   const nineOfTen = gaps[Math.ceil(gaps.length * 0.9) - 1] ?? 0
   const own = gaps.length < KNOWN_FROM ? 0 : Math.ceil(nineOfTen * BEYOND_ITS_OWN)
   const usual = Math.min(limit * AT_MOST, Math.max(limit, own))
-  const rests = explanations.some(({ by, since, until }) => by === 'season' && since <= day && until >= day)
+  const rests = explanations().some(({ by, since, until }) => by === 'season' && since <= day && until >= day)
   return rests || molts ? usual * HIDES_LONGER : usual
 }
 
@@ -39,15 +39,16 @@ function speaksForGone({ untouched, full, noDroppings }: Found): number {
 }
 
 /** Somebody not seen for longer than is usual for it: hidden, as far as anything shows that it lives, or missing. */
-export function unseen(evidence: Evidence, explanations: readonly Explanation[]): Verdict[] {
+export function unseen(evidence: Evidence, explanations: Explanations): Verdict[] {
   const { day, plan, state, holds } = evidence
   const isLookedFor = !holds.some((hold) => !hold.overdue && isStopped({ does: 'look' }, hold))
   if (!isLookedFor || holds.some(({ hold }) => hold === 'winterRest')) return []
-  const molts = plan.ecdysis?.what === 'molt' && expectsSkin(evidence) !== null
-  const usual = usualAtMost(evidence, explanations, molts)
   const { seenOn, searches, found = NOTHING_FOUND } = state.looking
   const from = seenOn ?? state.stay.arrivedOn
-  if (usual === null || from === null || day - from <= usual) return []
+  if (from === null || day - from <= (plan.unseenToWorry ?? Infinity)) return []
+  const molts = plan.ecdysis?.what === 'molt' && expectsSkin(evidence) !== null
+  const usual = usualAtMost(evidence, explanations, molts)
+  if (usual === null || day - from <= usual) return []
   const { aliveOn } = found
   const isHidden = aliveOn !== undefined && day - aliveOn <= usual
   const isGone = !isHidden && searches > 0 && speaksForGone(found) >= SPEAK_FOR_GONE

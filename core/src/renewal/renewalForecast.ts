@@ -71,6 +71,30 @@ function exceeded(p: number, elapsed: number, { nu, mu, scale }: LnInterval): nu
   return Number.isFinite(days) ? Math.max(days, elapsed) : null
 }
 
+export type RenewalChances = Pick<RenewalForecast, 'pWithinHorizon' | 'surprise'>
+
+/** The chances of a forecast, without its quantiles. */
+export function renewalChances(next: LnInterval, elapsed: number, horizon: number): RenewalChances {
+  const { nu, mu, scale } = next
+  const now = lnLongerThan(elapsed, next)
+  return {
+    pWithinHorizon: -Math.expm1(lnLongerThan(elapsed + horizon, next) - now),
+    surprise: elapsed > 0 ? studentCdf((Math.log(elapsed) - mu) / scale, nu) : 0,
+  }
+}
+
+/** The days within which eight of ten lie, and their middle, given what has elapsed. */
+export function renewalDays(
+  next: LnInterval,
+  elapsed: number,
+): Pick<RenewalForecast, 'medianDays' | 'lo80' | 'hi80'> {
+  return {
+    medianDays: exceeded(0.5, elapsed, next),
+    lo80: exceeded(0.9, elapsed, next),
+    hi80: exceeded(0.1, elapsed, next),
+  }
+}
+
 /** When the next event is due, counted from the last one. Null where nothing can be expected. */
 export function renewalForecast({
   intervals,
@@ -80,13 +104,5 @@ export function renewalForecast({
 }: RenewalInput): RenewalForecast | null {
   const next = nextInterval(intervals, prior)
   if (!next) return null
-  const now = lnLongerThan(elapsed, next)
-  const { nu, mu, scale } = next
-  return {
-    medianDays: exceeded(0.5, elapsed, next),
-    lo80: exceeded(0.9, elapsed, next),
-    hi80: exceeded(0.1, elapsed, next),
-    pWithinHorizon: -Math.expm1(lnLongerThan(elapsed + horizon, next) - now),
-    surprise: elapsed > 0 ? studentCdf((Math.log(elapsed) - mu) / scale, nu) : 0,
-  }
+  return { ...renewalDays(next, elapsed), ...renewalChances(next, elapsed, horizon) }
 }

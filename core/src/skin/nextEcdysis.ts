@@ -1,8 +1,8 @@
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
-import type { IntervalPrior, RenewalForecast } from '../renewal/renewalForecast.ts'
-import { renewalForecast } from '../renewal/renewalForecast.ts'
+import type { IntervalPrior, LnInterval, RenewalChances } from '../renewal/renewalForecast.ts'
+import { nextInterval, renewalChances, renewalDays } from '../renewal/renewalForecast.ts'
 import type { Day } from '../time/day.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 
@@ -57,7 +57,9 @@ export interface NextEcdysis {
   /** Days since the last, without those it rested. */
   elapsed: number
   intervals: number[]
-  forecast: RenewalForecast
+  /** Of the whole interval. */
+  expected: LnInterval
+  chances: RenewalChances
 }
 
 /** Days within a stretch on which it lay in winter rest: its skin waits as well. */
@@ -91,8 +93,10 @@ export function nextEcdysis(
   if (last === undefined || last > day) return null
   const elapsed = day - last - restedBetween(last, day, evidence)
   const intervals = intervalsOf(events)
-  const forecast = renewalForecast({ intervals, elapsed, prior: priorOf(ecdysis), horizon })
-  return forecast && { what: ecdysis.what, last, elapsed, intervals, forecast }
+  const expected = nextInterval(intervals, priorOf(ecdysis))
+  if (!expected) return null
+  const chances = renewalChances(expected, elapsed, horizon)
+  return { what: ecdysis.what, last, elapsed, intervals, expected, chances }
 }
 
 const SIGN_HOLDS: Readonly<Record<Ecdysis['what'], HoldKind>> = { shed: 'inBlue', molt: 'premolt' }
@@ -115,12 +119,10 @@ export function expectsSkin(
   const ahead = signDays(evidence.plan)
   const next = nextEcdysis(evidence, ahead)
   if (!next) return null
-  const { forecast, last, what, elapsed, intervals } = next
-  if (forecast.pWithinHorizon < LIKELY) return null
+  const { chances, last } = next
   // Those that are long overdue do not wait for their skin any more.
-  if (forecast.surprise > OVERDUE) return null
-  const from = Math.max(last, evidence.day - ahead)
-  return { since: from, because: [forecastReason({ what, last, elapsed, intervals, forecast })] }
+  if (chances.pWithinHorizon < LIKELY || chances.surprise > OVERDUE) return null
+  return { since: Math.max(last, evidence.day - ahead), because: [forecastReason(next)] }
 }
 
 /** Chance within the days of a sign from which a refusal is likely the skin. */
@@ -128,8 +130,9 @@ const LIKELY = 0.4
 /** Share of intervals that are shorter, from which one is unusually late. */
 export const OVERDUE = 0.985
 
-export function forecastReason({ what, last, intervals, forecast }: NextEcdysis): Reason {
-  const { lo80, hi80 } = forecast
+/** When eight of ten such sheds or molts come, as a reason. */
+export function forecastReason({ what, last, elapsed, intervals, expected }: NextEcdysis): Reason {
+  const { lo80, hi80 } = renewalDays(expected, elapsed)
   return {
     fact: 'forecast',
     what,

@@ -36,38 +36,30 @@ export function signTooLong({ day, plan, state, holds }: Evidence): Verdict[] {
   ]
 }
 
-/** A shed or molt that is unusually late, against this one's own intervals and its stage. */
-export function ecdysisOverdue(evidence: Evidence): Verdict[] {
+/** A shed or molt that is unusually late, against this one's own intervals and its stage; or one that is likely
+ * within a week. */
+export function ecdysisAhead(evidence: Evidence): Verdict[] {
   if (evidence.state.skin.sign) return []
   const next = nextEcdysis(evidence)
-  if (!next || next.forecast.surprise < OVERDUE) return []
-  const { what, last, elapsed, forecast } = next
-  return [
-    {
-      severity: 'watch',
-      since: last,
-      what: { code: 'ecdysisOverdue', what, days: elapsed, shorter: forecast.surprise },
-      because: [
-        { fact: 'event', event: 'shed', day: last },
-        forecastReason(next),
-        { source: fromSheet(evidence.plan) },
-      ],
-    },
-  ]
-}
-
-/** A shed or molt that is likely within a week. */
-export function ecdysisExpected(evidence: Evidence): Verdict[] {
-  if (evidence.state.skin.sign) return []
-  const next = nextEcdysis(evidence)
-  if (!next || next.forecast.surprise >= OVERDUE || next.forecast.pWithinHorizon < 0.5) return []
-  const { what, last, forecast } = next
+  if (!next) return []
+  const { what, last, elapsed, chances } = next
+  const source = { source: fromSheet(evidence.plan) }
+  if (chances.surprise >= OVERDUE)
+    return [
+      {
+        severity: 'watch',
+        since: last,
+        what: { code: 'ecdysisOverdue', what, days: elapsed, shorter: chances.surprise },
+        because: [{ fact: 'event', event: 'shed', day: last }, forecastReason(next), source],
+      },
+    ]
+  if (chances.pWithinHorizon < 0.5) return []
   return [
     {
       severity: 'info',
       since: last,
-      what: { code: 'ecdysisExpected', what, chance: forecast.pWithinHorizon },
-      because: [forecastReason(next), { source: fromSheet(evidence.plan) }],
+      what: { code: 'ecdysisExpected', what, chance: chances.pWithinHorizon },
+      because: [forecastReason(next), source],
     },
   ]
 }

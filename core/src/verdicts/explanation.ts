@@ -118,6 +118,9 @@ function ofClimate(evidence: Evidence): Explanation[] {
   })
 }
 
+/** Looked up by the verdicts that need them: most days none does. */
+export type Explanations = () => readonly Explanation[]
+
 /** Everything on record that may explain a fast or a loss of the last months, on the day it is judged. */
 export function explanationsOf(evidence: Evidence): Explanation[] {
   return [

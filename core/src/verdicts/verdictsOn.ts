@@ -6,11 +6,11 @@ import { readingVerdicts } from '../readings/readingVerdicts.ts'
 import { growing } from '../growth/growthVerdicts.ts'
 import { refusals } from '../feeding/refusalVerdicts.ts'
 import { holdOfSign } from '../skin/holdOfSign.ts'
-import { ecdysisExpected, ecdysisOverdue, limbsLost, signTooLong, skinLeft } from '../skin/skinVerdicts.ts'
+import { ecdysisAhead, limbsLost, signTooLong, skinLeft } from '../skin/skinVerdicts.ts'
 import { unseen } from '../looking/unseenVerdicts.ts'
 import { weightPath } from '../weightTrend/fall.ts'
 import { losing, suspectWeights } from '../weightTrend/weightVerdicts.ts'
-import type { Explanation } from './explanation.ts'
+import type { Explanation, Explanations } from './explanation.ts'
 import { explanationsOf } from './explanation.ts'
 import { observationsStanding } from '../health/observationsStanding.ts'
 import { signsShown } from '../health/signsShown.ts'
@@ -58,7 +58,7 @@ function observations(evidence: Evidence): Verdict[] {
 }
 
 /** Of one animal: losing, gaining or standing still are one matter, and said in one sentence. */
-function weight(evidence: Evidence, explanations: readonly Explanation[]): Verdict[] {
+function weight(evidence: Evidence, explanations: Explanations): Verdict[] {
   const { plan, course } = evidence
   if (plan.lives === 'colony') return []
   const path = weightPath(course, plan.weighing)
@@ -68,7 +68,8 @@ function weight(evidence: Evidence, explanations: readonly Explanation[]): Verdi
 
 /** What the record says is wrong or worth knowing today, gravest first. */
 export function verdictsOn(evidence: Evidence): Verdict[] {
-  const explanations = explanationsOf(evidence)
+  let known: readonly Explanation[] | null = null
+  const explanations = () => (known ??= explanationsOf(evidence))
   const verdicts = [
     ...overdueHolds(evidence),
     ...weight(evidence, explanations),
@@ -76,8 +77,7 @@ export function verdictsOn(evidence: Evidence): Verdict[] {
     ...fedTwice(evidence),
     ...unseen(evidence, explanations),
     ...signTooLong(evidence),
-    ...ecdysisOverdue(evidence),
-    ...ecdysisExpected(evidence),
+    ...ecdysisAhead(evidence),
     ...skinLeft(evidence),
     ...limbsLost(evidence),
     ...readingVerdicts(evidence),

@@ -4,7 +4,7 @@ import { firstOfLoss } from '../health/signsShown.ts'
 import type { Reason } from '../reasons/reason.ts'
 import { restRule } from '../rest/restRule.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
-import type { ExplainedBy, Explanation } from '../verdicts/explanation.ts'
+import type { ExplainedBy, Explanation, Explanations } from '../verdicts/explanation.ts'
 import { daysWithoutFood, explains } from '../verdicts/explanation.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import type { Fall, WeightPath } from './fall.ts'
@@ -179,13 +179,9 @@ function lossInRest(evidence: Evidence): Verdict | null {
 }
 
 /** Whether one animal loses weight beyond chance, and what explains it. */
-export function losing(
-  evidence: Evidence,
-  path: WeightPath,
-  explanations: readonly Explanation[],
-): Verdict | null {
+export function losing(evidence: Evidence, path: WeightPath, explanations: Explanations): Verdict | null {
   const inRest = lossInRest(evidence)
   if (inRest) return inRest
   const fall = fallOn(path, evidence.day)
-  return fall && verdictOn(fall, explanationOf(fall, path, evidence, explanations), evidence)
+  return fall && verdictOn(fall, explanationOf(fall, path, evidence, explanations()), evidence)
 }

@@ -50,11 +50,20 @@ const SNAKE = (grams: number, young: number, every: number): Biology => ({
   seen: 0.96,
 })
 
+const YOUNG = (grams: number, young: number, growthPerDay: number, shedsEvery: number): Biology => ({
+  adultGrams: grams,
+  youngGrams: young,
+  growthPerDay,
+  appetite: 0.9,
+  seen: 0.94,
+  skin: { every: shedsEvery, spread: shedsEvery * 0.12, signDays: 3, sign: 'inBlue', ends: 'shed' },
+})
+
 const COLONY: Biology = { appetite: 0.97, seen: 0.97 }
 
 export const BIOLOGY: Readonly<Record<string, Biology>> = {
   'royal-python/adult': SNAKE(1700, 1350, 48),
-  'royal-python/hatchling': { ...SNAKE(650, 90, 33), growthPerDay: 0.003, appetite: 0.86 },
+  'royal-python/hatchling': { ...SNAKE(1500, 90, 33), growthPerDay: 0.0029, appetite: 0.86 },
   'western-hognose/adult': SNAKE(260, 190, 42),
   'kingsnake/adult': SNAKE(720, 560, 40),
   'crested-gecko/adult': {
@@ -67,9 +76,9 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
     skin: { every: 30, spread: 4, signDays: 2, sign: 'inBlue', ends: 'shed' },
   },
   'crested-gecko/juvenile': {
-    adultGrams: 30,
+    adultGrams: 42,
     youngGrams: 3,
-    growthPerDay: 0.004,
+    growthPerDay: 0.0063,
     appetite: 0.85,
     seen: 0.93,
     parts: { headWidth: 9 },
@@ -91,6 +100,18 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
     appetite: 0.94,
     seen: 0.95,
     skin: { every: 60, spread: 8, signDays: 6, sign: 'inBlue', ends: 'shed' },
+  },
+  'leopard-gecko/juvenile': YOUNG(65, 5, 0.008, 19),
+  'bearded-dragon/juvenile': YOUNG(420, 6, 0.0085, 24),
+  'blue-tongued-skink/juvenile': YOUNG(520, 20, 0.0058, 27),
+  'kingsnake/hatchling': YOUNG(500, 10, 0.0041, 27),
+  'western-hognose/hatchling': YOUNG(200, 8, 0.004, 27),
+  'hermanns-tortoise/juvenile': {
+    adultGrams: 1200,
+    youngGrams: 150,
+    growthPerDay: 0.0012,
+    appetite: 0.95,
+    seen: 0.98,
   },
   'hermanns-tortoise/adult': {
     adultGrams: 1100,
