@@ -7,6 +7,7 @@ import {
   KobrinFault,
   newCode,
   readLibrary,
+  refold,
   renewLibrary,
   requireClock,
   shownCode,
@@ -50,6 +51,12 @@ async function takeUpLibrary({ connection: { db } }: Opened): Promise<void> {
   if (kept.length > 0) console.log(`Changed here and left as they are: ${kept.join(', ')}.`)
 }
 
+/** What an earlier version believed of each resident is told anew where this one keeps more. */
+async function tellAnew({ connection: { db } }: Opened): Promise<void> {
+  const written = await refold(db)
+  if (written > 0) console.log(`Told anew from their entries: ${written} residents, places and lots.`)
+}
+
 export interface ServeOptions {
   settings: Settings
   /** Fills an empty record before serving. */
@@ -67,6 +74,8 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
   const stop = whenToldToStop()
   const opened = await openDatabase(settings)
   try {
+    // Before anybody moves in: a new record has nothing to tell anew.
+    await tellAnew(opened)
     await prepare?.(opened)
     // The demonstration is an invented house: its story ends when it was told.
     if (!settings.believeClock && !prepare) await requireClock(opened.connection.db, new Date())

@@ -13,6 +13,7 @@ import type { SmallSite } from '../testing/smallSite.ts'
 import { entryBy, newcomer, smallSite } from '../testing/smallSite.ts'
 import { historyOf, subjectRows } from './queries.ts'
 import { rebuild } from './rebuild.ts'
+import { refold } from './refold.ts'
 
 let base: Scratch
 let site: SmallSite
@@ -382,5 +383,15 @@ describe('rebuilding', () => {
     await server.append([weighed(resident(1), 62)])
     expect(await stored(resident(1))).toEqual(await told(resident(1)))
     expect(Object.keys(await headOf(base.db)).length).toBeGreaterThan(0)
+  })
+
+  it('is done once where an earlier version kept less', async () => {
+    const older = `update subject set state = json_remove(state, '$.growth.weights') where id = ?`
+    await base.pool.query(older, [resident(1)])
+    expect(await refold(base.db, 7)).toBe(1)
+    expect(await stored(resident(1))).toEqual(await told(resident(1)))
+    await base.pool.query(older, [resident(1)])
+    expect(await refold(base.db, 7)).toBe(0)
+    expect(await refold(base.db, 8)).toBe(1)
   })
 })

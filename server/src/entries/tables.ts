@@ -83,3 +83,8 @@ export const touch = mysqlTable(
     index('touch_uid').on(table.uid),
   ],
 )
+
+/** Which revision of the folds `subject` holds; none is the first. */
+export const foldRevision = mysqlTable('fold_revision', {
+  revision: int('revision', { unsigned: true }).primaryKey(),
+})
