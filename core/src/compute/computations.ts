@@ -8,6 +8,7 @@ import { planComputation } from './planComputation.ts'
 import { preySizeComputation } from './preySizeComputation.ts'
 import { renewalComputation } from './renewalComputation.ts'
 import type { Sheet } from '../sheet/sheet.ts'
+import { stillWeightComputation } from './stillWeightComputation.ts'
 import { verdictsComputation } from './verdictsComputation.ts'
 import { walkComputation } from './walkComputation.ts'
 import { weightTrendComputation } from './weightTrendComputation.ts'
@@ -24,6 +25,7 @@ const ALONE: readonly Computation[] = [
   growthFitComputation,
   weightTrendComputation,
   renewalComputation,
+  stillWeightComputation,
 ]
 
 /** Every computation that can be asked for by name, over the sheets that ship. */

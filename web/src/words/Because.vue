@@ -2,12 +2,9 @@
 import type { Reason, Verdict } from '@kobrin/core'
 import Button from 'primevue/button'
 import Popover from 'primevue/popover'
-import { computed, shallowRef, useId, useTemplateRef } from 'vue'
+import { defineAsyncComponent, shallowRef, useId, useTemplateRef } from 'vue'
 import { usePrinting } from '../app/usePrinting.ts'
-import { sayAdvice } from './judged.ts'
 import { terms } from './terms.ts'
-import { sayReason } from './reasons.ts'
-import { useTeller } from './useTeller.ts'
 
 const { reasons, label, verdict } = defineProps<{
   reasons: readonly Reason[]
@@ -15,13 +12,13 @@ const { reasons, label, verdict } = defineProps<{
   /** What the reasons are of: said with what to do next and what clears it. */
   verdict?: Verdict
 }>()
-const teller = useTeller()
+/** All that may ever be said as a reason is fetched with the first that is asked for. */
+const ReasonList = defineAsyncComponent(() => import('./ReasonList.vue'))
 const over = useTemplateRef<{ toggle: (event: Event) => void }>('over')
 /** On paper nothing can be opened. */
 const printing = usePrinting()
 const isOpen = shallowRef(false)
 const id = useId()
-const advice = computed(() => (verdict ? sayAdvice(verdict) : null))
 </script>
 
 <template>
@@ -35,15 +32,9 @@ const advice = computed(() => (verdict ? sayAdvice(verdict) : null))
     @click="over?.toggle($event)"
     >{{ terms.because }}</Button
   >
-  <ul v-if="printing" class="reasons">
-    <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
-  </ul>
+  <ReasonList v-if="printing" :reasons="reasons" :label="label" />
   <Popover ref="over" :aria-label="label" @show="isOpen = true" @hide="isOpen = false">
-    <ul :id="id" class="reasons" :aria-label="label">
-      <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
-    </ul>
-    <p v-if="advice" class="advice">{{ advice.next }}</p>
-    <p v-if="advice" class="clears">{{ advice.clears }}</p>
+    <ReasonList :id="id" :reasons="reasons" :label="label" :verdict="verdict" />
   </Popover>
 </template>
 
@@ -60,28 +51,5 @@ const advice = computed(() => (verdict ? sayAdvice(verdict) : null))
 
 strong + .because {
   margin-left: 6px;
-}
-
-.reasons {
-  display: grid;
-  gap: 4px;
-  max-width: min(420px, 80vw);
-  font-size: 0.875rem;
-  overflow-wrap: anywhere;
-}
-
-.advice,
-.clears {
-  max-width: min(420px, 80vw);
-  margin-top: 8px;
-  font-size: 0.875rem;
-}
-
-.advice {
-  font-weight: 600;
-}
-
-.clears {
-  color: var(--soft);
 }
 </style>

@@ -1,6 +1,7 @@
 import type { AmountRule, Needs, Reason, Source, SupplementRule } from '@kobrin/core'
 import { sayHeldFloor } from './care.ts'
 import { words } from './en.ts'
+import en from './en/reasons.ts'
 import { sayValue, unitOf } from './readings.ts'
 import { sayRest } from './rest.ts'
 import { terms } from './terms.ts'
@@ -8,9 +9,11 @@ import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, round, sayMinuteOfDay, sayRange } from './numbers.ts'
 import { sayTrigger } from './sayTrigger.ts'
 import { spaced } from './spaced.ts'
-import { JUDGED_FACTS, JUDGED_RULES } from './judged.ts'
-import { t } from './told.ts'
+import { wordsOf } from './i18n.ts'
+import { JUDGED_FACTS, JUDGED_RULES } from './judgedReasons.ts'
 import { sayCadence } from './cadence.ts'
+
+const t = wordsOf('reasons', en)
 
 export interface Teller {
   today: number

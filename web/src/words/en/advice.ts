@@ -1,15 +1,4 @@
 export default {
-  by: {
-    ecdysis: 'the skin that came off',
-    ecdysisLikely: 'a shed or molt is likely due',
-    laid: 'laid',
-    moved: 'the move',
-    season: 'the season',
-    spurt: 'the end of a spurt',
-    heat: 'too warm',
-    cold: 'too cold',
-  },
-
   next: {
     losing:
       'Weigh it again within days, look at mouth, belly and droppings, offer what it likes best; act: ask the vet.',

@@ -1,0 +1,48 @@
+import type { Reason } from '@kobrin/core'
+import { words } from './en.ts'
+import en from './en/judgedReasons.ts'
+import { wordsOf } from './i18n.ts'
+import { percent, signed } from './judged.ts'
+import { sayGrams, sayRangeIn } from './measures.ts'
+import { sayDate, sayDay, sayRange, saySeason } from './numbers.ts'
+import type { Teller } from './reasons.ts'
+
+const t = wordsOf('judgedReasons', en)
+
+type FactReason = Extract<Reason, { fact: string }>
+type RuleReason = Extract<Reason, { rule: string }>
+type JudgedFact = 'perWeek' | 'gained' | 'heldUntil' | 'habit' | 'found' | 'forecast'
+type JudgedRule = 'losing' | 'lossAllowed' | 'plausible' | 'season' | 'growth'
+
+/** The facts behind what the record judges. */
+export const JUDGED_FACTS: {
+  [F in JudgedFact]: (reason: Extract<FactReason, { fact: F }>, teller: Teller) => string
+} = {
+  perWeek: ({ low, mid, high }) =>
+    t('perWeek', { percent: signed(mid), low: signed(low), high: signed(high) }),
+  gained: ({ share, since, day }, { today }) =>
+    t('gained', { percent: signed(share), from: sayDate(since, today), to: sayDate(day, today) }),
+  heldUntil: ({ hold, since, until }, { today }) =>
+    t('heldUntil', { hold: words.hold[hold], from: sayDate(since, today), to: sayDate(until, today) }),
+  habit: ({ takes }) => t('takes', { percent: Math.round(takes * 100) }),
+  found({ aliveOn, untouched, full, noDroppings: none }, { today }) {
+    const alive = aliveOn === undefined ? t('nothingFound') : t('aliveOn', { day: sayDay(aliveOn, today) })
+    return untouched + full + none === 0
+      ? alive
+      : `${alive} ${t('foundUntouched', { untouched, full, none })}`
+  },
+  forecast({ what, intervals, from, to }, { today }) {
+    if (from === null || to === null) return t('forecastOpen', { intervals })
+    const when = { from: sayDate(Math.round(from), today), to: sayDate(Math.round(to), today) }
+    return t('forecast', { intervals, what: t(what === 'shed' ? 'sheds' : 'molts'), ...when })
+  },
+}
+
+export const JUDGED_RULES: { [R in JudgedRule]: (reason: Extract<RuleReason, { rule: R }>) => string } = {
+  losing: ({ actBelowBest, actAWeek }) =>
+    t('losingRule', { below: percent(actBelowBest), week: percent(actAWeek) }),
+  lossAllowed: ({ share }) => t('lossAllowed', { percent: percent(share) }),
+  plausible: ({ low, high }) => t('plausible', { low: sayGrams(low), high: sayGrams(high) }),
+  season: ({ season, why }) => t('season', { season: saySeason(season), why }),
+  growth: ({ grown, days }) => t('growth', { grown: sayRangeIn(grown, 'g'), days: sayRange(days) }),
+}
