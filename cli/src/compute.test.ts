@@ -112,7 +112,70 @@ const ASKED: Record<string, [asked: object, told: object]> = {
   ],
 }
 
-describe.each(Object.entries(ASKED))('compute %s', (name, [asked, told]) => {
+const LATER: Record<string, [asked: object, told: object]> = {
+  'growth-fit': [
+    {
+      model: 'best',
+      points: [
+        [9, 8.93],
+        [14, 10.8],
+        [21, 18.59],
+        [28, 22.33],
+        [42, 39.35],
+        [57, 56.11],
+        [63, 61.73],
+        [70, 64.62],
+        [79, 67.08],
+      ].map(([day, value]) => ({ day, value })),
+      target: 60,
+      ask: [100],
+    },
+    { model: 'logistic', reached: { day: expect.closeTo(62.3, 0) as number } },
+  ],
+  'weight-trend': [
+    { readings: [3, 1, 2].map((day) => ({ day, grams: 100 })), r: 0.03, q: 1e-7 },
+    { level: expect.closeTo(Math.log(100)) as number, slope: expect.closeTo(0) as number },
+  ],
+  'renewal-forecast': [
+    {
+      intervals: [40, 44, 38],
+      elapsed: 30,
+      prior: { mu0: 3.7, kappa0: 1, alpha0: 2.5, beta0: 0.06 },
+      horizon: 7,
+    },
+    { medianDays: expect.closeTo(41, 0) as number },
+  ],
+  'still-weight': [
+    { readings: Array.from({ length: 40 }, (_, at) => ({ ms: at * 100, grams: 42 })), graduation: 0.1 },
+    { weight: { grams: 42 }, notYet: null },
+  ],
+  verdicts: [
+    {
+      sheet: 'royal-python',
+      stage: 'adult',
+      entries: [
+        {
+          uid: '01900000-0000-7000-8000-000000000001',
+          subject: '01900000-0000-7000-8000-000000000002',
+          author: '01900000-0000-7000-8000-000000000003',
+          occurredAt: '2026-03-01T08:00:00.000Z',
+          day: 20_513,
+          kind: 'weighed',
+          payload: { grams: 15 },
+        },
+      ],
+      days: [20_512, 20_513],
+    },
+    {
+      on: [
+        { day: 20_512, verdicts: [] },
+        { day: 20_513, verdicts: [{ code: 'suspectWeight', severity: 'watch', level: null }] },
+      ],
+    },
+  ],
+}
+
+describe.each([...Object.entries(ASKED), ...Object.entries(LATER)])('compute %s', (name, [asked, told]) => {
   it('answers as its own schema says', () => {
     const answered: unknown = JSON.parse(answer(named(name), JSON.stringify(asked)))
     expect(named(name).output.safeParse(answered).error).toBeUndefined()
@@ -151,6 +214,13 @@ describe('what can be read and not answered is refused with its reason', () => {
       { startDay: 1, summerHours: 8, winterHours: 14, stepHours: 1, everyDays: 7 },
       { code: 'winterNotShorter' },
     ],
+    ['growth-fit', { model: 'best', points: [] }, { code: 'tooFewPoints' }],
+    [
+      'renewal-forecast',
+      { intervals: [], elapsed: 0, prior: { mu0: 1, kappa0: 0, alpha0: 1, beta0: 1 }, horizon: 0 },
+      { code: 'noDistribution' },
+    ],
+    ['verdicts', { sheet: 'unicorn', stage: 'adult', entries: [], days: [] }, { code: 'unknown_sheet' }],
     [
       'dilution',
       { by: 'percent', stockPercent: 1, targetPercent: 5, totalMl: 10 },

@@ -4,6 +4,7 @@ import { civil, isPlan, planOf as planIn, signedFor, weekdayOf } from '@kobrin/c
 import type { Chance } from './chance.ts'
 import { newAnimal } from './husbandry/animal.ts'
 import { biologyOf } from './husbandry/biology.ts'
+import type { Trouble } from './husbandry/trouble.ts'
 import type { KeeperDay, Kept } from './husbandry/keeping.ts'
 import { keepADay, newKept, record } from './husbandry/keeping.ts'
 import { instantOf } from './siteDays.ts'
@@ -27,6 +28,8 @@ export interface LifeOptions {
   /** Who may record what; those who have the evening may record anything. */
   may: (author: string, kind: EntryKind) => boolean
   chance: Chance
+  /** What is the matter with whom, by resident. */
+  troubles?: ReadonlyMap<string, Trouble>
   /** Things that happen besides the walk: called for each resident and day, before the walk. */
   story?: (kept: Kept, today: KeeperDay) => void
 }
@@ -66,7 +69,8 @@ export function live(options: LifeOptions): Entry[] {
     const came = index % 5 === 0 ? firstDay + chance.whole(0, Math.max(0, days - 30)) : firstDay
     // Nobody is on record before it hatched.
     const since = Math.min(now.day - 1, Math.max(came, resident.hatchedOn ?? came))
-    const animal = newAnimal(biologyOf(resident.sheet, resident.stage), since, chance)
+    const trouble = options.troubles?.get(resident.id) ?? null
+    const animal = newAnimal(biologyOf(resident.sheet, resident.stage), since, chance, trouble)
     const lives = { residentId: resident.id, home: homes.get(resident.id) ?? '' }
     return newKept(lives, planOf(resident, rows, now.day), animal, since)
   })

@@ -2,8 +2,9 @@ import type { Draft, Entry, Plan, Register, Sheet } from '@kobrin/core'
 import { isInSeason, isPlan, resolvePlan } from '@kobrin/core'
 import type { Chance } from './chance.ts'
 import { createChance } from './chance.ts'
+import type { Animal } from './husbandry/animal.ts'
 import { newAnimal } from './husbandry/animal.ts'
-import { BIOLOGY, biologyOf } from './husbandry/biology.ts'
+import { GROWING_UP } from './husbandry/biology.ts'
 import type { KeeperDay, Kept } from './husbandry/keeping.ts'
 import { keepADay, newKept, record } from './husbandry/keeping.ts'
 import type { Trouble } from './husbandry/trouble.ts'
@@ -59,7 +60,7 @@ function troubleOf(
 
 function beginLife(
   key: string,
-  trouble: Trouble | null,
+  { biology, trouble }: Pick<Animal, 'biology' | 'trouble'>,
   options: LivesOptions,
   chance: Chance,
 ): [Kept, Life] | null {
@@ -76,7 +77,7 @@ function beginLife(
   const kept = newKept(
     { residentId, home: chance.uid(firstDay * DAY_MS) },
     plan,
-    newAnimal(biologyOf(sheetId, stage), firstDay, chance, trouble),
+    newAnimal(biology, firstDay, chance, trouble),
     firstDay,
   )
   const life = { sheet: sheetId, stage, sex, hatchedOn, plan, entries: [], trouble, grams: [], slips: [] }
@@ -162,12 +163,12 @@ function liveOne(kept: Kept, life: Life, chance: Chance): Life {
  * lives. */
 export function* lives(options: LivesOptions): Generator<Life> {
   const chance = createChance(options.seed)
-  for (const key of Object.keys(BIOLOGY)) {
+  for (const [key, biology] of Object.entries(GROWING_UP)) {
     for (const kind of options.troubles) {
       const sheet = options.sheets.find(({ id }) => id === key.split('/')[0])
       const growsUpIn = Math.min(sheet?.growth?.adultDays[0] ?? options.days, options.days)
       const trouble = troubleOf(kind, growsUpIn, options, chance)
-      const begun = beginLife(key, trouble, options, chance)
+      const begun = beginLife(key, { biology, trouble }, options, chance)
       if (begun && begun[0].plan.lives === 'individual') yield liveOne(begun[0], begun[1], chance)
     }
   }

@@ -142,3 +142,16 @@ export function forecastReason({ what, last, elapsed, intervals, expected }: Nex
     to: hi80 === null ? null : last + hi80,
   }
 }
+
+/** The days within which eight of ten such sheds or molts come, for somebody on whom nobody saw a sign yet. */
+export function ecdysisWindow(
+  evidence: Pick<Evidence, 'day' | 'plan' | 'state' | 'holds'>,
+): { from: Day; to: Day } | null {
+  const next = evidence.state.skin.sign ? null : nextEcdysis(evidence)
+  if (!next) return null
+  const { lo80, hi80 } = renewalDays(next.expected, next.elapsed)
+  const rested = evidence.day - next.last - next.elapsed
+  return lo80 === null || hi80 === null
+    ? null
+    : { from: next.last + lo80 + rested, to: next.last + hi80 + rested }
+}

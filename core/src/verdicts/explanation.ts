@@ -1,4 +1,5 @@
 import type { HoldKind } from '../holds/holdKind.ts'
+import type { PastHold } from '../holds/holdsState.ts'
 import { lastMealDay } from '../feeding/feedingState.ts'
 import type { Reason } from '../reasons/reason.ts'
 import { readingVerdicts } from '../readings/readingVerdicts.ts'
@@ -58,14 +59,25 @@ function explanation(by: ExplainedBy, since: Day, until: Day, because: Reason[])
   return { by, since, until, allows: ALLOWS[by] ?? FAST, because }
 }
 
+/** A rest begins with the fast that leads into it. */
+const INTO_REST = 7
+
+function beganWith(since: Day, past: readonly PastHold[]): Day {
+  const fast = past.find(({ hold, until }) => hold === 'fasting' && Math.abs(since - until) <= INTO_REST)
+  return fast?.since ?? since
+}
+
 function ofHolds({ day, holds, state, plan }: Evidence): Explanation[] {
   const rest = plan.rest?.stopAtLoss
+  const over = state.holds.past ?? []
   const allows = (one: Explanation) =>
     one.by === 'winterRest' && rest !== undefined ? { ...one, allows: rest } : one
   const now = holds
     .filter(({ hold }) => EXPLAINING.includes(hold))
-    .map(({ hold, since, because }) => allows(explanation(hold, since, day, because)))
-  const past = (state.holds.past ?? []).flatMap(({ hold, since, until }) => {
+    .map(({ hold, since, because }) =>
+      allows(explanation(hold, hold === 'winterRest' ? beganWith(since, over) : since, day, because)),
+    )
+  const past = over.flatMap(({ hold, since, until }) => {
     const because: Reason[] = [{ fact: 'heldUntil', hold, since, until }]
     // Who was gravid and is not any more has laid, or dropped her young.
     if (hold === 'gravid') return [explanation('laid', since, until + AFTER_LAYING, because)]

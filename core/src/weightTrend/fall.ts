@@ -15,6 +15,8 @@ export interface WeightPath {
   /** ln grams a day. */
   slope: number | null
   slopeSd: number
+  /** What the variances were scaled by. */
+  scale: number
 }
 
 /** The smoothed course with its doubts. The scale of all variances is the posterior mean under what the sheet
@@ -34,7 +36,7 @@ export function weightPath({ runs }: WeightCourse, weighing: Weighing): WeightPa
     trend.days.map((one) => ({ ...one, levelVar: one.levelVar * scale })),
   )
   const last = trends.at(-1)
-  return { days, slope: last?.slope ?? null, slopeSd: Math.sqrt((last?.slopeVar ?? 0) * scale) }
+  return { days, slope: last?.slope ?? null, slopeSd: Math.sqrt((last?.slopeVar ?? 0) * scale), scale }
 }
 
 /** From one day of the path to its last: how far the level went, in ln grams, and in standard deviations. */

@@ -63,7 +63,7 @@ const COLONY: Biology = { appetite: 0.97, seen: 0.97 }
 
 export const BIOLOGY: Readonly<Record<string, Biology>> = {
   'royal-python/adult': SNAKE(1700, 1350, 48),
-  'royal-python/hatchling': { ...SNAKE(1500, 90, 33), growthPerDay: 0.0029, appetite: 0.86 },
+  'royal-python/hatchling': { ...SNAKE(650, 90, 33), growthPerDay: 0.003, appetite: 0.86 },
   'western-hognose/adult': SNAKE(260, 190, 42),
   'kingsnake/adult': SNAKE(720, 560, 40),
   'crested-gecko/adult': {
@@ -76,9 +76,9 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
     skin: { every: 30, spread: 4, signDays: 2, sign: 'inBlue', ends: 'shed' },
   },
   'crested-gecko/juvenile': {
-    adultGrams: 42,
+    adultGrams: 30,
     youngGrams: 3,
-    growthPerDay: 0.0063,
+    growthPerDay: 0.004,
     appetite: 0.85,
     seen: 0.93,
     parts: { headWidth: 9 },
@@ -100,18 +100,6 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
     appetite: 0.94,
     seen: 0.95,
     skin: { every: 60, spread: 8, signDays: 6, sign: 'inBlue', ends: 'shed' },
-  },
-  'leopard-gecko/juvenile': YOUNG(65, 5, 0.008, 19),
-  'bearded-dragon/juvenile': YOUNG(420, 6, 0.0085, 24),
-  'blue-tongued-skink/juvenile': YOUNG(520, 20, 0.0058, 27),
-  'kingsnake/hatchling': YOUNG(500, 10, 0.0041, 27),
-  'western-hognose/hatchling': YOUNG(200, 8, 0.004, 27),
-  'hermanns-tortoise/juvenile': {
-    adultGrams: 1200,
-    youngGrams: 150,
-    growthPerDay: 0.0012,
-    appetite: 0.95,
-    seen: 0.98,
   },
   'hermanns-tortoise/adult': {
     adultGrams: 1100,
@@ -146,6 +134,25 @@ export const BIOLOGY: Readonly<Record<string, Biology>> = {
   'asian-forest-scorpion/adult': { appetite: 0.85, seen: 0.9 },
   'whip-spider/group': { appetite: 0.9, seen: 0.94 },
   'giant-millipede/adult': { appetite: 0.96, seen: 0.85 },
+}
+
+/** Young that are followed until they are grown; in a house they are put on the next stage before. */
+export const GROWING_UP: Readonly<Record<string, Biology>> = {
+  ...BIOLOGY,
+  'royal-python/hatchling': { ...SNAKE(1500, 90, 33), growthPerDay: 0.0029, appetite: 0.86 },
+  'crested-gecko/juvenile': { ...YOUNG(42, 3, 0.0063, 20), parts: { headWidth: 9 } },
+  'leopard-gecko/juvenile': YOUNG(65, 5, 0.008, 19),
+  'bearded-dragon/juvenile': YOUNG(420, 6, 0.0085, 24),
+  'blue-tongued-skink/juvenile': YOUNG(520, 20, 0.0058, 27),
+  'kingsnake/hatchling': YOUNG(500, 10, 0.0041, 27),
+  'western-hognose/hatchling': YOUNG(200, 8, 0.004, 27),
+  'hermanns-tortoise/juvenile': {
+    adultGrams: 1200,
+    youngGrams: 150,
+    growthPerDay: 0.0012,
+    appetite: 0.95,
+    seen: 0.98,
+  },
 }
 
 export function biologyOf(sheet: string, stage: string): Biology {

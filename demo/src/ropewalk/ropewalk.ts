@@ -9,6 +9,7 @@ import { BUILDING } from './building.ts'
 import { NAMES } from './names.ts'
 import { demoPassphrase, STAFF } from './staff.ts'
 import { movesOf, storiesOf, tellStories } from './stories.ts'
+import { troublesOf } from './troubles.ts'
 
 export const ROPEWALK = 'The Ropewalk'
 export const ROPEWALK_ZONE = 'Europe/London'
@@ -62,6 +63,7 @@ export function ropewalk({ sheets, nowMs, seed = 1787, days = 548 }: RopewalkOpt
     rota,
     may: (author, kind) => mayRecord(roleOf.get(author) ?? 'reader', kind),
     chance,
+    troubles: troublesOf(housed.residents, today),
     story: tellStories(stories, today),
   })
   return {

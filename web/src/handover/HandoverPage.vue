@@ -50,8 +50,13 @@ const open = computed(() =>
     .filter(({ verdict: { severity } }) => severity === 'urgent' || severity === 'act')
     .sort((a, b) => byGravity(a.verdict, b.verdict)),
 )
+/** What needs an eye on it, apart from what a person decides. */
+const watched = computed(() =>
+  verdicts.value.filter(({ verdict: { severity, what } }) => severity === 'watch' && !isProposal(what.code)),
+)
 const sections = computed(() => [
   { title: t('open'), list: open.value },
+  { title: t('toWatch'), list: watched.value },
   { title: t('toDecide'), list: verdicts.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
 ])
 const notes = computed(() =>

@@ -8,6 +8,7 @@ import { CanvasRenderer } from 'echarts/renderers'
 import { computed, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useTheme } from '../app/useTheme.ts'
 import { usePrinting } from '../app/usePrinting.ts'
+import type { LifelineAhead } from './lifelineAhead.ts'
 import type { Palette } from './lifelineOption.ts'
 import { lifelineOption } from './lifelineOption.ts'
 import { t } from './words.ts'
@@ -22,9 +23,9 @@ use([
   CanvasRenderer,
 ])
 
-const { facts, suspects, nowMs, say, name } = defineProps<{
+const { facts, ahead, nowMs, say, name } = defineProps<{
   facts: readonly Fact[]
-  suspects: ReadonlySet<string>
+  ahead: LifelineAhead
   nowMs: number
   say: (uid: string) => string
   name: string
@@ -64,7 +65,7 @@ function palette(): Palette {
 
 function draw(): void {
   chart?.setOption(
-    lifelineOption({ facts, suspects, nowMs, say, palette: palette(), narrow: width.value < NARROW_PX }),
+    lifelineOption({ facts, ahead, nowMs, say, palette: palette(), narrow: width.value < NARROW_PX }),
     { replaceMerge: ['series'] },
   )
 }
@@ -84,7 +85,7 @@ onMounted(() => {
   draw()
 })
 watch(printing, (is) => chart?.resize(is ? { width: PAGE_PX } : { width: 'auto' }), { flush: 'sync' })
-watch([printing, () => facts, () => suspects, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
+watch([printing, () => facts, () => ahead, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
 onUnmounted(() => {
   observer?.disconnect()
   chart?.dispose()

@@ -33,6 +33,7 @@ import EntryList from './EntryList.vue'
 import PlanInForce from './PlanInForce.vue'
 import { useHistory } from './useHistory.ts'
 import { useSaved } from './useSaved.ts'
+import { lifelineAhead, NOTHING_AHEAD } from './lifelineAhead.ts'
 import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
@@ -67,7 +68,17 @@ const fitSays = computed(() => {
   return t('enclosure2', { fit: sayFit(fitOf(enclosure, resident.value)) })
 })
 const facts = computed(() => effectiveFacts(entries.value))
-const suspects = computed(() => new Set(day.value.weight?.suspects))
+const ahead = computed(() =>
+  plan.value
+    ? lifelineAhead({
+        facts: facts.value,
+        plan: plan.value,
+        state: record.stateOf(id),
+        holds: day.value.holds,
+        day: today.day,
+      })
+    : NOTHING_AHEAD,
+)
 const nowMs = Date.now() + site.clockBehind
 const about = computed(() => {
   const one = resident.value
@@ -192,7 +203,7 @@ function showOnWalk(): void {
           <LifelineChart
             :key="id"
             :facts="facts"
-            :suspects="suspects"
+            :ahead="ahead"
             :now-ms="nowMs"
             :say="say"
             :name="resident.name"

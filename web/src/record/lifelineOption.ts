@@ -1,5 +1,7 @@
 import type { EChartsCoreOption } from 'echarts/core'
-import type { Fact } from '@kobrin/core'
+import type { Day, Fact, WeightBand } from '@kobrin/core'
+import type { LifelineAhead } from './lifelineAhead.ts'
+import { AHEAD_DAYS } from './lifelineAhead.ts'
 import { spaced } from '../words/spaced.ts'
 import { numberHere, unitHere } from '../words/measures.ts'
 import { t } from './words.ts'
@@ -17,7 +19,7 @@ export interface Palette {
 
 export interface LifelineInput {
   facts: readonly Fact[]
-  suspects: ReadonlySet<string>
+  ahead: LifelineAhead
   nowMs: number
   palette: Palette
   /** What a mark says when pointed at. */
@@ -32,7 +34,6 @@ type Point = [number, number | string, string]
 type Lane = string
 
 const DAY_MS = 86_400_000
-const FUTURE_DAYS = 30
 /** The lifeline opens on so many of the latest meals: more would run together. */
 const MEALS_AT_FIRST = 45
 
@@ -80,7 +81,7 @@ function timeAxes(first: number, nowMs: number, { line, soft }: Palette): object
     type: 'time',
     gridIndex,
     min: first - 3 * DAY_MS,
-    max: nowMs + FUTURE_DAYS * DAY_MS,
+    max: nowMs + AHEAD_DAYS * DAY_MS,
     axisLine: { show: shown, lineStyle: { color: line } },
     axisTick: { show: false },
     axisLabel: { show: shown, color: soft, fontSize: 12, hideOverlap: true },
@@ -207,28 +208,50 @@ function weightPoints(facts: readonly Fact[], are: (uid: string) => boolean): Po
   )
 }
 
-function weightSeries(weights: Point[], suspect: Point[], markLine: object, palette: Palette): object[] {
-  const line = {
+/** A smoothed weight belongs to the middle of its day. */
+function noon(day: Day): number {
+  return day * DAY_MS + DAY_MS / 2
+}
+
+/** The trend, firm where something was weighed and dashed ahead of it, in its band. */
+function trendSeries(band: readonly WeightBand[], lastWeighed: number, { focus, held }: Palette): object[] {
+  const along = (of: (one: WeightBand) => number) =>
+    band.map((one) => [noon(one.day), numberHere(of(one), 'g')])
+  const plain = {
     type: 'line',
-    name: t('weightG', { unit: unitHere('g') }),
     xAxisIndex: 1,
     yAxisIndex: 1,
-    data: weights,
-    showSymbol: true,
+    showSymbol: false,
+    silent: true,
+    animation: false,
+    sampling: 'lttb',
+  }
+  const past = band.filter(({ day }) => noon(day) <= lastWeighed + DAY_MS)
+  const ahead = band.slice(Math.max(0, past.length - 1))
+  const trend = (part: readonly WeightBand[]) =>
+    part.map(({ day, grams }) => [noon(day), numberHere(grams, 'g')])
+  const edge = { color: held, width: 1, opacity: 0.7 }
+  return [
+    { ...plain, data: along(({ low }) => low), lineStyle: edge },
+    { ...plain, data: along(({ high }) => high), lineStyle: edge },
+    { ...plain, name: t('trend'), data: trend(past), lineStyle: { color: focus, width: 2 } },
+    { ...plain, data: trend(ahead), lineStyle: { color: focus, width: 2, type: 'dashed' } },
+  ]
+}
+
+function weightSeries(weights: Point[], suspect: Point[], markLine: object, palette: Palette): object[] {
+  const dots = marks(1, t('weightG', { unit: unitHere('g') }), weights, {
     symbol: 'circle',
     symbolSize: 7,
-    animation: false,
-    triggerLineEvent: false,
-    lineStyle: { color: palette.focus, width: 2 },
     itemStyle: { color: palette.ink },
     markLine,
-  }
+  })
   const crosses = marks(1, t('suspect'), suspect, {
     symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z',
     symbolSize: 13,
     itemStyle: { color: palette.late },
   })
-  return [line, crosses]
+  return [dots, crosses]
 }
 
 const NOTES: ReadonlySet<Fact['kind']> = new Set([
@@ -241,6 +264,24 @@ const NOTES: ReadonlySet<Fact['kind']> = new Set([
   'held',
   'released',
 ])
+
+/** Where the next shed or molt is expected, in its lane. */
+function windowSeries({ from, to }: { from: Day; to: Day }, { held }: Palette): object {
+  return {
+    type: 'line',
+    name: t('expected'),
+    xAxisIndex: 2,
+    yAxisIndex: 2,
+    showSymbol: false,
+    silent: true,
+    animation: false,
+    data: [
+      [from * DAY_MS, t('sheds')],
+      [(to + 1) * DAY_MS, t('sheds')],
+    ],
+    lineStyle: { color: held, width: 18, type: [2, 4], cap: 'butt' },
+  }
+}
 
 function laneSeries(facts: readonly Fact[], markLine: object, { ink, held, soft }: Palette): object[] {
   const signs = lanePoints(facts, t('sheds'), (fact) => fact.kind === 'ecdysis' && !isSkinOff(fact))
@@ -265,7 +306,8 @@ function laneSeries(facts: readonly Fact[], markLine: object, { ink, held, soft 
 
 /** The lifeline: lanes over one time axis, today a firm line, the future to its right. */
 export function lifelineOption(input: LifelineInput): EChartsCoreOption {
-  const { facts, suspects, nowMs, palette, say, narrow } = input
+  const { facts, nowMs, palette, say, narrow } = input
+  const { suspects, band, skinWindow } = input.ahead
   const left = narrow ? 52 : 78
   const first = facts[0] ? at(facts[0]) : nowMs - 90 * DAY_MS
   const weights = weightPoints(facts, (uid) => !suspects.has(uid))
@@ -289,8 +331,10 @@ export function lifelineOption(input: LifelineInput): EChartsCoreOption {
     tooltip: tooltip(say, palette),
     series: [
       ...mealSeries(facts, today, palette),
+      ...trendSeries(band, weights.at(-1)?.[0] ?? 0, palette),
       ...weightSeries(weights, suspect, today, palette),
       ...laneSeries(facts, today, palette),
+      ...(skinWindow ? [windowSeries(skinWindow, palette)] : []),
     ],
   }
 }

@@ -1,7 +1,8 @@
-import type { Fact } from '@kobrin/core'
+import type { Entry, Fact, Plan } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { entryOn, TODAY } from '../testing/residents.ts'
+import { entryOn, planOf, stateOf, TODAY } from '../testing/residents.ts'
 import { historyLines } from './history.ts'
+import { lifelineAhead } from './lifelineAhead.ts'
 import { lifelineOption } from './lifelineOption.ts'
 
 const weighed = entryOn(TODAY - 2, { kind: 'weighed', payload: { grams: 6.1 } })
@@ -34,6 +35,40 @@ describe('the list of entries', () => {
   })
 })
 
+describe('what is ahead on the lifeline', () => {
+  const weights = [-84, -56, -28, 0].map((day) =>
+    entryOn(TODAY + day, { kind: 'weighed', payload: { grams: 60 - day / 28 } }),
+  )
+  const of = (plan: Plan, facts = weights) =>
+    lifelineAhead({ facts: facts as Fact[], plan, state: stateOf(...facts), holds: [], day: TODAY })
+
+  it('is the weight in a band that widens after the last weighing', () => {
+    const { band } = of(planOf())
+    const wide = ({ low, high }: (typeof band)[number]) => high / low
+    expect(band.at(-1)?.day).toBe(TODAY + 30)
+    const last = band.find(({ day }) => day === TODAY)
+    const [end] = band.slice(-1)
+    if (!last || !end) throw new Error('There is no band.')
+    expect(wide(end)).toBeGreaterThan(wide(last) * 1.1)
+    expect(last.grams).toBeCloseTo(60, 0)
+  })
+
+  it('is no weight of one animal where many are on one record', () => {
+    expect(of({ ...planOf(), lives: 'colony' }).band).toEqual([])
+  })
+
+  it('is the window of the next shed, once one is on record', () => {
+    const signs = { dull: 4, inBlue: 30, premolt: 8, sealedIn: 10, refusing: 2 }
+    const sheds: Plan = { ...planOf(), ecdysis: { what: 'shed', days: [30, 50], signs } }
+    expect(of(sheds).skinWindow).toBeNull()
+    const shed = entryOn(TODAY - 10, { kind: 'ecdysis', payload: { stage: 'shed' } })
+    const { skinWindow } = of(sheds, [...weights, shed])
+    expect(skinWindow?.from).toBeGreaterThan(TODAY)
+    expect(skinWindow?.from).toBeLessThan(TODAY + 30)
+    expect(skinWindow?.to).toBeGreaterThan(TODAY + 35)
+  })
+})
+
 describe('the lifeline', () => {
   const palette = { ink: '', soft: '', line: '', glass: '', focus: '', held: '', late: '' }
   const facts = [
@@ -47,8 +82,14 @@ describe('the lifeline', () => {
   ] as Fact[]
 
   function lanes(narrow = false) {
-    const suspects = new Set(facts[3] ? [facts[3].uid] : [])
-    const input = { facts, suspects, nowMs: TODAY * 86_400_000, palette, say: () => '', narrow }
+    const ahead = lifelineAhead({
+      facts,
+      plan: planOf(),
+      state: stateOf(...(facts as Entry[])),
+      holds: [],
+      day: TODAY,
+    })
+    const input = { facts, ahead, nowMs: TODAY * 86_400_000, palette, say: () => '', narrow }
     const { series } = lifelineOption(input) as {
       series: { name: string; data: [number, unknown, string][] }[]
     }

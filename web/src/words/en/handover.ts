@@ -10,6 +10,7 @@ export default {
   saidForTheNext: 'Said for the next shift',
   noNotes: 'No notes.',
   open: 'Open',
+  toWatch: 'To watch',
   toDecide: 'To decide',
   noLonger: 'No longer: {override}',
   newCareSheet: 'New care sheet',

@@ -53,6 +53,8 @@ export default {
   part: 'Part',
   refused: 'Refused',
   suspect: 'Suspect',
+  trend: 'Trend',
+  expected: 'Expected',
   sheds: 'Sheds',
   seen: 'Seen',
   notes: 'Notes',
