@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { lnStudentSurvival, studentCdf, studentQuantile } from '../statistics/student.ts'
-import { renewalForecast } from './renewalForecast.ts'
+import { nextInterval, renewalForecast } from './renewalForecast.ts'
+import { withSign } from './signShift.ts'
 
 describe("Student's t", () => {
   // Abramowitz and Stegun, Handbook of Mathematical Functions, table 26.10.
@@ -35,6 +36,38 @@ const some = fc.record({
   intervals: fc.array(fc.double({ min: 5, max: 400, noNaN: true }), { maxLength: 12 }),
   elapsed: fc.double({ min: 0, max: 5000, noNaN: true }),
   horizon: fc.double({ min: 0, max: 400, noNaN: true }),
+})
+
+describe('an open sign', () => {
+  const next = nextInterval([40, 42, 38, 41], prior)
+  if (!next) throw new Error('There is no distribution.')
+
+  it('changes nothing where it says nothing, and draws the forecast in where it speaks', () => {
+    const plain = renewalForecast({ intervals: [40, 42, 38, 41], elapsed: 20, prior, horizon: 9 })
+    const said = (ratio: number) => withSign(next, 20, { until: 29, ratio }, 9)
+    expect(said(1).medianDays).toBeCloseTo(plain?.medianDays ?? NaN, 9)
+    expect(said(1).pWithinHorizon).toBeCloseTo(plain?.pWithinHorizon ?? NaN, 9)
+    const chances = [1, 4, 30, 300].map((ratio) => said(ratio).pWithinHorizon)
+    expect(chances).toEqual([...chances].sort((a, b) => a - b))
+    expect(said(300).medianDays).toBeLessThan(29)
+  })
+
+  it('weighs the odds by its ratio', () => {
+    const { pWithinHorizon: before } = withSign(next, 20, { until: 29, ratio: 1 }, 9)
+    const { pWithinHorizon: after } = withSign(next, 20, { until: 29, ratio: 30 }, 9)
+    expect(after / (1 - after)).toBeCloseTo((30 * before) / (1 - before), 9)
+  })
+
+  it('keeps its quantiles in order and beyond what has elapsed, also when it speaks of what is over', () => {
+    const days = fc.double({ min: 0, max: 200, noNaN: true })
+    fc.assert(
+      fc.property(days, days, fc.double({ min: 1, max: 1000, noNaN: true }), (elapsed, until, ratio) => {
+        const { lo80, medianDays, hi80 } = withSign(next, elapsed, { until, ratio }, 7)
+        const told = [elapsed, lo80, medianDays, hi80] as number[]
+        expect(told).toEqual([...told].sort((a, b) => a - b))
+      }),
+    )
+  })
 })
 
 describe('a forecast', () => {

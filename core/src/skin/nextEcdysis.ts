@@ -1,9 +1,14 @@
+import { refusalsOn } from '../feeding/feedLine.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { IntervalPrior, LnInterval, RenewalChances } from '../renewal/renewalForecast.ts'
 import { nextInterval, renewalChances, renewalDays } from '../renewal/renewalForecast.ts'
+import type { Sign } from '../renewal/signShift.ts'
+import { withSign } from '../renewal/signShift.ts'
+import type { SignEvidence } from '../sheet/lifeHistory.ts'
 import type { Day } from '../time/day.ts'
+import type { EcdysisStage } from './skinState.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 
 /** Half the width of the middle eight of ten, in standard deviations. */
@@ -110,6 +115,16 @@ export function signDays({ ecdysis, holds }: Pick<Plan, 'ecdysis' | 'holds'>): n
   return Math.min(low, Math.round((rule?.days ?? SIGN_DAYS[ecdysis.what]) * 1.25))
 }
 
+function isRefusing({ state, day }: Pick<Evidence, 'state' | 'day'>): boolean {
+  return Object.values(state.feeding.lines).some((line) => refusalsOn(line, day).refusals > 0)
+}
+
+/** A chance once refusing was seen, by its likelihood ratio. */
+function likelier(chance: number, { ecdysis }: Pick<Plan, 'ecdysis'>): number {
+  const ratio = ecdysis?.signs.refusing ?? 1
+  return (ratio * chance) / (ratio * chance + 1 - chance)
+}
+
 /** Whether it is likely enough about to shed or molt, although nobody saw a sign yet, that it may eat nothing
  * for it; and since when. */
 export function expectsSkin(
@@ -120,8 +135,11 @@ export function expectsSkin(
   const next = nextEcdysis(evidence, ahead)
   if (!next) return null
   const { chances, last } = next
+  const chance = isRefusing(evidence)
+    ? likelier(chances.pWithinHorizon, evidence.plan)
+    : chances.pWithinHorizon
   // Those that are long overdue do not wait for their skin any more.
-  if (chances.pWithinHorizon < LIKELY || chances.surprise > OVERDUE) return null
+  if (chance < LIKELY || chances.surprise > OVERDUE) return null
   return { since: Math.max(last, evidence.day - ahead), because: [forecastReason(next)] }
 }
 
@@ -143,15 +161,33 @@ export function forecastReason({ what, last, elapsed, intervals, expected }: Nex
   }
 }
 
-/** The days within which eight of ten such sheds or molts come, for somebody on whom nobody saw a sign yet. */
+const SIGN_OF: Readonly<Partial<Record<EcdysisStage, keyof SignEvidence>>> = {
+  dull: 'dull',
+  inBlue: 'inBlue',
+  clear: 'inBlue',
+  premolt: 'premolt',
+  sealedIn: 'sealedIn',
+}
+
+/** The open sign as it shifts the forecast: how much likelier it makes it that the skin comes off within the days
+ * such a sign lasts. Null without one, or with one that speaks of what is over. */
+function openSign({ plan, state }: Pick<Evidence, 'plan' | 'state'>, last: Day): Sign | null {
+  const { sign } = state.skin
+  const named = sign && SIGN_OF[sign.stage]
+  if (!sign || !named || !plan.ecdysis) return null
+  return { until: sign.since - last + signDays(plan), ratio: plan.ecdysis.signs[named] }
+}
+
+/** The days within which eight of ten such sheds or molts come, an open sign taken into account. Null where none
+ * is expected, or while the skin hardens. */
 export function ecdysisWindow(
   evidence: Pick<Evidence, 'day' | 'plan' | 'state' | 'holds'>,
 ): { from: Day; to: Day } | null {
-  const next = evidence.state.skin.sign ? null : nextEcdysis(evidence)
+  const next = evidence.state.skin.sign?.stage === 'soft' ? null : nextEcdysis(evidence)
   if (!next) return null
-  const { lo80, hi80 } = renewalDays(next.expected, next.elapsed)
-  const rested = evidence.day - next.last - next.elapsed
-  return lo80 === null || hi80 === null
-    ? null
-    : { from: next.last + lo80 + rested, to: next.last + hi80 + rested }
+  const { expected, elapsed, last } = next
+  const sign = openSign(evidence, last)
+  const { lo80, hi80 } = sign ? withSign(expected, elapsed, sign, 0) : renewalDays(expected, elapsed)
+  const rested = evidence.day - last - elapsed
+  return lo80 === null || hi80 === null ? null : { from: last + lo80 + rested, to: last + hi80 + rested }
 }
