@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { isToDo, mayRecord } from '@kobrin/core'
+import type { Reason } from '@kobrin/core'
+import { byGravity, isToDo, mayRecord } from '@kobrin/core'
 import { refDebounced, useStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
@@ -7,23 +8,30 @@ import type { DataTableRowClickEvent } from 'primevue/datatable'
 import DataTable from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
+import Select from 'primevue/select'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { usePrinting } from '../app/usePrinting.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { useResidents } from './useResidents.ts'
+import Because from '../words/Because.vue'
 import { sayCell } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { numberHere, unitHere } from '../words/measures.ts'
+import { sayReason } from '../words/reasons.ts'
 import { terms } from '../words/terms.ts'
 import { useTeller } from '../words/useTeller.ts'
 import DutyMark from '../walk/DutyMark.vue'
 import type { Mark } from '../walk/marks.ts'
 import { marksOf, sayMarks } from '../walk/marks.ts'
+import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
-import { t } from './words.ts'
+import type { Answer, Question } from './questions.ts'
+import { answerOf, QUESTIONS } from './questions.ts'
+import { asks, t } from './words.ts'
 
 const router = useRouter()
 const residents = useResidents()
@@ -51,8 +59,24 @@ const all = computed<{ value: ColumnName; label: string }[]>(() => [
   { value: 'marks', label: t('toDo') },
   { value: 'says', label: t('today') },
 ])
+/** One question that is asked of everybody, instead of a search by name. */
+const question = shallowRef<Question | null>(null)
+const questions = [
+  { value: null, label: t('everybody') },
+  ...QUESTIONS.map((value) => ({ value, label: asks[value] })),
+]
+const { verdictsOf } = useVerdicts()
+const NO_ANSWER: Answer = { says: '', because: [], severity: 'info' }
+
+function answer(id: string): Answer | null {
+  if (!question.value) return NO_ANSWER
+  return answerOf(question.value, residents.dayOf(id), verdictsOf(id), teller)
+}
+
 const shown = useStorage<ColumnName[]>('kobrin.columns', ['species', 'place', 'marks', 'says'])
-const columns = computed(() => all.value.filter(({ value }) => shown.value.includes(value)))
+const columns = computed(() =>
+  all.value.filter(({ value }) => shown.value.includes(value) || (value === 'says' && question.value)),
+)
 
 interface Row {
   id: string
@@ -66,11 +90,27 @@ interface Row {
   /** What is to do, as a file is told it. */
   readonly marks: string
   readonly says: string
+  /** Why it is on the list that was asked for. */
+  readonly because: string
+  readonly reasons: readonly Reason[]
   readonly pressing: number
 }
 
-const rows = computed<Row[]>(() =>
-  findResidents(asked.value, everyone.value).map(({ resident, species, place }) => ({
+const rows = computed<Row[]>(() => {
+  const found = findResidents(asked.value, everyone.value).flatMap((one) => {
+    const told = answer(one.resident.id)
+    return told ? [{ one, told }] : []
+  })
+  // Whoever is asked for comes gravest first; equal ones as they were found.
+  const sorted = question.value ? found.sort((x, y) => byGravity(x.told, y.told)) : found
+  return sorted.map(({ one, told }) => rowOf(one, told))
+})
+
+function rowOf(
+  { resident, species, place }: Pick<Findable, 'resident' | 'species' | 'place'>,
+  told: Answer,
+): Row {
+  return {
     id: resident.id,
     accession: resident.accession,
     name: resident.name,
@@ -87,13 +127,17 @@ const rows = computed<Row[]>(() =>
       return sayMarks(marks(resident.id), teller.who)
     },
     get says() {
-      return sayCell(residents.dayOf(resident.id), teller).text
+      return told.says || sayCell(residents.dayOf(resident.id), teller).text
     },
+    get because() {
+      return told.because.map((reason) => sayReason(reason, teller)).join(' ')
+    },
+    reasons: told.because,
     get pressing() {
       return pressing(resident.id)
     },
-  })),
-)
+  }
+}
 
 function marks(id: string): Mark[] {
   return marksOf(residents.dayOf(id).tasks).filter(({ status }) => status !== 'done' && status !== 'open')
@@ -122,6 +166,16 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         type="search"
         :aria-label="terms.findPlaceholder"
         :placeholder="terms.findPlaceholder"
+      />
+      <Select
+        v-model="question"
+        class="no-print"
+        :options="questions"
+        option-label="label"
+        option-value="value"
+        :aria-label="t('whichList')"
+        :placeholder="t('everybody')"
+        scroll-height="26rem"
       />
       <p class="quiet" role="status">{{ t('of', { count: rows.length, count2: everyone.length }) }}</p>
       <MultiSelect
@@ -186,7 +240,12 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
           <template v-else>{{ data[value] }}</template>
         </template>
       </Column>
-      <template #empty>{{ terms.foundNobody }}</template>
+      <Column v-if="question" field="because" :header="t('because')">
+        <template #body="{ data }: { data: Row }">
+          <Because :reasons="data.reasons" :label="`${data.name}: ${data.says}`" />
+        </template>
+      </Column>
+      <template #empty>{{ question ? t('nobodyIsThat') : terms.foundNobody }}</template>
     </DataTable>
   </main>
 </template>
