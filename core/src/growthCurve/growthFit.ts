@@ -1,5 +1,5 @@
 import { Matrix, SingularValueDecomposition } from 'ml-matrix'
-import { studentQuantile } from '../statistics/student.ts'
+import { studentQuantile } from '../statistics/studentQuantile.ts'
 import type { Curve } from './curves.ts'
 import { dayReached, gradientOn, GrowthModel, valueOn } from './curves.ts'
 import type { Point, Scaled } from './leastSquares.ts'

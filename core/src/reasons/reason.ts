@@ -4,6 +4,7 @@ import type { Cadence } from '../plan/cadence.ts'
 import type { HoldRule } from '../plan/holdRule.ts'
 import type { ExpectedGrowth } from '../growth/expectedGrowth.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
+import type { LnInterval } from '../renewal/nextInterval.ts'
 import type { Season } from '../time/season.ts'
 import type { BodyPart } from '../growth/growthState.ts'
 import type { DroppingsKind } from '../health/healthState.ts'
@@ -43,9 +44,10 @@ export type Reason =
       fact: 'forecast'
       what: 'shed' | 'molt'
       last: number
+      elapsed: number
       intervals: number
-      from: number | null
-      to: number | null
+      /** Of the whole interval: the limits are worked out where they are said. */
+      expected: LnInterval
     }
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }

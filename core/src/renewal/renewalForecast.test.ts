@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { lnStudentSurvival, studentCdf, studentQuantile } from '../statistics/student.ts'
-import { nextInterval, renewalForecast } from './renewalForecast.ts'
+import { lnStudentSurvival, studentCdf } from '../statistics/student.ts'
+import { studentQuantile } from '../statistics/studentQuantile.ts'
+import { nextInterval } from './nextInterval.ts'
+import { renewalForecast } from './renewalForecast.ts'
 import { withSign } from './signShift.ts'
 
 describe("Student's t", () => {

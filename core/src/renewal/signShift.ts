@@ -1,5 +1,6 @@
-import { lnStudentSurvival, studentAtLnSurvival } from '../statistics/student.ts'
-import type { LnInterval } from './renewalForecast.ts'
+import { studentAtLnSurvival } from '../statistics/studentQuantile.ts'
+import type { LnInterval } from './nextInterval.ts'
+import { lnLongerThan } from './nextInterval.ts'
 
 /** A sign that makes it `ratio` times as likely that the interval ends within `until` days of its beginning. */
 export interface Sign {
@@ -23,7 +24,7 @@ export function withSign(
   { until, ratio }: Sign,
   horizon: number,
 ): ShiftedForecast {
-  const lnLonger = (days: number) => (days > 0 ? lnStudentSurvival((Math.log(days) - mu) / scale, nu) : 0)
+  const lnLonger = (days: number) => lnLongerThan(days, { nu, mu, scale })
   const now = lnLonger(elapsed)
   /** Chance of more than so many days, given what has elapsed. */
   const longer = (days: number) => Math.exp(lnLonger(days) - now)

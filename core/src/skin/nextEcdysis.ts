@@ -2,13 +2,9 @@ import { refusalsOn } from '../feeding/feedLine.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
-import type { IntervalPrior, LnInterval, RenewalChances } from '../renewal/renewalForecast.ts'
-import { nextInterval, renewalChances, renewalDays } from '../renewal/renewalForecast.ts'
-import type { Sign } from '../renewal/signShift.ts'
-import { withSign } from '../renewal/signShift.ts'
-import type { SignEvidence } from '../sheet/lifeHistory.ts'
+import type { IntervalPrior, LnInterval, RenewalChances } from '../renewal/nextInterval.ts'
+import { nextInterval, renewalChances } from '../renewal/nextInterval.ts'
 import type { Day } from '../time/day.ts'
-import type { EcdysisStage } from './skinState.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 
 /** Half the width of the middle eight of ten, in standard deviations. */
@@ -148,46 +144,7 @@ const LIKELY = 0.4
 /** Share of intervals that are shorter, from which one is unusually late. */
 export const OVERDUE = 0.985
 
-/** When eight of ten such sheds or molts come, as a reason. */
+/** What the forecast of a shed or molt rests on, as a reason. */
 export function forecastReason({ what, last, elapsed, intervals, expected }: NextEcdysis): Reason {
-  const { lo80, hi80 } = renewalDays(expected, elapsed)
-  return {
-    fact: 'forecast',
-    what,
-    last,
-    intervals: intervals.length,
-    from: lo80 === null ? null : last + lo80,
-    to: hi80 === null ? null : last + hi80,
-  }
-}
-
-const SIGN_OF: Readonly<Partial<Record<EcdysisStage, keyof SignEvidence>>> = {
-  dull: 'dull',
-  inBlue: 'inBlue',
-  clear: 'inBlue',
-  premolt: 'premolt',
-  sealedIn: 'sealedIn',
-}
-
-/** The open sign as it shifts the forecast: how much likelier it makes it that the skin comes off within the days
- * such a sign lasts. Null without one, or with one that speaks of what is over. */
-function openSign({ plan, state }: Pick<Evidence, 'plan' | 'state'>, last: Day): Sign | null {
-  const { sign } = state.skin
-  const named = sign && SIGN_OF[sign.stage]
-  if (!sign || !named || !plan.ecdysis) return null
-  return { until: sign.since - last + signDays(plan), ratio: plan.ecdysis.signs[named] }
-}
-
-/** The days within which eight of ten such sheds or molts come, an open sign taken into account. Null where none
- * is expected, or while the skin hardens. */
-export function ecdysisWindow(
-  evidence: Pick<Evidence, 'day' | 'plan' | 'state' | 'holds'>,
-): { from: Day; to: Day } | null {
-  const next = evidence.state.skin.sign?.stage === 'soft' ? null : nextEcdysis(evidence)
-  if (!next) return null
-  const { expected, elapsed, last } = next
-  const sign = openSign(evidence, last)
-  const { lo80, hi80 } = sign ? withSign(expected, elapsed, sign, 0) : renewalDays(expected, elapsed)
-  const rested = evidence.day - last - elapsed
-  return lo80 === null || hi80 === null ? null : { from: last + lo80 + rested, to: last + hi80 + rested }
+  return { fact: 'forecast', what, last, elapsed, intervals: intervals.length, expected }
 }

@@ -44,8 +44,8 @@ function betaFraction(z: number, a: number, b: number): number {
   return h
 }
 
-/** ln of the density of Student's t. */
-function lnDensity(x: number, nu: number): number {
+/** ln of the density of Student's t with `nu` > 0 degrees of freedom. */
+export function lnStudentDensity(x: number, nu: number): number {
   return lnGammaHalfStep(nu / 2) - Math.log(Math.PI * nu) / 2 - ((nu + 1) / 2) * lnOnePlusSquare(x, nu)
 }
 
@@ -79,34 +79,4 @@ export function lnStudentSurvival(x: number, nu: number): number {
 /** P(X ≤ x). */
 export function studentCdf(x: number, nu: number): number {
   return Math.exp(lnStudentSurvival(-x, nu))
-}
-
-/** Beyond e^700 nothing can be written. */
-const FURTHEST = 700
-const STEPS = 200
-
-/** The x whose ln P(X > x) is given, for ln P < 0. Newton's method on asinh x, kept within a bracket that only
- * shrinks. Infinite where it lies beyond what can be written. */
-export function studentAtLnSurvival(lnP: number, nu: number): number {
-  let [low, high] = [-FURTHEST, FURTHEST]
-  let w = 0
-  for (let step = 0; step < STEPS && high - low > 1e-15 * Math.max(1, Math.abs(w)); step += 1) {
-    const x = Math.sinh(w)
-    const here = lnStudentSurvival(x, nu)
-    if (here > lnP) low = w
-    else high = w
-    const slope = -Math.exp(lnDensity(x, nu) - here) * Math.cosh(w)
-    const next = w - (here - lnP) / slope
-    const settled = Math.abs(next - w) <= 1e-16 * Math.max(1, Math.abs(w))
-    if (settled) return Math.sinh(next)
-    w = next > low && next < high ? next : (low + high) / 2
-  }
-  if (w > FURTHEST - 1) return Infinity
-  if (w < 1 - FURTHEST) return -Infinity
-  return Math.sinh(w)
-}
-
-/** The x below which a share `p` of (0, 1) lies. */
-export function studentQuantile(p: number, nu: number): number {
-  return p <= 0.5 ? -studentAtLnSurvival(Math.log(p), nu) : studentAtLnSurvival(Math.log1p(-p), nu)
 }

@@ -14,6 +14,8 @@ import type { Reason } from '../reasons/reason.ts'
 type Loss<Code, By> = {
   code: Code
   belowBest: number
+  /** The share lost since it began to fall. */
+  lost: number
   perWeek: { low: number; mid: number; high: number } | null
   explainedBy: By
   /** What the sheet says to do first. */

@@ -136,7 +136,8 @@ function covered(fall: Fall, explained: Explanation | null, evidence: Evidence) 
 function verdictOn(fall: Fall, explained: Explanation | null, evidence: Evidence): Verdict {
   const { belowBest, perWeek, since } = fall
   const facts = lossFacts(fall, evidence)
-  const told = { belowBest, perWeek, first: firstOfLoss(evidence.plan, belowBest) }
+  const lost = -Math.expm1(-fall.lost)
+  const told = { belowBest, lost, perWeek, first: firstOfLoss(evidence.plan, belowBest) }
   const cover = covered(fall, explained, evidence)
   if (cover?.holds) {
     const what = { code: 'lossExplained', ...told, explainedBy: cover.by } as const
@@ -169,7 +170,14 @@ function lossInRest(evidence: Evidence): Verdict | null {
   return {
     severity: 'act',
     since: resting.since,
-    what: { code: 'losing', belowBest: loss, perWeek: null, explainedBy: 'winterRest', first: null },
+    what: {
+      code: 'losing',
+      belowBest: loss,
+      lost: loss,
+      perWeek: null,
+      explainedBy: 'winterRest',
+      first: null,
+    },
     because: [
       { fact: 'weightBefore', grams: before.grams, day: before.day },
       weightFact(weight),

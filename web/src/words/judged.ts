@@ -74,7 +74,7 @@ export function sayJudged(what: Judged): string {
     case 'losing':
       return sayLosing(what)
     case 'lossExplained':
-      return t('lossExplained', { below: percent(what.belowBest), explained: sayExplained(what.explainedBy) })
+      return t('lossExplained', { below: percent(what.lost), explained: sayExplained(what.explainedBy) })
     case 'gainingFast':
       return t(what.grown ? 'gainingGrown' : 'gainingYoung', { gained: signed(what.gained), days: what.days })
     case 'notGrowing':

@@ -1,4 +1,5 @@
 import type { Reason } from '@kobrin/core'
+import { renewalDays } from '@kobrin/core'
 import { words } from './en.ts'
 import en from './en/judgedReasons.ts'
 import { wordsOf } from './i18n.ts'
@@ -31,9 +32,11 @@ export const JUDGED_FACTS: {
       ? alive
       : `${alive} ${t('foundUntouched', { untouched, full, none })}`
   },
-  forecast({ what, intervals, from, to }, { today }) {
-    if (from === null || to === null) return t('forecastOpen', { intervals })
-    const when = { from: sayDate(Math.round(from), today), to: sayDate(Math.round(to), today) }
+  forecast({ what, last, elapsed, intervals, expected }, { today }) {
+    const { lo80, hi80 } = renewalDays(expected, elapsed)
+    if (lo80 === null || hi80 === null) return t('forecastOpen', { intervals })
+    const on = (days: number) => sayDate(Math.round(last + days), today)
+    const when = { from: on(lo80), to: on(hi80) }
     return t('forecast', { intervals, what: t(what === 'shed' ? 'sheds' : 'molts'), ...when })
   },
 }
