@@ -164,3 +164,26 @@ test('a photo is added to a record, looked at, and seen by a colleague', async (
   const large = colleague.page.getByRole('dialog').getByRole('img')
   await expect.poll(() => large.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1280)
 })
+
+test('the residents are asked who loses weight, and each says because', async ({ keeper }) => {
+  const { page } = await keeper('lotte')
+  await page.getByRole('link', { name: 'Residents' }).click()
+  await choose(page, 'Which of them', 'Who is losing weight')
+  const rows = page.getByRole('row')
+  await expect(rows.nth(1)).toContainText(/Losing/)
+  const listed = Number(
+    /^(\d+) of/.exec((await page.getByRole('main').getByRole('status').first().textContent()) ?? '')?.[1],
+  )
+  expect(listed).toBeGreaterThan(1)
+  expect(listed).toBeLessThan(30)
+  await rows
+    .nth(1)
+    .getByRole('button', { name: /^Because/ })
+    .click()
+  const why = page.getByRole('dialog')
+  await expect(why).toContainText('at its highest of the year')
+  await expect(why).toContainText('smoothed over')
+  await page.keyboard.press('Escape')
+  await choose(page, 'Which of them', 'Everybody')
+  await expect(page.getByRole('main').getByRole('status').first()).toHaveText(/^(\d+) of \1$/)
+})

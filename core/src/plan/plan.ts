@@ -7,7 +7,7 @@ import { Housing, Light } from '../sheet/housing.ts'
 import { FloorRule } from '../keptFloor/floorRule.ts'
 import { positiveRange } from '../sheet/range.ts'
 import { ExpectedGrowth } from '../growth/expectedGrowth.ts'
-import { Ecdysis, HealthSign, SeasonalFast } from '../sheet/lifeHistory.ts'
+import { Ecdysis, HealthSign, SeasonalFast, SignEvidence } from '../sheet/lifeHistory.ts'
 import { SheetGroup } from '../sheet/group.ts'
 import { Water } from '../readings/water.ts'
 import { StageEnd } from '../sheet/stage.ts'
@@ -20,7 +20,8 @@ export const PlanTarget = z.strictObject({ ...ZoneTarget.shape, source: z.option
 export type PlanTarget = z.infer<typeof PlanTarget>
 
 const PlannedEcdysis = z.strictObject({
-  ...z.omit(Ecdysis, { days: true, note: true }).shape,
+  what: Ecdysis.shape.what,
+  signs: SignEvidence,
   /** Days between two: the middle eight of ten. */
   days: positiveRange,
 })

@@ -1,6 +1,7 @@
 import { floorRuleOf } from '../keptFloor/floorRule.ts'
 import type { ZoneTarget } from '../sheet/climate.ts'
 import type { Housing, Light } from '../sheet/housing.ts'
+import { signEvidenceOf } from '../sheet/lifeHistory.ts'
 import { isForStage } from '../sheet/isForStage.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Stage } from '../sheet/stage.ts'
@@ -130,11 +131,14 @@ function nextOf(sheet: Sheet, stage: Stage): Plan['next'] {
 function lifeOf(sheet: Sheet, stage: Stage): Pick<Plan, 'lives' | 'growth' | 'ecdysis' | 'fasts'> {
   const growth = expectedGrowth(sheet, stage)
   const days = sheet.ecdysis?.days[stage.id]
-  const fasts = sheet.fasts.filter(({ stages }) => isForStage({ stages }, stage.id))
+  const fasts = (sheet.fasts ?? []).filter(({ stages }) => isForStage({ stages }, stage.id))
   return {
     lives: sheet.lives,
     ...(growth && { growth }),
-    ...(sheet.ecdysis && days && { ecdysis: { what: sheet.ecdysis.what, signs: sheet.ecdysis.signs, days } }),
+    ...(sheet.ecdysis &&
+      days && {
+        ecdysis: { what: sheet.ecdysis.what, signs: signEvidenceOf(sheet.ecdysis), days },
+      }),
     ...(fasts.length > 0 && { fasts }),
   }
 }

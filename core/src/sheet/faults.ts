@@ -194,7 +194,7 @@ function lightFaults({ light }: Sheet): Fault[] {
 }
 
 function referenceFaults(sheet: Sheet): Fault[] {
-  const { ecdysis, fasts, signs, holds } = sheet
+  const { ecdysis, fasts = [], signs, holds } = sheet
   return [
     ...holds.flatMap(({ stages }, index) => unknownStages(stages, ['holds', index, 'stages'], sheet)),
     ...Object.keys(ecdysis?.days ?? {}).flatMap((stage) =>

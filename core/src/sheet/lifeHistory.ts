@@ -17,21 +17,37 @@ const likelihood = z.number().check(z.minimum(1), z.maximum(1000))
 
 /** How much likelier a sign makes it that the skin comes off within the days such a sign usually lasts. */
 export const SignEvidence = z.strictObject({
-  dull: z._default(likelihood, 4),
-  inBlue: z._default(likelihood, 30),
-  premolt: z._default(likelihood, 8),
-  sealedIn: z._default(likelihood, 10),
-  refusing: z._default(likelihood, 2),
+  dull: likelihood,
+  inBlue: likelihood,
+  premolt: likelihood,
+  sealedIn: likelihood,
+  refusing: likelihood,
 })
 export type SignEvidence = z.infer<typeof SignEvidence>
+
+/** What signs tell where a sheet does not say it better. */
+const USUAL_SIGNS: SignEvidence = { dull: 4, inBlue: 30, premolt: 8, sealedIn: 10, refusing: 2 }
 
 /** Days between sheds or molts by stage: the middle eight of ten. */
 export const Ecdysis = z.strictObject({
   what: z.enum(['shed', 'molt']),
   days: z.record(z.string(), positiveRange),
-  signs: z.prefault(SignEvidence, {}),
+  signs: z.optional(z.partial(SignEvidence)),
   note: z.optional(z.string()),
 })
+
+export type Ecdysis = z.infer<typeof Ecdysis>
+
+export function signEvidenceOf({ signs = {} }: Pick<Ecdysis, 'signs'>): SignEvidence {
+  const { dull, inBlue, premolt, sealedIn, refusing } = USUAL_SIGNS
+  return {
+    dull: signs.dull ?? dull,
+    inBlue: signs.inBlue ?? inBlue,
+    premolt: signs.premolt ?? premolt,
+    sealedIn: signs.sealedIn ?? sealedIn,
+    refusing: signs.refusing ?? refusing,
+  }
+}
 
 export const Breeding = z.strictObject({
   bears: z.enum(['eggs', 'young', 'splits']),

@@ -54,7 +54,7 @@ export const Sheet = z.strictObject({
   ecdysis: z.optional(Ecdysis),
   breeding: z.optional(Breeding),
   growth: z.optional(Growth),
-  fasts: z._default(z.array(SeasonalFast), []),
+  fasts: z.optional(z.array(SeasonalFast)),
   signs: z._default(z.array(HealthSign), []),
   together: z.optional(Together),
   setup: z.optional(Setup),
