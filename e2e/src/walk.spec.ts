@@ -72,7 +72,8 @@ test('the walk by keys alone', async ({ keeper }) => {
   await page.keyboard.press('u')
   await expect(page.locator('.undo')).toHaveCount(0)
 
-  // A weight: w, digits, Enter.
+  // A weight: w, digits, Enter. The panel follows once the eye rests.
+  await expect(page.locator('.side header')).toContainText((await name()) ?? '')
   const grams = /([\d\u202f]+(\.\d)?) g/.exec((await page.locator('.side header').textContent()) ?? '')?.[1]
   if (grams) {
     const typed = grams.replace('\u202f', '')
@@ -246,6 +247,7 @@ test('another food is said with its amount', async ({ keeper }) => {
   await choose(page, 'Food', 'Something else')
   await page.getByLabel('If something else, what').fill('quail chick')
   // Letters do not get into a number.
+  await page.getByLabel('How many').press('ControlOrMeta+a')
   await page.getByLabel('How many').pressSequentially('two2')
   await expect(page.getByLabel('How many')).toHaveValue('2 pieces')
   await choose(page, 'Outcome', 'part taken')
