@@ -26,7 +26,7 @@ test.afterEach(async () => {
 const stateOf = ({ page }: Keeper) => page.locator('header.top button.state')
 
 /** Looks that are logged one by one, besides what was planned. */
-const LOOKS = 100
+const LOOKS = 140
 const SETTLES_MS = 500
 
 /** Walks the whole house, touches every shelf as planned and looks again and again. Answers how many entries wait
