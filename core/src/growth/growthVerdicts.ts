@@ -70,7 +70,11 @@ function highestBefore(days: readonly Smoothed[], day: number): number {
     .reduce((most, { level }) => Math.max(most, level), -Infinity)
 }
 
-function facts({ from, by, to }: Change, { weight, state, day }: Evidence): Reason[] {
+function because(
+  { from, by, to }: Change,
+  { weight, state, day, plan }: Evidence,
+  growth: ExpectedGrowth,
+): Reason[] {
   const scored = state.health.condition
   return [
     { fact: 'gained', share: Math.expm1(by), since: from.day, day: to.day },
@@ -78,6 +82,8 @@ function facts({ from, by, to }: Change, { weight, state, day }: Evidence): Reas
     ...(scored && day - scored.day < YEAR
       ? [{ fact: 'condition', score: scored.score, by: scored.by, day: scored.day } as const]
       : []),
+    { rule: 'growth', ...growth },
+    { source: fromSheet(plan) },
   ]
 }
 
@@ -125,11 +131,7 @@ function gainingFast(evidence: Evidence, path: WeightPath, growth: ExpectedGrowt
       days: change.to.day - change.from.day,
       grown,
     },
-    because: [
-      ...facts(change, evidence),
-      { rule: 'growth', ...growth },
-      { source: fromSheet(evidence.plan) },
-    ],
+    because: because(change, evidence, growth),
   }
 }
 
@@ -169,11 +171,7 @@ function notGrowing(
     severity: 'watch',
     since: change.from.day,
     what: { code: 'notGrowing', gained: Math.expm1(change.by), expected: Math.expm1(expected), days },
-    because: [
-      ...facts(change, evidence),
-      { rule: 'growth', ...growth },
-      { source: fromSheet(evidence.plan) },
-    ],
+    because: because(change, evidence, growth),
   }
 }
 

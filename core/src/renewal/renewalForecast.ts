@@ -21,8 +21,9 @@ export interface RenewalForecast extends RenewalChances {
 }
 
 /** The days of T that are exceeded with a chance of `p`, given that it is longer than `elapsed` already. */
-function exceeded(p: number, elapsed: number, { nu, mu, scale }: LnInterval): number | null {
-  const lnP = lnLongerThan(elapsed, { nu, mu, scale }) + Math.log(p)
+export function exceeded(p: number, elapsed: number, next: LnInterval): number | null {
+  const { nu, mu, scale } = next
+  const lnP = lnLongerThan(elapsed, next) + Math.log(p)
   const days = Math.exp(mu + scale * studentAtLnSurvival(lnP, nu))
   return Number.isFinite(days) ? Math.max(days, elapsed) : null
 }

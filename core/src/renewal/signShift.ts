@@ -1,6 +1,7 @@
-import { studentAtLnSurvival } from '../statistics/studentQuantile.ts'
 import type { LnInterval } from './nextInterval.ts'
 import { lnLongerThan } from './nextInterval.ts'
+import type { RenewalForecast } from './renewalForecast.ts'
+import { exceeded } from './renewalForecast.ts'
 
 /** A sign that makes it `ratio` times as likely that the interval ends within `until` days of its beginning. */
 export interface Sign {
@@ -8,26 +9,20 @@ export interface Sign {
   ratio: number
 }
 
-export interface ShiftedForecast {
-  lo80: number | null
-  medianDays: number | null
-  hi80: number | null
-  pWithinHorizon: number
-}
+export type ShiftedForecast = Omit<RenewalForecast, 'surprise'>
 
 /** The forecast of an interval once a sign was seen: its density is weighed by the likelihood ratio of the sign up
  * to `until` days, by one beyond, and made to sum to one again (Bayes' rule). Given that it is longer than `elapsed`
  * days already. */
 export function withSign(
-  { nu, mu, scale }: LnInterval,
+  next: LnInterval,
   elapsed: number,
   { until, ratio }: Sign,
   horizon: number,
 ): ShiftedForecast {
-  const lnLonger = (days: number) => lnLongerThan(days, { nu, mu, scale })
-  const now = lnLonger(elapsed)
+  const now = lnLongerThan(elapsed, next)
   /** Chance of more than so many days, given what has elapsed. */
-  const longer = (days: number) => Math.exp(lnLonger(days) - now)
+  const longer = (days: number) => Math.exp(lnLongerThan(days, next) - now)
   const end = Math.max(elapsed, until)
   const beyond = longer(end)
   const within = ratio * (1 - beyond)
@@ -35,8 +30,7 @@ export function withSign(
   const daysAt = (share: number) => {
     const mass = share * total
     const left = mass < within ? 1 - mass / ratio : total - mass
-    const days = Math.exp(mu + scale * studentAtLnSurvival(now + Math.log(left), nu))
-    return Number.isFinite(days) ? Math.max(days, elapsed) : null
+    return exceeded(left, elapsed, next)
   }
   const ahead = elapsed + horizon
   const reached = ahead <= end ? ratio * (1 - longer(ahead)) : within + beyond - longer(ahead)

@@ -64,7 +64,7 @@ export function ecdysisAhead(evidence: Evidence): Verdict[] {
   ]
 }
 
-/** Old skin that is still on, and limbs that a molt cost. */
+/** Old skin that is still on. */
 export function skinLeft({ day, plan, state }: Evidence): Verdict[] {
   const { retained, sheds } = state.skin
   const { retainedToAct } = plan.standing
@@ -88,6 +88,7 @@ export function skinLeft({ day, plan, state }: Evidence): Verdict[] {
 /** Days in which lost limbs are spoken of. */
 const LIMB_DAYS = 21
 
+/** Limbs that the last molt cost. */
 export function limbsLost({ day, plan, state }: Evidence): Verdict[] {
   const { limbsLost: lost } = state.skin
   if (!lost || day - lost.day > LIMB_DAYS) return []
