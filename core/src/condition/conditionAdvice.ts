@@ -2,8 +2,8 @@ import type { Duty, DutyPatch } from '../plan/duty.ts'
 import type { Plan } from '../plan/plan.ts'
 
 /** Body condition on a scale of 1, starved, to 5, obese; 3 is right. Between 2.5 and 3.5 nothing changes. */
-const THIN = 2
-const FAT = 4
+export const THIN = 2
+export const FAT = 4
 const STEP = 1.25
 
 /** The interval a quarter longer or shorter, in whole days and never the same; null where there is none. */

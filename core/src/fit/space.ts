@@ -1,5 +1,6 @@
 import { floorDepthMm, litresOf, longSideMm } from '../enclosure/box.ts'
 import type { BodyPart } from '../growth/growthState.ts'
+import type { Housing } from '../sheet/housing.ts'
 import type { Finding, FitCode, FitInput } from './finding.ts'
 
 type Side = 'lengthMm' | 'depthMm' | 'heightMm'
@@ -43,11 +44,16 @@ function minima(input: FitInput): Finding[] {
   })
 }
 
-function unmeasured({ housing, tenant }: FitInput): Finding[] {
+/** What of the animal its housing is measured by. */
+export function partsAsked(housing: Housing | undefined): BodyPart[] {
   const asked = [housing?.times?.part, housing?.freeBelowPerch?.part, housing?.fall?.part].filter(
     (part) => part !== undefined,
   )
   return [...new Set<BodyPart>(asked)]
+}
+
+function unmeasured({ housing, tenant }: FitInput): Finding[] {
+  return partsAsked(housing)
     .filter((part) => tenant.sizes[part] === undefined)
     .map((part) => ({ code: 'unmeasured', severity: 'info', part }))
 }

@@ -16,11 +16,18 @@ export const BodyPart = z.enum([
 ])
 export type BodyPart = z.infer<typeof BodyPart>
 
+/** What was on the balance besides the animal itself, or had just come off it. */
+export const WeightContext = z.enum(['fullGut', 'gravid', 'justShed'])
+export type WeightContext = z.infer<typeof WeightContext>
+
 export const WeightReading = z.strictObject({
   day,
   grams: z.number(),
   uid: z.string(),
   confirmed: z.optional(z.boolean()),
+  /** Kept, and not believed. */
+  doubted: z.optional(z.boolean()),
+  context: z.optional(z.array(WeightContext)),
 })
 export type WeightReading = z.infer<typeof WeightReading>
 

@@ -2,7 +2,9 @@ import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import type { WeightReading } from './growthState.ts'
-import { confirmed, duty } from '../subjects/values.ts'
+import { WeightContext } from './growthState.ts'
+import type { Happening } from '../subjects/kind.ts'
+import { confirmed, duty, word } from '../subjects/values.ts'
 
 /** Monthly weights of two years at least, and all of the last year, which is judged by its best. */
 const LEAST_KEPT = 24
@@ -16,12 +18,41 @@ function lately(weights: readonly WeightReading[]): WeightReading[] {
   return weights.slice(-kept)
 }
 
+const payload = z.strictObject({
+  duty,
+  grams: z.number().check(z.positive(), z.maximum(1_000_000)),
+  confirmed,
+  /** Kept, and not believed until another one agrees. */
+  doubted: z.optional(z.literal(true)),
+  context: z.optional(z.array(WeightContext).check(z.maxLength(3))),
+  /** What it sat in, whose weight was taken off. */
+  tub: z.optional(z.strictObject({ label: word(40), grams: z.number().check(z.positive()) })),
+})
+
+type Weighed = Pick<z.output<typeof payload>, 'grams' | 'confirmed' | 'doubted' | 'context'>
+
+/** A weighing as it is judged. */
+export function weightReading({
+  day,
+  uid,
+  payload: { grams, confirmed: insisted, doubted, context },
+}: Pick<Happening, 'day' | 'uid'> & { payload: Weighed }): WeightReading {
+  return {
+    day,
+    grams,
+    uid,
+    ...(insisted && { confirmed: insisted }),
+    ...(doubted && { doubted }),
+    ...(context && { context }),
+  }
+}
+
 export const weighed = residentKind({
-  payload: z.strictObject({ duty, grams: z.number().check(z.positive(), z.maximum(1_000_000)), confirmed }),
+  payload,
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
-    const { grams, confirmed: insisted, duty: answered = 'weigh' } = fact.payload
-    const reading = { day: fact.day, grams, uid: fact.uid, ...(insisted && { confirmed: insisted }) }
+    const { duty: answered = 'weigh' } = fact.payload
+    const reading = weightReading(fact)
     return {
       ...withDone(seenBy(state, fact), answered, fact),
       growth: { ...state.growth, weights: lately([...state.growth.weights, reading]) },

@@ -1,7 +1,7 @@
 /** Exact by definition: the international inch and pound (1959), the US gallon (231 cubic inches). */
 const FACTORS = {
   length: { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 },
-  mass: { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 },
+  mass: { mg: 0.001, g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 },
   volume: { ml: 1, l: 1000, 'fl oz US': 29.5735295625, 'qt US': 946.352946, 'gal US': 3785.411784 },
 } as const
 

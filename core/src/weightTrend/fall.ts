@@ -2,6 +2,7 @@ import type { Day } from '../time/day.ts'
 import type { Smoothed } from './localTrend.ts'
 import type { Weighing } from './weighing.ts'
 import type { WeightCourse } from './weightLevel.ts'
+import { loggedOf } from './weightLevel.ts'
 import { weightTrend } from './weightTrend.ts'
 
 /** The sheet's scatter is worth so many readings of this one's own. */
@@ -24,10 +25,7 @@ export interface WeightPath {
  * `r` and `q` keep their ratio. */
 export function weightPath({ runs }: WeightCourse, weighing: Weighing): WeightPath {
   const trends = runs.map((run) =>
-    weightTrend(
-      run.map(({ day, grams }) => ({ day, y: Math.log(grams) })),
-      weighing,
-    ),
+    weightTrend(run.map(loggedOf), weighing),
   )
   const surprises = trends.flatMap((trend) => trend.surprises)
   const squares = surprises.reduce((sum, surprise) => sum + surprise * surprise, 0)

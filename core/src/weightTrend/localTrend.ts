@@ -4,13 +4,15 @@ import type { Weighing } from './weighing.ts'
 export interface Logged {
   day: number
   y: number
+  /** How many readings of the usual scatter it is worth; one where nothing was said. */
+  worth?: number
 }
 
 /** Only one day so far: the mean of its readings. Of the slope nothing is known. */
 export interface Start {
   day: number
   level: number
-  /** Readings behind it. */
+  /** Readings of the usual scatter behind it. */
   n: number
 }
 
@@ -36,11 +38,17 @@ export function isTrend(belief: Belief): belief is Trend {
   return 'slope' in belief
 }
 
+/** Variance of one reading. */
+function scatterOf({ worth = 1 }: Pick<Logged, 'worth'>, r: number): number {
+  return (r * r) / worth
+}
+
 /** Level and slope after the first reading of a second day: exactly what a flat start gives. */
-function resolved(first: Start, { day, y }: Logged, { r, q }: Weighing): Trend {
+function resolved(first: Start, reading: Logged, { r, q }: Weighing): Trend {
+  const { day, y } = reading
   const dt = day - first.day
-  const r2 = r * r
-  const apart = r2 / first.n + (q * dt ** 3) / 3
+  const r2 = scatterOf(reading, r)
+  const apart = (r * r) / first.n + (q * dt ** 3) / 3
   return {
     day,
     level: y,
@@ -69,8 +77,7 @@ export function ahead(k: Trend, day: number, q: number): Trend {
   }
 }
 
-function updated(k: Trend, y: number, r: number): Trend {
-  const r2 = r * r
+function updated(k: Trend, y: number, r2: number): Trend {
   const f = k.ll + r2
   const v = y - k.level
   return {
@@ -88,16 +95,17 @@ function updated(k: Trend, y: number, r: number): Trend {
  * the first one or the first of a second day. */
 export function expectedReading(
   belief: Belief | null,
-  day: number,
+  reading: Pick<Logged, 'day' | 'worth'>,
   { r, q }: Weighing,
 ): { mean: number; variance: number } | null {
   if (!belief) return null
+  const own = scatterOf(reading, r)
   if (isTrend(belief)) {
-    const { level, ll } = ahead(belief, day, q)
-    return { mean: level, variance: ll + r * r }
+    const { level, ll } = ahead(belief, reading.day, q)
+    return { mean: level, variance: ll + own }
   }
-  if (day - belief.day > ONE_DAY) return null
-  return { mean: belief.level, variance: (r * r) / belief.n + r * r }
+  if (reading.day - belief.day > ONE_DAY) return null
+  return { mean: belief.level, variance: (r * r) / belief.n + own }
 }
 
 /** What is believed once a reading has been taken in. Readings come in order of day.
@@ -105,11 +113,12 @@ export function expectedReading(
  * Local linear trend with an exact diffuse start: A. C. Harvey, Forecasting, Structural Time Series Models and
  * the Kalman Filter, 1989, ch. 3 and 4; S. J. Koopman, Exact initial Kalman filtering and smoothing, 1997. */
 export function believing(belief: Belief | null, reading: Logged, weighing: Weighing): Belief {
-  if (!belief) return { day: reading.day, level: reading.y, n: 1 }
-  if (isTrend(belief)) return updated(ahead(belief, reading.day, weighing.q), reading.y, weighing.r)
-  if (reading.day - belief.day > ONE_DAY) return resolved(belief, reading, weighing)
-  const n = belief.n + 1
-  return { day: belief.day, n, level: belief.level + (reading.y - belief.level) / n }
+  const { day, y, worth = 1 } = reading
+  if (!belief) return { day, level: y, n: worth }
+  if (isTrend(belief)) return updated(ahead(belief, day, weighing.q), y, scatterOf(reading, weighing.r))
+  if (day - belief.day > ONE_DAY) return resolved(belief, reading, weighing)
+  const n = belief.n + worth
+  return { day: belief.day, n, level: belief.level + ((y - belief.level) * worth) / n }
 }
 
 /** Level of a day given all readings, and its variance. */

@@ -32,8 +32,12 @@ export interface WeightCourse {
   suspects: readonly WeightReading[]
 }
 
-function loggedOf({ day, grams }: WeightReading): Logged {
-  return { day, y: Math.log(grams) }
+/** A full gut, eggs or a skin just off make a weighing scatter twice as far. */
+const WORTH_WITH_CONTEXT = 0.25
+
+/** A weighing as the trend takes it. */
+export function loggedOf({ day, grams, context }: WeightReading): Logged {
+  return { day, y: Math.log(grams), ...(context?.length && { worth: WORTH_WITH_CONTEXT }) }
 }
 
 function agree(a: WeightReading, b: WeightReading, r: number): boolean {
@@ -45,11 +49,14 @@ function vouchedFor(reading: WeightReading, next: WeightReading | undefined, r: 
   return next !== undefined && next.day - reading.day <= AGREES_WITHIN_DAYS && agree(reading, next, r)
 }
 
+/** As far as two weighings so many days apart can lie from each other, in ln grams. */
+export function mostGrowth(days: number, r: number): number {
+  return Math.min(MOST_GROWTH, (GROWTH_A_MONTH * days) / 30) + GATE * r * Math.SQRT2
+}
+
 /** Further from what was believed than an animal grows or wastes in that time. */
 function beyondGrowth(before: Logged, { day, grams }: WeightReading, r: number): boolean {
-  const dt = day - before.day
-  const most = Math.min(MOST_GROWTH, (GROWTH_A_MONTH * dt) / 30) + GATE * r * Math.SQRT2
-  return Math.abs(Math.log(grams) - before.y) > most
+  return Math.abs(Math.log(grams) - before.y) > mostGrowth(day - before.day, r)
 }
 
 /** What a first weight is held against: what one of its stage can weigh. */
@@ -67,8 +74,9 @@ function isBeyond(
 ): boolean {
   if (!belief) return isOutside(reading, bounds)
   if (isTrend(belief)) {
-    const expected = expectedReading(belief, reading.day, weighing)
-    const surprise = expected && (Math.log(reading.grams) - expected.mean) / Math.sqrt(expected.variance)
+    const logged = loggedOf(reading)
+    const expected = expectedReading(belief, logged, weighing)
+    const surprise = expected && (logged.y - expected.mean) / Math.sqrt(expected.variance)
     if (surprise !== null && Math.abs(surprise) > GATE) return true
   }
   // After months unweighed nearly anything lies within the trend's own doubt; a slip still does not grow.
@@ -129,7 +137,8 @@ class Gate {
   take(reading: WeightReading, next: WeightReading | undefined): void {
     const { aside, belief } = this
     if (aside && outvotes(aside, reading, belief, this.#weighing)) return this.#beginAnew([aside, reading])
-    if (!isBeyond(belief, reading, this.#weighing, this.#bounds)) return this.#accept(reading)
+    const isDoubted = reading.doubted ?? isBeyond(belief, reading, this.#weighing, this.#bounds)
+    if (!isDoubted) return this.#accept(reading)
     if (vouchedFor(reading, next, this.#weighing.r)) {
       return belief && !isTrend(belief) ? this.#beginAnew([reading]) : this.#accept(reading)
     }
@@ -140,7 +149,7 @@ class Gate {
 
 /** The weighings by a local linear trend on ln grams, suspect ones set aside.
  *
- * A reading beyond the gate is set aside unless it was confirmed at entry or the next one within 30 days
+ * A reading beyond the gate, or one that the keeper doubted, is set aside unless it was confirmed at entry or the next one within 30 days
  * agrees with it. Before there is a trend the gate is what could be growth, and for the very first reading what
  * one of its stage can weigh. Two set aside in a row that could be of one growing animal, however far apart, are
  * the way back: then it is the earlier belief that was wrong, and the trend begins anew with them. So one slip,

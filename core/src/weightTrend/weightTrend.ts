@@ -33,7 +33,7 @@ export function weightTrend(readings: readonly Logged[], weighing: Weighing): We
   let logLik = 0
   for (const reading of readings) {
     const before = beliefs.at(-1) ?? null
-    const expected = expectedReading(before, reading.day, weighing)
+    const expected = expectedReading(before, reading, weighing)
     if (expected) {
       const { mean, variance } = expected
       const surprise = (reading.y - mean) / Math.sqrt(variance)

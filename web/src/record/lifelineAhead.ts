@@ -1,5 +1,5 @@
 import type { Day, Fact, Plan, ResidentDay, ResidentState, WeightBand } from '@kobrin/core'
-import { ecdysisWindow, weightBand, weightCourse } from '@kobrin/core'
+import { ecdysisWindow, weightBand, weightCourse, weightReading } from '@kobrin/core'
 
 /** Days ahead of today that the lifeline shows. */
 export const AHEAD_DAYS = 30
@@ -27,18 +27,7 @@ interface Known {
  * may be of any number of them, nothing. */
 export function lifelineAhead({ facts, plan, state, holds, day }: Known): LifelineAhead {
   if (plan.lives === 'colony' || state.stay.ended) return NOTHING_AHEAD
-  const readings = facts.flatMap((fact) =>
-    fact.kind === 'weighed'
-      ? [
-          {
-            day: fact.day,
-            grams: fact.payload.grams,
-            uid: fact.uid,
-            ...(fact.payload.confirmed && { confirmed: fact.payload.confirmed }),
-          },
-        ]
-      : [],
-  )
+  const readings = facts.flatMap((fact) => (fact.kind === 'weighed' ? [weightReading(fact)] : []))
   const course = weightCourse(readings, plan.weighing, plan.bounds?.grams?.range)
   return {
     band: weightBand(course, plan.weighing, day + AHEAD_DAYS),
