@@ -11,6 +11,7 @@ export default defineConfig({
     projects: [
       node('core'),
       node('contract'),
+      node('standIns'),
       {
         // Eighteen months are lived through before the first test.
         test: { ...node('demo').test, hookTimeout: 60_000, testTimeout: 60_000 },

@@ -107,7 +107,8 @@ export function readyBrowser() {
 export function readyInterface() {
   const stamp = join(ROOT, 'web', 'dist', '.built')
   const sources = ['core/src', 'contract/src', 'web/src', 'web/public'].flatMap(filesUnder)
-  const hash = hashOf([...sources, 'web/index.html', 'web/vite.config.ts', 'package-lock.json'])
+  const pages = ['web/index.html', 'web/vite.config.ts', 'web/balance.html', 'web/vite.standIns.config.ts']
+  const hash = hashOf([...sources, ...pages, 'package-lock.json'])
   if (isStamped(stamp, hash)) return
   console.log('Building the interface …')
   run('npm', ['run', '--silent', 'build'])

@@ -92,10 +92,15 @@ export default defineConfig({
           groups: [
             { name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ },
             { name: 'shapes', test: /node_modules.zod.(?!.*json-schema)|app.uncompiled/ },
+            // What the walk believes and judges: whatever else is opened stands on the same.
+            {
+              name: 'believed',
+              test: /core.src.((feeding|subjects|holds|looking|residents|keptFloor|readings|health|rest|count|cadence|statistics|growth|cleaning).|skin.(?!ecdysisWindow|shedsSkin)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|evidence))/,
+            },
             // What every page says: many small files would say the same names again and again.
             {
               name: 'said',
-              test: /src.words.(en.(app|words|terms|said|judged|explained)|i18n|said|terms|judged|en|numbers|spaced|measures|sayAll|accented)\.ts/,
+              test: /src.words.(en.(app|words|terms|said|judged|explained)|i18n|said|terms|judged|en|numbers|spaced|measures|sayAll|accented|readings|rest)\.ts/,
             },
           ],
         },

@@ -2,6 +2,7 @@ import { demoPassphrase, ROPEWALK, ropewalk, STAFF } from '@kobrin/demo'
 import { houseName, KobrinFault, loadSeed, readLibrary } from '@kobrin/server'
 import type { Opened } from './open.ts'
 import { serve } from './serve.ts'
+import { standInBeside } from './balance.ts'
 import type { Settings } from './settings.ts'
 
 export interface DemoOptions {
@@ -24,7 +25,7 @@ async function fill({ connection: { db } }: Opened, days: number, seed: number):
   await loadSeed(db, site)
 }
 
-function greeting(url: string): string {
+function greeting(url: string, balance: string | null): string {
   const people = STAFF.map(({ login, role, pin }) => {
     const words = `${login.padEnd(9)} ${demoPassphrase(login).padEnd(18)}`
     return `  ${words} ${(pin ?? '–').padEnd(6)} ${role}`
@@ -32,6 +33,7 @@ function greeting(url: string): string {
   return [
     '',
     `Kobrin is at ${url}`,
+    ...(balance ? [`A stand-in for a balance is at ${balance}`] : []),
     '',
     '  name      passphrase         PIN    role',
     ...people,
@@ -40,11 +42,18 @@ function greeting(url: string): string {
   ].join('\n')
 }
 
-/** The Ropewalk: an invented house with eighteen months of history, for trying things out. */
+/** The Ropewalk: an invented house with eighteen months of history, for trying things out. Where it has no balance
+ * of its own one stands in. */
 export async function demo({ settings, days, seed }: DemoOptions): Promise<void> {
-  await serve({
-    settings,
-    prepare: (opened) => fill(opened, days, seed),
-    greet: (url) => console.log(greeting(url)),
-  })
+  const balance = settings.balances.length === 0 ? await standInBeside(settings.port) : null
+  const balances = balance ? [{ name: 'Gatehouse bench', host: balance.host, port: balance.port }] : []
+  try {
+    await serve({
+      settings: { ...settings, balances: [...settings.balances, ...balances] },
+      prepare: (opened) => fill(opened, days, seed),
+      greet: (url) => console.log(greeting(url, balance?.url ?? null)),
+    })
+  } finally {
+    await balance?.close()
+  }
 }

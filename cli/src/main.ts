@@ -11,6 +11,18 @@ function wholeNumber(text: string): number {
   return value
 }
 
+function portNumber(text: string): number {
+  const value = wholeNumber(text)
+  if (value > 65_535) throw new InvalidArgumentError('It must be a number up to 65535.')
+  return value
+}
+
+function positive(text: string): number {
+  const value = Number(text)
+  if (!(value > 0 && value <= 1000)) throw new InvalidArgumentError('It must be above 0 and at most 1000.')
+  return value
+}
+
 /** Faults are said in one sentence; anything else is a bug and keeps its stack. */
 function fail(error: unknown): void {
   const known = error instanceof Error && ['KobrinFault', 'BadInput'].includes(error.constructor.name)
@@ -39,6 +51,19 @@ function addServing(kobrin: Command): void {
       }
       const [{ start }, { settingsFrom }] = await Promise.all([import('./start.ts'), import('./settings.ts')])
       await start(settingsFrom(process.env))
+    })
+}
+
+function addStandIns(kobrin: Command): void {
+  kobrin
+    .command('balance')
+    .description('stand in for a balance: lines by TCP, and a page to put animals on it')
+    .option('--port <n>', 'where its lines are listened to', portNumber, 4650)
+    .option('--page <n>', 'where its page is', portNumber, 4651)
+    .option('--step <grams>', 'the smallest step it shows', positive, 0.1)
+    .action(async (options: { port: number; page: number; step: number }) => {
+      const { standIn } = await import('./balance.ts')
+      await standIn(options)
     })
 }
 
@@ -148,7 +173,7 @@ function program(): Command {
   const kobrin = new Command('kobrin').description(
     'The shared daily record for people who keep many small animals.',
   )
-  for (const add of [addServing, addUpkeep, addFileCommands, addCompute]) add(kobrin)
+  for (const add of [addServing, addStandIns, addUpkeep, addFileCommands, addCompute]) add(kobrin)
   return kobrin
 }
 

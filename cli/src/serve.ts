@@ -88,6 +88,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       trustProxy: settings.trustProxy,
       dataDir: settings.databaseUrl === null ? settings.dataDir : null,
       photos: settings.photoDir,
+      balances: settings.balances,
       firstCode,
       // The demonstration can be told anew.
       backups: prepare ? null : { address: opened.address, folder: settings.backupDir },

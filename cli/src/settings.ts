@@ -1,5 +1,6 @@
 import { resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import type { BalanceAddress } from '@kobrin/server'
 import { KobrinFault } from '@kobrin/server'
 
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url))
@@ -18,6 +19,8 @@ export interface Settings {
   hosts: string[]
   /** Addresses or networks of proxies in front of it. */
   trustProxy: string[] | false
+  /** Balances that speak lines over TCP. */
+  balances: BalanceAddress[]
   /** The clock of this machine is right, whatever the record says. */
   believeClock: boolean
 }
@@ -73,6 +76,19 @@ function proxiesOf(text: string | undefined): string[] | false {
   return proxies.length > 0 && proxies
 }
 
+function balancesOf(text: string | undefined): BalanceAddress[] {
+  const form = /^[^=]{1,80}=([a-z0-9.-]+|\[[0-9a-f:]+\]):\d{1,5}$/i
+  return listOf(
+    'KOBRIN_BALANCES',
+    text,
+    form,
+    'a name and where it is listened to, like Gatehouse=192.168.1.20:4001',
+  ).map((one) => {
+    const [, name = '', host = '', port = ''] = /^(.*)=(.*):(\d+)$/.exec(one) ?? []
+    return { name: name.trim(), host: host.replace(/^\[|\]$/g, ''), port: Number(port) }
+  })
+}
+
 /** `record`: whose record lies in our own database. The invented house never lies with a real one. */
 export function settingsFrom(env: NodeJS.ProcessEnv, record: 'house' | 'ropewalk' = 'house'): Settings {
   const host = env['KOBRIN_HOST'] || '127.0.0.1'
@@ -86,6 +102,7 @@ export function settingsFrom(env: NodeJS.ProcessEnv, record: 'house' | 'ropewalk
     databaseUrl: urlOf(env['KOBRIN_DATABASE_URL']),
     hosts: hostsOf(env['KOBRIN_HOSTS'], host),
     trustProxy: proxiesOf(env['KOBRIN_TRUST_PROXY']),
+    balances: balancesOf(env['KOBRIN_BALANCES']),
     believeClock: env['KOBRIN_CLOCK'] === 'believe',
   }
 }

@@ -1,3 +1,4 @@
+import { BALANCE_ROUTES } from './balance/routes.ts'
 import { BACKUP_ROUTES } from './backup/routes.ts'
 import { BRING_IN_ROUTES } from './bringIn/routes.ts'
 import { STAFF_ROUTES } from './people/staffRoutes.ts'
@@ -18,6 +19,7 @@ export const OFFICE_ROUTES = {
   ...BRING_IN_ROUTES,
   ...TAKE_OUT_ROUTES,
   ...PHOTO_ROUTES,
+  ...BALANCE_ROUTES,
 }
 
 /** All there are. */

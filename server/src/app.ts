@@ -11,6 +11,9 @@ import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fast
 import type { Nightly } from './backup/nightly.ts'
 import { startNightly } from './backup/nightly.ts'
 import { bringInRoutes } from './bringIn/routes.ts'
+import type { BalanceAddress } from './balance/balances.ts'
+import { createBalances } from './balance/balances.ts'
+import { balanceRoutes } from './balance/routes.ts'
 import { backupRoutes } from './backup/routes.ts'
 import { createAuthors } from './changes/authors.ts'
 import type { Connection, Database, DatabaseAddress } from './database/connect.ts'
@@ -69,6 +72,8 @@ export interface AppOptions {
   backups?: { address: DatabaseAddress; folder: string } | null
   /** Where pictures lie; without it none are kept. */
   photos?: string | null
+  /** Balances that are listened to. */
+  balances?: readonly BalanceAddress[]
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
   /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
@@ -191,13 +196,13 @@ function watched(
 }
 
 type ServiceOptions = Required<
-  Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos'>
+  Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos' | 'balances'>
 >
 
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  { connection, now, heartbeatMs, dataDir, firstCode, backups, photos }: ServiceOptions,
+  { connection, now, heartbeatMs, dataDir, firstCode, backups, photos, balances }: ServiceOptions,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -241,6 +246,7 @@ async function servicesOf(
     ...createAuthors({ db, stream, onChanged: hub.wake, siteZone, now }),
     nightly: nightlyOf(app, { db, siteZone, now, backups, photos }),
     photos,
+    balances: createBalances(balances, now),
     startedAt: now().getTime(),
     firstCode,
     heartbeatMs,
@@ -248,6 +254,7 @@ async function servicesOf(
   const upkeep = keepUp(app, { db, now })
   const close = async () => {
     upkeep.stop()
+    services.balances.close()
     await services.nightly?.stop()
     await appender.drained()
     await hub.close()
@@ -269,6 +276,7 @@ const FEATURES = [
   bringInRoutes,
   takeOutRoutes,
   photoRoutes,
+  balanceRoutes,
   backupRoutes,
   libraryRoutes,
   planRoutes,
@@ -290,6 +298,7 @@ export async function buildApp({
   firstCode = null,
   backups = null,
   photos = null,
+  balances = [],
   requestMs = REQUEST_MS,
   lagMs = LAG_MS,
 }: AppOptions): Promise<FastifyInstance> {
@@ -319,6 +328,7 @@ export async function buildApp({
     firstCode,
     backups,
     photos,
+    balances,
   })
   app.addHook('onRequest', async ({ url }) => {
     if (asksDatabase(url) && !services.pulse.isBeating()) throw new KobrinProblem('database_away')

@@ -1,5 +1,6 @@
 export type { AppOptions } from './app.ts'
 export { buildApp } from './app.ts'
+export type { BalanceAddress } from './balance/balances.ts'
 export type { BackupHeader } from './backup/backup.ts'
 export { ALL_OF_IT, backup } from './backup/backup.ts'
 export { startProgram } from './backup/programs.ts'

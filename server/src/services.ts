@@ -1,5 +1,6 @@
 import type { Route } from '@kobrin/contract'
 import type { FastifyBaseLogger, RouteShorthandOptions } from 'fastify'
+import type { Balances } from './balance/balances.ts'
 import type { Nightly } from './backup/nightly.ts'
 import type { Authors } from './changes/authors.ts'
 import type { Pulse } from './database/pulse.ts'
@@ -38,6 +39,8 @@ export interface Services extends Authors {
   siteZone: () => Promise<string>
   /** Makes a backup every night; null where somebody else does. */
   nightly: Nightly | null
+  /** Those that can be listened to. */
+  balances: Balances
   /** Where pictures lie; null where none are kept. */
   photos: string | null
   /** When this server began, ms. */

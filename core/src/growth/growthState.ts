@@ -31,6 +31,24 @@ export const WeightReading = z.strictObject({
 })
 export type WeightReading = z.infer<typeof WeightReading>
 
+type Weighed = Pick<WeightReading, 'grams' | 'confirmed' | 'doubted' | 'context'>
+
+/** A weighing as it is judged. */
+export function weightReading({
+  day,
+  uid,
+  payload: { grams, confirmed, doubted, context },
+}: Pick<WeightReading, 'day' | 'uid'> & { payload: Weighed }): WeightReading {
+  return {
+    day,
+    grams,
+    uid,
+    ...(confirmed && { confirmed }),
+    ...(doubted && { doubted }),
+    ...(context && { context }),
+  }
+}
+
 export const GrowthState = z.strictObject({
   /** The last weighings, oldest first. */
   weights: z.array(WeightReading),

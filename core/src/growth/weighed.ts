@@ -2,8 +2,7 @@ import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
 import type { WeightReading } from './growthState.ts'
-import { WeightContext } from './growthState.ts'
-import type { Happening } from '../subjects/kind.ts'
+import { WeightContext, weightReading } from './growthState.ts'
 import { confirmed, duty, word } from '../subjects/values.ts'
 
 /** Monthly weights of two years at least, and all of the last year, which is judged by its best. */
@@ -28,24 +27,6 @@ const payload = z.strictObject({
   /** What it sat in, whose weight was taken off. */
   tub: z.optional(z.strictObject({ label: word(40), grams: z.number().check(z.positive()) })),
 })
-
-type Weighed = Pick<z.output<typeof payload>, 'grams' | 'confirmed' | 'doubted' | 'context'>
-
-/** A weighing as it is judged. */
-export function weightReading({
-  day,
-  uid,
-  payload: { grams, confirmed: insisted, doubted, context },
-}: Pick<Happening, 'day' | 'uid'> & { payload: Weighed }): WeightReading {
-  return {
-    day,
-    grams,
-    uid,
-    ...(insisted && { confirmed: insisted }),
-    ...(doubted && { doubted }),
-    ...(context && { context }),
-  }
-}
 
 export const weighed = residentKind({
   payload,

@@ -2,6 +2,7 @@ import { ERRORS, isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/con
 import type { Bookmark, Problem } from '@kobrin/contract'
 import { readableBy } from '@kobrin/core'
 import type { FastifyPluginAsync } from 'fastify'
+import { openEvents } from '../interface/events.ts'
 import { schemaOf } from '../interface/serve.ts'
 import type { Why } from '../health/standstill.ts'
 import { signedInOn } from '../people/guard.ts'
@@ -38,15 +39,7 @@ export function feedRoutes({
       { ...guard(ROUTES.feed), schema: schemaOf(ROUTES.feed) },
       async (request, reply) => {
         const signedIn = signedInOn(request)
-        reply.hijack()
-        const out = reply.raw
-        out.on('error', (error) => request.log.debug({ err: error }, 'feed broken off'))
-        out.writeHead(200, {
-          'content-type': 'text/event-stream',
-          'cache-control': 'no-store',
-          'x-accel-buffering': 'no',
-        })
-        out.write('retry: 1000\n')
+        const out = openEvents(request, reply)
         const asked = startOf(readBookmark(request.query.after) ?? {}, request.headers['last-event-id'])
         const head = await headOf(db).catch(() => asked)
         // It went away meanwhile, and nobody will be told so again.

@@ -2,7 +2,7 @@ import type { KeptEntry } from '@kobrin/contract'
 import { addressOf, ROUTES } from '@kobrin/contract'
 import type { FastifyInstance } from 'fastify'
 import type { Client } from './client.ts'
-import { cookieOf, portOf } from './client.ts'
+import { readEvents } from './readEvents.ts'
 
 export interface FeedReader {
   entries: KeptEntry[]
@@ -24,27 +24,14 @@ export function readFeed(
   const control = new AbortController()
   const entries: KeptEntry[] = []
   const told: string[] = []
-  const ended = (async () => {
-    const response = await fetch(
-      `http://127.0.0.1:${portOf(app)}${addressOf(ROUTES.feed.url, {}, { after })}`,
-      {
-        headers: { cookie: cookieOf(as), ...headers },
-        signal: control.signal,
-      },
-    )
-    const decoder = new TextDecoder()
-    let rest = ''
-    for await (const chunk of response.body ?? []) {
-      const events = (rest + decoder.decode(chunk, { stream: true })).split('\n\n')
-      rest = events.pop() ?? ''
-      for (const event of events) {
-        const name = /^event: (.*)$/m.exec(event)?.[1]
-        const data = /^data: (.*)$/m.exec(event)?.[1]
-        if (name) told.push(`${name}: ${data}`)
-        else if (data) entries.push(JSON.parse(data) as KeptEntry)
-      }
-    }
-  })().catch(() => undefined)
+  const ended = readEvents(app, as, addressOf(ROUTES.feed.url, {}, { after }), {
+    headers,
+    signal: control.signal,
+    hear({ name, data }) {
+      if (name) told.push(`${name}: ${data}`)
+      else if (data) entries.push(JSON.parse(data) as KeptEntry)
+    },
+  })
   return {
     entries,
     told,

@@ -1,0 +1,2 @@
+export type { StandInBalance } from './balance/standInBalance.ts'
+export { startBalance } from './balance/standInBalance.ts'

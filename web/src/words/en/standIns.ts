@@ -1,0 +1,18 @@
+export default {
+  title: 'A balance that stands in',
+  what: 'It weighs nothing real. Put an animal on it here, and weigh it in the house.',
+  away: 'It does not answer.',
+  animal: 'The animal',
+  tub: 'What it sits in',
+  mood: 'How it behaves',
+  asleep: 'Asleep',
+  quiet: 'Quiet',
+  lively: 'Lively',
+  neverStill: 'Never still',
+  putOn: 'Put it on',
+  onlyTub: 'Only the empty tub',
+  liftOff: 'Lift it off',
+  animalOnIt: 'An animal is on it.',
+  emptyTubOnIt: 'An empty tub is on it.',
+  nothingOnIt: 'Nothing is on it.',
+} as const
