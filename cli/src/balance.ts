@@ -33,7 +33,10 @@ export async function standIn({
 }): Promise<void> {
   const balance = await startBalance({ port, pagePort: page, step, pages: PAGES }).catch((error: unknown) => {
     if (!isTaken(error)) throw error
-    throw new KobrinFault('port_busy', `Port ${port} or ${page} is in use. Choose others with --port and --page.`)
+    throw new KobrinFault(
+      'port_busy',
+      `Port ${port} or ${page} is in use. Choose others with --port and --page.`,
+    )
   })
   console.log(`It speaks at ${balance.host}:${balance.port}, and its page is at ${balance.url}`)
   console.log(`Tell the house of it: KOBRIN_BALANCES="Bench=${balance.host}:${balance.port}"`)

@@ -36,7 +36,11 @@ function isWithin(grams: number, { low, high }: ExpectedWeight): boolean {
 }
 
 /** The tub that was left in the weight, or taken off a balance that had taken it off already. */
-function tubDoubt(value: number, expected: ExpectedWeight, { tub, tubs }: AtTheBalance): WeighingDoubt | null {
+function tubDoubt(
+  value: number,
+  expected: ExpectedWeight,
+  { tub, tubs }: AtTheBalance,
+): WeighingDoubt | null {
   if (tub) {
     const instead = value + tub.grams
     return isWithin(instead, expected)
@@ -44,9 +48,7 @@ function tubDoubt(value: number, expected: ExpectedWeight, { tub, tubs }: AtTheB
       : null
   }
   const left = tubs.find(({ grams }) => value > grams && isWithin(value - grams, expected))
-  return left
-    ? { code: 'notTared', value, instead: value - left.grams, tub: left.label, unit: 'g' }
-    : null
+  return left ? { code: 'notTared', value, instead: value - left.grams, tub: left.label, unit: 'g' } : null
 }
 
 /** What to ask about a weighing before it is kept; null when it is as expected. Everything any weight is asked

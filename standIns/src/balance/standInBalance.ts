@@ -74,7 +74,8 @@ export async function startBalance({
     load = told.data
     return { load, line }
   })
-  if (pages !== undefined && existsSync(pages)) await page.register(fastifyStatic, { root: pages, index: 'balance.html' })
+  if (pages !== undefined && existsSync(pages))
+    await page.register(fastifyStatic, { root: pages, index: 'balance.html' })
   const url = await page.listen({ host: HOST, port: pagePort })
 
   return {

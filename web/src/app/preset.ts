@@ -11,9 +11,11 @@ import drawer from '@primeuix/themes/aura/drawer'
 import fileupload from '@primeuix/themes/aura/fileupload'
 import inputnumber from '@primeuix/themes/aura/inputnumber'
 import inputtext from '@primeuix/themes/aura/inputtext'
+import listbox from '@primeuix/themes/aura/listbox'
 import message from '@primeuix/themes/aura/message'
 import multiselect from '@primeuix/themes/aura/multiselect'
 import popover from '@primeuix/themes/aura/popover'
+import progressbar from '@primeuix/themes/aura/progressbar'
 import radiobutton from '@primeuix/themes/aura/radiobutton'
 import select from '@primeuix/themes/aura/select'
 import selectbutton from '@primeuix/themes/aura/selectbutton'
@@ -196,9 +198,11 @@ export const preset = definePreset(
       fileupload,
       inputnumber,
       inputtext,
+      listbox,
       message,
       multiselect,
       popover,
+      progressbar,
       radiobutton,
       select,
       selectbutton,

@@ -45,6 +45,7 @@ export const router = createRouter({
     { path: '/library/compare/:a/:b', name: 'compare', component: desk('ComparePage'), props: true },
     { path: '/library/:id', name: 'sheet', component: desk('SheetPage'), props: true },
     { path: '/handover', name: 'handover', component: desk('HandoverPage') },
+    { path: '/walk/weighing', name: 'weighing', component: desk('WeighingPage') },
     { path: '/handover/paper', name: 'paper', component: desk('PaperPage') },
     { path: '/office', name: 'office', redirect: { name: 'places' } },
     { path: '/office/places', name: 'places', component: desk('PlacesPage') },

@@ -103,6 +103,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
     <header>
       <h1>{{ t('handover') }}</h1>
       <p class="quiet">{{ t('whatIsDifferentToday') }}</p>
+      <RouterLink class="no-print" :to="{ name: 'weighing' }">{{ t('weighingRound') }}</RouterLink>
       <RouterLink class="no-print" :to="{ name: 'paper' }">{{ t('paperRound') }}</RouterLink>
     </header>
     <p v-if="complaint" class="wrong" role="alert">{{ complaint }}</p>

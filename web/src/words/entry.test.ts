@@ -95,6 +95,15 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Spot-cleaned', of('cleaned', { scope: 'spot' })],
   ['Dampened at the damp end 1.5 l', of('dampened', { end: 'dampEnd', litres: 1.5 })],
   ['Weighed 1\u202f612 g, looked at twice', of('weighed', { grams: 1612, confirmed: true })],
+  [
+    'Weighed 66 g, kept as suspect, just fed (Blue tub, 118 g, taken off)',
+    of('weighed', {
+      grams: 66,
+      doubted: true,
+      context: ['fullGut'],
+      tub: { label: 'Blue tub', grams: 118 },
+    }),
+  ],
   ['leg span 120 mm', of('measured', { part: 'legSpan', mm: 120 })],
   [
     'Shed in pieces, old skin on toes, tail tip',

@@ -86,6 +86,18 @@ function sayBowl({ found, leftFraction, refilled }: Payload<'bowl'>): string {
   ].join(', ')
 }
 
+function sayWeighed({ grams, confirmed, doubted, context, tub }: Payload<'weighed'>): string {
+  const weight = sayGrams(grams)
+  const says = [
+    confirmed ? t('weighedLookedTwice', { grams: weight }) : t('weighed', { grams: weight }),
+    ...(doubted ? [t('weighedDoubted')] : []),
+    ...(context ?? []).map((one) => terms.context[one]),
+  ].join(', ')
+  return tub
+    ? t('inBrackets', { says, why: t('inTub', { tub: tub.label, grams: sayGrams(tub.grams) }) })
+    : says
+}
+
 const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } = {
   registered: ({ name }) => t('putOnRecord', { name }),
   arrived: sayArrived,
@@ -148,10 +160,7 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
     const where = end ? t('dampenedWhere', { where: terms.end[end] }) : t('dampened')
     return litres ? t('withLitres', { where, litres: sayIn(litres, 'l') }) : where
   },
-  weighed: ({ grams, confirmed }) =>
-    confirmed
-      ? t('weighedLookedTwice', { grams: sayGrams(grams) })
-      : t('weighed', { grams: sayGrams(grams) }),
+  weighed: sayWeighed,
   measured: ({ part, mm }) => t('partMm', { part: terms.part[part], mm: sayIn(mm, 'mm') }),
   ecdysis: sayShed,
   skinCleared: ({ parts }) => (parts ? t('oldSkinOffParts', { parts: saySkins(parts) }) : t('oldSkinOff')),

@@ -1,4 +1,12 @@
-import type { BodyPart, DroppingsKind, EcdysisStage, Role, Severity, Trigger } from '@kobrin/core'
+import type {
+  BodyPart,
+  DroppingsKind,
+  EcdysisStage,
+  Role,
+  Severity,
+  Trigger,
+  WeightContext,
+} from '@kobrin/core'
 import en from './en/terms.ts'
 import { tablesOf } from './i18n.ts'
 
@@ -7,6 +15,7 @@ export const terms = tablesOf(
   'terms',
   en satisfies {
     part: Record<BodyPart, string>
+    context: Record<WeightContext, string>
     droppings: Record<DroppingsKind, string>
     trigger: Record<Trigger, string>
     stage: Record<EcdysisStage, string>

@@ -31,7 +31,9 @@ function putOn(animal: number): void {
       <h1>{{ t('title') }}</h1>
     </header>
     <p class="quiet">{{ t('what') }}</p>
-    <p class="shows" :class="{ away: line === null }" role="status" aria-live="off">{{ line ?? t('away') }}</p>
+    <p class="shows" :class="{ away: line === null }" role="status" aria-live="off">
+      {{ line ?? t('away') }}
+    </p>
     <p class="quiet">{{ lies }}</p>
     <div class="form">
       <div class="pair">

@@ -1,5 +1,6 @@
 export default {
   paperRound: 'Paper round',
+  weighingRound: 'Weighing round',
   handover: 'Handover',
   whatIsDifferentToday: 'What is different today, what to watch, what was said.',
   plansChanged: 'Plans changed',

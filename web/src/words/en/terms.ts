@@ -12,6 +12,12 @@ export default {
     shellDiameter: 'shell',
   },
 
+  context: {
+    fullGut: 'just fed',
+    gravid: 'gravid',
+    justShed: 'just shed',
+  },
+
   droppings: {
     normal: 'normal',
     loose: 'loose',

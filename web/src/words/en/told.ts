@@ -261,6 +261,8 @@ export default {
   withLitres: '{where} {litres}',
   weighedLookedTwice: 'Weighed {grams}, looked at twice',
   weighed: 'Weighed {grams}',
+  weighedDoubted: 'kept as suspect',
+  inTub: '{tub}, {grams}, taken off',
   photographed: 'A photo',
   partMm: '{part} {mm}',
   oldSkinOffParts: 'Old skin off: {parts}',

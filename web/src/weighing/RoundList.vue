@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import Listbox from 'primevue/listbox'
+import { computed } from 'vue'
+import type { RoundBay, RoundLine } from './useRound.ts'
+import { t } from './words.ts'
+
+/** Everybody of the round in walking order, and how far it has come. */
+const { bays } = defineProps<{ bays: readonly RoundBay[] }>()
+const at = defineModel<string | null>({ required: true })
+const options = computed(() => [...bays])
+const count = computed(() => bays.reduce((sum, { lines }) => sum + lines.length + 1, 0))
+/** More than a screen draws at once. */
+const MANY = 120
+const MANY_LINES = { virtualScrollerOptions: { itemSize: 44, scrollHeight: '100%' } }
+const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
+  toDo: '○',
+  done: '✓',
+  later: '…',
+  held: '∥',
+  gone: '–',
+}
+</script>
+
+<template>
+  <Listbox
+    v-model="at"
+    :options="options"
+    option-label="name"
+    option-value="id"
+    option-group-label="label"
+    option-group-children="lines"
+    :option-disabled="({ state }: RoundLine) => state === 'gone'"
+    :aria-label="t('everybody')"
+    scroll-height="100%"
+    list-style="max-height: 100%"
+    v-bind="count > MANY ? MANY_LINES : {}"
+  >
+    <template #option="{ option }: { option: RoundLine }">
+      <span class="sign" :class="option.state" aria-hidden="true">{{ SIGNS[option.state] }}</span>
+      <span class="name">{{ option.name }}</span>
+      <span class="quiet says">{{ option.says }}</span>
+    </template>
+  </Listbox>
+</template>
+
+<style scoped>
+.sign {
+  width: 1.4em;
+  font-weight: 700;
+  text-align: center;
+}
+
+.done {
+  color: var(--done);
+}
+
+.held {
+  color: var(--held);
+}
+
+.name {
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+
+.says {
+  font-size: 0.875rem;
+}
+</style>
