@@ -104,6 +104,8 @@ const DESK = [
   ['Calculators', 'Mix a floor'],
   ['Handover', 'Plans changed'],
   ['Paper round', 'What to write'],
+  ['Handover', 'Plans changed'],
+  ['Weighing round', 'Whom'],
   ['Residents', 'Somebody new …'],
   ['Somebody new …', 'Look at both sides first'],
   ['Office', 'Rooms and their bays'],

@@ -93,6 +93,7 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
     '/library/compare/kingsnake/royal-python',
     '/handover',
     '/handover/paper',
+    '/walk/weighing',
     '/office/places',
     `/office/places/${bay}`,
     '/office/people',

@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import type { SiteSeed } from '@kobrin/contract'
 import { buildApp } from '../app.ts'
+import type { BalanceAddress } from '../balance/balances.ts'
 import { connect } from '../database/connect.ts'
 import { migrate } from '../database/migrate.ts'
 import { startOwnDatabase } from '../database/ownDatabase.ts'
@@ -15,6 +16,8 @@ export interface HouseOptions {
    * for an empty record, which has the shipped library and can be set up with `firstCode`. */
   seed: ((nowMs: number) => SiteSeed) | null
   firstCode?: string
+  /** Balances that are listened to. */
+  balances?: readonly BalanceAddress[]
   /** Folder of the built interface. */
   pages?: string
 }

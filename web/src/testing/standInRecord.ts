@@ -13,6 +13,10 @@ import { ME, NOON } from './smallHouse.ts'
 export const states = shallowReactive(new Map<string, ResidentState>())
 export const kept: { drafts: readonly Draft[]; says: string }[] = []
 
+/** What was said on this screen a moment ago. */
+export const recent = new Map<string, readonly Entry[]>()
+export const takenBack: string[] = []
+
 export const lots = shallowReactive(new Map<string, LotState>())
 export const readings = shallowReactive(new Map<string, Readings>())
 export const waitingPlaces = shallowReactive(new Map<string, NonNullable<PlaceState['waits']>>())
@@ -24,6 +28,10 @@ export const useRecord = () => ({
   stateOf: (id: string) => states.get(id) ?? emptyResident(),
   placeState: (id: string): PlaceState => ({ ...emptyPlace(), waits: waitingPlaces.get(id) ?? null }),
   keep: (drafts: readonly Draft[], says: string) => kept.push({ drafts, says }),
+  recent: (id: string): readonly Entry[] => recent.get(id) ?? [],
+  async takeBackEntry(entry: Entry): Promise<void> {
+    takenBack.push(entry.uid)
+  },
 })
 
 interface Living {
@@ -48,6 +56,8 @@ export function beginShift(fake: Parameters<typeof vi.useFakeTimers>[0] = { toFa
   waitingPlaces.clear()
   readings.clear()
   kept.length = 0
+  recent.clear()
+  takenBack.length = 0
   setActivePinia(createPinia())
   usePeople().me = ME
 }

@@ -9,6 +9,19 @@ const { bays } = defineProps<{ bays: readonly RoundBay[] }>()
 const at = defineModel<string | null>({ required: true })
 const options = computed(() => [...bays])
 const count = computed(() => bays.reduce((sum, { lines }) => sum + lines.length + 1, 0))
+/** The list itself takes the Tab key. PrimeVue has hidden catches before and after it, which a screen reader would
+ * come upon. */
+const REACHED = {
+  hiddenFirstFocusableEl: { tabindex: -1 },
+  hiddenLastFocusableEl: { tabindex: -1 },
+  list: { tabindex: 0 },
+}
+
+/** Touched again, somebody stays in hand. */
+function choose(next: string | null): void {
+  if (next !== null) at.value = next
+}
+
 /** More than a screen draws at once. */
 const MANY = 120
 const MANY_LINES = { virtualScrollerOptions: { itemSize: 44, scrollHeight: '100%' } }
@@ -23,7 +36,7 @@ const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
 
 <template>
   <Listbox
-    v-model="at"
+    :model-value="at"
     :options="options"
     option-label="name"
     option-value="id"
@@ -31,6 +44,9 @@ const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
     option-group-children="lines"
     :option-disabled="({ state }: RoundLine) => state === 'gone'"
     :aria-label="t('everybody')"
+    :selection-message="t('inHand')"
+    :pt="REACHED"
+    @update:model-value="choose"
     scroll-height="100%"
     list-style="max-height: 100%"
     v-bind="count > MANY ? MANY_LINES : {}"

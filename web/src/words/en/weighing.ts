@@ -11,6 +11,7 @@ export default {
   putOff: 'put off',
   progress: '{done} weighed, {toDo} to go',
   everybody: 'Everybody in this round',
+  inHand: 'One is in hand.',
   nobody: 'Nobody is to be weighed.',
   nobodyHow: 'Choose a bay, or choose residents from the list.',
   allDone: 'All of this round are weighed.',
