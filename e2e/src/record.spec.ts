@@ -1,4 +1,5 @@
 import { readFile } from 'node:fs/promises'
+import { allHere } from './allHere.ts'
 import { choose, expect, test } from './keeper.ts'
 
 test('a resident is found by number, species and place, and opened', async ({ keeper }) => {
@@ -152,7 +153,7 @@ test('a photo is added to a record, looked at, and seen by a colleague', async (
   await openRecord('Hawser')
   const input = page.getByRole('region', { name: 'Photos' }).locator('input[type=file]')
   await input.setInputFiles({ name: 'odd.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('no picture') })
-  await expect(page.getByRole('alert')).toContainText('That is no picture that can be read here')
+  await expect(page.getByRole('alert')).toContainText('That is no photo')
   await input.setInputFiles({ name: 'it.png', mimeType: 'image/png', buffer: await page.screenshot() })
   const photo = page.getByRole('button', { name: /^Photo of Hawser/ })
   await expect(photo).toHaveCount(1)
@@ -161,8 +162,43 @@ test('a photo is added to a record, looked at, and seen by a colleague', async (
   await colleague.openRecord('Hawser')
   const seen = colleague.page.getByRole('button', { name: /^Photo of Hawser/ })
   await seen.click()
-  const large = colleague.page.getByRole('dialog').getByRole('img')
+  const large = colleague.page.getByRole('dialog').getByRole('img').first()
   await expect.poll(() => large.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1280)
+})
+
+test('a photo taken without a link waits over a reload, is sent with the link, and stands beside another', async ({
+  keeper,
+}) => {
+  const { page, openRecord, allSent } = await keeper('lotte', { serviceWorkers: 'allow' })
+  await openRecord('Tamsin')
+  await expect(page.locator('ol > li').first()).toBeVisible()
+  await allHere(page)
+  const photos = page.getByRole('region', { name: 'Photos' })
+  const input = photos.locator('input[type=file]')
+  const first = await page.screenshot()
+  await page.context().setOffline(true)
+  await input.setInputFiles({ name: 'one.png', mimeType: 'image/png', buffer: first })
+  const taken = page.getByRole('button', { name: /^Photo of Tamsin/ })
+  await expect(taken).toContainText('waits here to be sent')
+  await page.reload()
+  await expect(taken).toContainText('waits here to be sent')
+  const small = taken.locator('img')
+  await expect.poll(() => small.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1280)
+  await page.context().setOffline(false)
+  await allSent()
+  await expect(taken).not.toContainText('waits here')
+  await input.setInputFiles({ name: 'two.png', mimeType: 'image/png', buffer: await page.screenshot() })
+  await expect(taken).toHaveCount(2)
+  await allSent()
+  const colleague = await keeper('priya')
+  await colleague.openRecord('Tamsin')
+  await colleague.page
+    .getByRole('button', { name: /^Photo of Tamsin/ })
+    .first()
+    .click()
+  await choose(colleague.page, 'Beside it', /today|Jun/)
+  await expect(colleague.page.getByRole('dialog').getByRole('figure')).toHaveCount(2)
+  await expect(colleague.page.getByText('0 days apart')).toBeVisible()
 })
 
 test('the residents are asked who loses weight, and each says because', async ({ keeper }) => {

@@ -12,8 +12,17 @@ export interface Waiting {
   refusal?: string
 }
 
+/** A picture that waits to be sent before the entry that names it. */
+export interface WaitingPhoto {
+  bytes: ArrayBuffer
+  type: string
+  /** When it was taken up here, ms. */
+  at: number
+}
+
 interface WaitingSchema extends DBSchema {
   waiting: { key: number; value: Waiting; indexes: { uid: string } }
+  photos: { key: string; value: WaitingPhoto }
 }
 
 /** Where waiting entries lie while the page is closed. */
@@ -24,7 +33,15 @@ export interface WaitingStore {
   refuse: (uid: string, why: string) => Promise<void>
   /** Sends what was refused once more. */
   retry: (uid: string) => Promise<void>
+  /** Pictures by the name under which entries speak of them. */
+  putPhoto: (id: string, photo: WaitingPhoto) => Promise<void>
+  photo: (id: string) => Promise<WaitingPhoto | undefined>
+  photoIds: () => Promise<string[]>
+  removePhoto: (id: string) => Promise<void>
 }
+
+/** Since the second, pictures wait here too. */
+const VERSION = 2
 
 type Db = IDBPDatabase<WaitingSchema>
 /** Does something with the store. */
@@ -36,8 +53,10 @@ function reopening(name: string, open: typeof openDB): WithDb {
   let opened: Promise<Db> | null = null
 
   function connect(): Promise<Db> {
-    const opening: Promise<Db> = open<WaitingSchema>(name, 1, {
-      upgrade(fresh) {
+    const opening: Promise<Db> = open<WaitingSchema>(name, VERSION, {
+      upgrade(fresh, before) {
+        fresh.createObjectStore('photos')
+        if (before > 0) return
         fresh
           .createObjectStore('waiting', { autoIncrement: true })
           .createIndex('uid', 'entry.uid', { unique: true })
@@ -98,5 +117,9 @@ export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB
       }),
     refuse: (uid, refusal) => change(uid, (row) => ({ ...row, refusal })),
     retry: (uid) => change(uid, ({ refusal: _refusal, ...row }) => row),
+    putPhoto: (id, photo) => withDb(async (db) => void (await db.put('photos', photo, id))),
+    photo: (id) => withDb((db) => db.get('photos', id)),
+    photoIds: () => withDb((db) => db.getAllKeys('photos')),
+    removePhoto: (id) => withDb((db) => db.delete('photos', id)),
   }
 }

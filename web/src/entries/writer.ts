@@ -25,9 +25,10 @@ export interface WriterOptions {
 
 /** What is needed to write and to hear others; it comes while the walk is already drawn. */
 export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: WriterOptions) {
-  const { createOutbox, createWaitingStore, openLine, newUid, posted, stamped, ...folding } =
+  const { createOutbox, createSending, createWaitingStore, openLine, newUid, posted, stamped, ...folding } =
     await import('./writing.ts')
   const store = createWaitingStore()
+  const photos = createSending(store)
   let line: Line | null = null
   let putting = Promise.resolve()
 
@@ -38,9 +39,14 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
   const isLeading = () => line?.isLeading() ?? false
   const outbox = createOutbox({
     store,
-    post: (entries, proofs) => call(ROUTES.append, { body: { entries: [...entries], proofs } }),
+    async post(entries, proofs) {
+      // Whoever hears of a picture can see it.
+      await photos.send(entries)
+      return call(ROUTES.append, { body: { entries: [...entries], proofs } })
+    },
     hopeFor,
     onReceipt(receipt, entry) {
+      if (receipt.status === 'accepted') void photos.forget(entry)
       onReceipt(receipt, entry)
       tell({ type: 'receipt', receipt, entry })
     },
@@ -69,7 +75,11 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     tell,
     isLeading,
     /** What lay in the store when the page was opened. */
-    left: () => store.all().catch((): Waiting[] => []),
+    async left(): Promise<Waiting[]> {
+      const waiting = await store.all().catch((): Waiting[] => [])
+      void photos.clearUp(waiting)
+      return waiting
+    },
     // Stamping takes a moment: what was said first is sent first all the same.
     put(entries: readonly Entry[]): void {
       const by = shift()
@@ -83,7 +93,12 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
       line = openLine({ onMessage, onLead: () => lead({ tell, send: () => void outbox.send() }) })
       void outbox.send()
     },
-    forget: (uid: string) => store.remove(uid).catch(() => undefined),
+    async forget(uid: string): Promise<void> {
+      const waiting = await store.all().catch((): Waiting[] => [])
+      const gone = waiting.find(({ entry }) => entry.uid === uid)
+      await store.remove(uid).catch(() => undefined)
+      if (gone) await photos.forget(gone.entry)
+    },
     async retry(uid: string): Promise<void> {
       await store.retry(uid)
       void outbox.send()

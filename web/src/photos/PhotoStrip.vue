@@ -1,9 +1,7 @@
 <script setup lang="ts">
-import { addressOf, PHOTO_ROUTES } from '@kobrin/contract'
 import type { Fact } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
 import Button from 'primevue/button'
-import AppDialog from '../app/AppDialog.vue'
 import { sayError } from '../app/sayError.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import Wrong from '../fields/Wrong.vue'
@@ -12,44 +10,37 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { sayDate } from '../words/numbers.ts'
 import ChoosePhoto from './ChoosePhoto.vue'
-import { sendPhoto } from './sendPhoto.ts'
+import { photosOf } from './photosOf.ts'
+import PhotoViewer from './PhotoViewer.vue'
+import { usePhotos } from './usePhotos.ts'
 import { t } from './words.ts'
 
 /** The pictures of one resident, the latest first, and a way to add one. */
 const { residentId, facts } = defineProps<{ residentId: string; facts: readonly Fact[] }>()
+/** The entry whose picture is looked at. */
+const open = defineModel<string | null>('open', { required: true })
 const site = useSite()
 const people = usePeople()
 const today = useToday()
 const record = useRecord()
+const stored = usePhotos()
 const complaint = shallowRef('')
 const busy = shallowRef(false)
 
 const name = computed(() => site.residents.get(residentId)?.name ?? '')
-const photos = computed(() =>
-  facts
-    .flatMap((fact) => {
-      if (fact.kind !== 'photographed') return []
-      const { photo, note } = fact.payload
-      const date = sayDate(fact.day, today.day)
-      return [
-        { id: photo, date, by: site.nameOf(fact.author), note, alt: t('of', { name: name.value, date }) },
-      ]
-    })
-    .reverse(),
-)
-/** The one that is looked at. */
-const open = shallowRef<string | null>(null)
-const opened = computed(() => photos.value.find(({ id }) => id === open.value))
+const photos = computed(() => photosOf(facts))
+const latest = computed(() => [...photos.value].reverse())
+const isOpen = computed(() => photos.value.some(({ uid }) => uid === open.value))
 
-function urlOf(id: string, size: 'kept' | 'small'): string {
-  return addressOf(PHOTO_ROUTES.photo.url, { id }, { size })
+function when(day: number): string {
+  return sayDate(day, today.day)
 }
 
 async function add(file: File): Promise<void> {
   complaint.value = ''
   busy.value = true
   try {
-    const photo = await sendPhoto(file)
+    const photo = await stored.keep(file)
     const says = t('added', { name: name.value })
     record.keep([{ subject: residentId, kind: 'photographed', payload: { photo } }], says)
   } catch (error) {
@@ -63,23 +54,20 @@ async function add(file: File): Promise<void> {
 <template>
   <section v-if="photos.length > 0 || people.mayWrite" class="photos" :aria-label="t('photos')">
     <Button
-      v-for="one in photos"
-      :key="one.id"
+      v-for="{ uid, photo, day } in latest"
+      :key="uid"
       unstyled
       class="small"
-      :aria-label="one.alt"
-      @click="open = one.id"
+      :aria-label="t('of', { name, date: when(day) })"
+      @click="open = uid"
     >
-      <img :src="urlOf(one.id, 'small')" alt="" loading="lazy" />
-      <span>{{ one.date }}</span>
+      <img :src="stored.urlOf(photo, 'small')" alt="" loading="lazy" />
+      <span>{{ when(day) }}{{ stored.waits(photo) ? ` · ${t('waits')}` : '' }}</span>
     </Button>
     <ChoosePhoto v-if="people.mayWrite && !busy" class="no-print" :label="t('addPhoto')" @chosen="add" />
-    <p v-if="busy" class="quiet" role="status">{{ t('sending') }}</p>
+    <p v-if="busy" class="quiet" role="status">{{ t('keeping') }}</p>
     <Wrong :says="complaint" />
-    <AppDialog v-if="opened" :title="t('taken', { name, date: opened.date })" @close="open = null">
-      <img class="large" :src="urlOf(opened.id, 'kept')" :alt="opened.alt" />
-      <p class="quiet">{{ opened.by }}{{ opened.note ? `: ${opened.note}` : '' }}</p>
-    </AppDialog>
+    <PhotoViewer v-if="isOpen && open !== null" v-model="open" :name="name" :photos="photos" />
   </section>
 </template>
 
@@ -105,10 +93,5 @@ async function add(file: File): Promise<void> {
 .small img {
   width: auto;
   height: 88px;
-}
-
-.large {
-  width: 100%;
-  height: auto;
 }
 </style>

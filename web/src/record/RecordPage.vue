@@ -52,6 +52,8 @@ const verdicts = computed(() => verdictsOf(id))
 const { fitOf } = useFit()
 const { entries, complaint, loading, isPart } = useHistory(() => id)
 const opened = shallowRef<string | null>(null)
+/** The entry whose picture is looked at. */
+const lookedAt = shallowRef<string | null>(null)
 const correcting = shallowRef<Fact | null>(null)
 
 const resident = computed(() => site.residents.get(id))
@@ -106,6 +108,12 @@ function say(uid: string): string {
   return fact
     ? `${sayDate(fact.day, today.day)} ${today.clock(fact.occurredAt)} ${site.initialsOf(fact.author)}\n${sayEntry(fact, teller)}`
     : ''
+}
+
+function show(uid: string): void {
+  const isPhoto = facts.value.some((fact) => fact.uid === uid && fact.kind === 'photographed')
+  if (isPhoto) lookedAt.value = uid
+  else opened.value = uid
 }
 
 const saved = useSaved(() => id, {
@@ -207,10 +215,10 @@ function showOnWalk(): void {
             :now-ms="nowMs"
             :say="say"
             :name="resident.name"
-            @open="opened = $event"
+            @open="show"
           />
         </div>
-        <PhotoStrip :resident-id="id" :facts="facts" />
+        <PhotoStrip v-model:open="lookedAt" :resident-id="id" :facts="facts" />
         <EntryList :entries="entries" :opened="opened" @correct="correcting = $event" />
       </template>
     </main>

@@ -22,7 +22,7 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import TickField from '../fields/TickField.vue'
 import PhotoField from '../photos/PhotoField.vue'
-import { sendPhoto } from '../photos/sendPhoto.ts'
+import { usePhotos } from '../photos/usePhotos.ts'
 import { t as photoWords } from '../photos/words.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
@@ -37,6 +37,7 @@ import { t } from './words.ts'
 
 const site = useSite()
 const record = useRecord()
+const photos = usePhotos()
 const heldPlaces = useHeldPlaces()
 const residents = useResidents()
 const plans = usePlans()
@@ -256,10 +257,10 @@ function draftsOf(): Draft[] {
   ]
 }
 
-/** A picture is sent before anything is said: what cannot be sent is not promised. */
-async function sentPhoto(): Promise<Draft[]> {
+/** A picture is on this device before anything is said of it. */
+async function keptPhoto(): Promise<Draft[]> {
   if (!picture.value) return []
-  const photo = await sendPhoto(picture.value)
+  const photo = await photos.keep(picture.value)
   return [{ subject: id, kind: 'photographed', payload: { photo } }]
 }
 
@@ -267,7 +268,7 @@ async function keep(): Promise<void> {
   complaint.value = ''
   busy.value = true
   try {
-    put(await sentPhoto())
+    put(await keptPhoto())
   } catch (error) {
     complaint.value = photoWords('notSent', { why: sayError(error) })
   } finally {
@@ -275,8 +276,8 @@ async function keep(): Promise<void> {
   }
 }
 
-function put(photos: readonly Draft[]): void {
-  record.keep([...draftsOf(), ...photos], t('putOnRecord2', { name: form.name.trim() }), {
+function put(pictures: readonly Draft[]): void {
+  record.keep([...draftsOf(), ...pictures], t('putOnRecord2', { name: form.name.trim() }), {
     together: true,
     when: form.comes === 'expected' ? null : when.value,
   })

@@ -1,8 +1,11 @@
 export default {
   photo: 'Photo',
   choosePhoto: 'Take or choose a photo',
+  takePhoto: 'Take a photo',
+  fromFile: 'A photo from a file',
   addPhoto: 'Add a photo',
-  sending: 'Sending the photo …',
+  keeping: 'Keeping the photo …',
+  waits: 'waits here to be sent',
   withoutIt: 'Without it',
   chosen: 'The photo that was chosen',
   photos: 'Photos',
@@ -11,4 +14,10 @@ export default {
   notSent: '{why} Keep it without a photo, and add one later on its page.',
   added: '{name}: a photo',
   tooLarge: 'It is larger than {most} MB: take it smaller.',
+  noPhoto: 'That is no photo: choose a picture, or take one.',
+  beside: 'Beside it',
+  alone: 'Nothing',
+  apart: '{count} day apart | {count} days apart',
+  earlier: 'Earlier',
+  later: 'Later',
 } as const
