@@ -223,3 +223,23 @@ test('the residents are asked who loses weight, and each says because', async ({
   await choose(page, 'Which of them', 'Everybody')
   await expect(page.getByRole('main').getByRole('status').first()).toHaveText(/^(\d+) of \1$/)
 })
+
+test('a record is asked what if: another cadence, another weight, a reading left out, another laid over', async ({
+  keeper,
+}) => {
+  const { page, openRecord } = await keeper('lotte')
+  await openRecord('Tamsin')
+  await page.getByRole('button', { name: 'What if …' }).click()
+  const what = page.getByRole('region', { name: 'What if …' })
+  await expect(what.getByRole('status')).toContainText('% a week')
+  const before = await what.getByRole('status').textContent()
+  await what.getByLabel('Weighed every so many days').click()
+  await page.keyboard.type('7')
+  await expect(what.getByRole('status')).toContainText('Weighed every 7 days, a loss of 3 % a week')
+  await what.locator('.p-multiselect').click()
+  for (const at of [0, 1]) await page.getByRole('option').nth(at).click()
+  await page.keyboard.press('Escape')
+  await expect(what.getByRole('status')).not.toContainText(before ?? '')
+  await what.getByRole('button', { name: 'As it is' }).click()
+  await expect(what.getByRole('status')).toHaveText(before ?? '')
+})

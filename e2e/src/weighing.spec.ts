@@ -24,7 +24,10 @@ async function openRound(page: Page, bay: RegExp): Promise<string> {
 
 /** What the last weighing of the one in hand was, grams. */
 async function lastOf(page: Page): Promise<number> {
-  const says = (await card(page).getByText(/^Last /).textContent()) ?? ''
+  const says =
+    (await card(page)
+      .getByText(/^Last /)
+      .textContent()) ?? ''
   return Number(/([\d\s\u202f.]+) g/.exec(says)?.[1]?.replaceAll(/\s/g, ''))
 }
 
@@ -100,7 +103,12 @@ test('a reading that cannot be is asked about where it stands, kept as suspect, 
   await allSent()
   await openRecord(name)
   await expect(page.getByText(/kept as suspect/).first()).toBeVisible()
-  await expect(page.locator('.verdict').filter({ hasText: /does not fit|suspect/i }).first()).toBeVisible()
+  await expect(
+    page
+      .locator('.verdict')
+      .filter({ hasText: /does not fit|suspect/i })
+      .first(),
+  ).toBeVisible()
   await page.goto('/walk/weighing')
   await page.getByRole('button', { name: /Take back/ }).click()
   await allSent()

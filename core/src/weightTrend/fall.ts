@@ -24,9 +24,7 @@ export interface WeightPath {
  * says and how far this one's readings fell from what was expected (A. C. Harvey, 1989, section 3.3, with a prior);
  * `r` and `q` keep their ratio. */
 export function weightPath({ runs }: WeightCourse, weighing: Weighing): WeightPath {
-  const trends = runs.map((run) =>
-    weightTrend(run.map(loggedOf), weighing),
-  )
+  const trends = runs.map((run) => weightTrend(run.map(loggedOf), weighing))
   const surprises = trends.flatMap((trend) => trend.surprises)
   const squares = surprises.reduce((sum, surprise) => sum + surprise * surprise, 0)
   const scale = Math.max(LEAST_SCATTER, (SHEET_WORTH + squares) / (SHEET_WORTH + surprises.length))
@@ -49,6 +47,13 @@ export function changeSince(from: Smoothed, to: Smoothed): Change {
   return { from, to, by: to.level - from.level, sd: Math.sqrt(from.levelVar + to.levelVar) }
 }
 
+/** Change in a week, as a share, with its 95 % interval. */
+export interface PerWeek {
+  low: number
+  mid: number
+  high: number
+}
+
 /** A fall that goes on. */
 export interface Fall {
   /** From when on it fell. */
@@ -58,7 +63,7 @@ export interface Fall {
   best: { day: Day; grams: number }
   /** Shares below the best of the year, and a week with the limits of 95 %. */
   belowBest: number
-  perWeek: { low: number; mid: number; high: number } | null
+  perWeek: PerWeek | null
   /** Its rate alone is beyond chance. */
   fastBeyondChance: boolean
   /** What lies below the best is beyond all doubt, and goes on. */
@@ -85,7 +90,8 @@ function latelyOf(days: readonly Smoothed[]): Smoothed[] {
   return days.filter(({ day }) => day >= from && day < last)
 }
 
-function perWeekOf({ slope, slopeSd }: WeightPath): Fall['perWeek'] {
+/** Null where there is no slope yet. */
+export function perWeekOf({ slope, slopeSd }: WeightPath): PerWeek | null {
   if (slope === null) return null
   const week = (perDay: number) => Math.expm1(7 * perDay)
   return {

@@ -1,16 +1,20 @@
 <script setup lang="ts">
-import type { Fact } from '@kobrin/core'
 import { LineChart, ScatterChart } from 'echarts/charts'
-import { DataZoomComponent, GridComponent, MarkLineComponent, TooltipComponent } from 'echarts/components'
+import {
+  DataZoomComponent,
+  GridComponent,
+  MarkAreaComponent,
+  MarkLineComponent,
+  TooltipComponent,
+} from 'echarts/components'
 import type { ECharts } from 'echarts/core'
 import { init, use } from 'echarts/core'
 import { CanvasRenderer } from 'echarts/renderers'
-import { computed, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
+import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useTheme } from '../app/useTheme.ts'
 import { usePrinting } from '../app/usePrinting.ts'
-import type { LifelineAhead } from './lifelineAhead.ts'
-import type { Palette } from './lifelineOption.ts'
-import { lifelineOption } from './lifelineOption.ts'
+import type { LifelineInput, Palette } from './lifelineOption.ts'
+import { lifelineHeight, lifelineOption } from './lifelineOption.ts'
 import { t } from './words.ts'
 
 use([
@@ -20,14 +24,12 @@ use([
   DataZoomComponent,
   TooltipComponent,
   MarkLineComponent,
+  MarkAreaComponent,
   CanvasRenderer,
 ])
 
-const { facts, ahead, nowMs, say, name } = defineProps<{
-  facts: readonly Fact[]
-  ahead: LifelineAhead
-  nowMs: number
-  say: (uid: string) => string
+const { shown, name } = defineProps<{
+  shown: Omit<LifelineInput, 'palette' | 'narrow'>
   name: string
 }>()
 const emit = defineEmits<{ open: [uid: string] }>()
@@ -43,8 +45,10 @@ const printing = usePrinting()
 let chart: ECharts | null = null
 let observer: ResizeObserver | null = null
 
-const meals = computed(() => facts.filter(({ kind }) => kind === 'fed').length)
-const weights = computed(() => facts.filter(({ kind }) => kind === 'weighed').length)
+const facts = computed(() => shown.facts)
+const heightPx = computed(() => lifelineHeight(facts.value))
+const meals = computed(() => facts.value.filter(({ kind }) => kind === 'fed').length)
+const weights = computed(() => facts.value.filter(({ kind }) => kind === 'weighed').length)
 const summary = computed(() =>
   t('lifelineOfMealsWeights', { name, count: meals.value, weights: weights.value }),
 )
@@ -60,14 +64,16 @@ function palette(): Palette {
     focus: token('focus'),
     held: token('held'),
     late: token('late'),
+    done: token('done'),
+    wash: token('wash'),
+    hatch: token('hatch'),
   }
 }
 
 function draw(): void {
-  chart?.setOption(
-    lifelineOption({ facts, ahead, nowMs, say, palette: palette(), narrow: width.value < NARROW_PX }),
-    { replaceMerge: ['series'] },
-  )
+  chart?.setOption(lifelineOption({ ...shown, palette: palette(), narrow: width.value < NARROW_PX }), {
+    replaceMerge: ['series'],
+  })
 }
 
 onMounted(() => {
@@ -85,7 +91,8 @@ onMounted(() => {
   draw()
 })
 watch(printing, (is) => chart?.resize(is ? { width: PAGE_PX } : { width: 'auto' }), { flush: 'sync' })
-watch([printing, () => facts, () => ahead, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
+watch(heightPx, () => void nextTick(() => chart?.resize()))
+watch([printing, () => shown, theme, () => width.value < NARROW_PX], draw, { flush: 'post' })
 onUnmounted(() => {
   observer?.disconnect()
   chart?.dispose()
@@ -93,12 +100,11 @@ onUnmounted(() => {
 </script>
 
 <template>
-  <div ref="box" class="lifeline" role="img" :aria-label="summary" />
+  <div ref="box" class="lifeline" role="img" :aria-label="summary" :style="{ height: `${heightPx}px` }" />
 </template>
 
 <style scoped>
 .lifeline {
   width: 100%;
-  height: 412px;
 }
 </style>

@@ -4,7 +4,6 @@ import { effectiveFacts } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
-import { fetched } from '../app/later.ts'
 import '../app/page.css'
 import '../verdicts/verdict.css'
 import { sayFit, useFit } from '../enclosures/useFit.ts'
@@ -33,11 +32,11 @@ import EntryList from './EntryList.vue'
 import PlanInForce from './PlanInForce.vue'
 import { useHistory } from './useHistory.ts'
 import { useSaved } from './useSaved.ts'
-import { lifelineAhead, NOTHING_AHEAD } from './lifelineAhead.ts'
+import type { Known } from './lifelineInput.ts'
+import RecordLifeline from './RecordLifeline.vue'
 import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()
-const LifelineChart = fetched(() => import('./LifelineChart.vue'))
 
 const site = useSite()
 const plans = usePlans()
@@ -70,16 +69,17 @@ const fitSays = computed(() => {
   return t('enclosure2', { fit: sayFit(fitOf(enclosure, resident.value)) })
 })
 const facts = computed(() => effectiveFacts(entries.value))
-const ahead = computed(() =>
-  plan.value
-    ? lifelineAhead({
-        facts: facts.value,
-        plan: plan.value,
-        state: record.stateOf(id),
-        holds: day.value.holds,
-        day: today.day,
-      })
-    : NOTHING_AHEAD,
+const known = computed<Known | null>(
+  () =>
+    (plan.value && {
+      facts: facts.value,
+      plan: plan.value,
+      state: record.stateOf(id),
+      holds: day.value.holds,
+      readings: residents.readingsAt(home.value),
+      day: today.day,
+    }) ??
+    null,
 )
 const nowMs = Date.now() + site.clockBehind
 const about = computed(() => {
@@ -207,17 +207,15 @@ function showOnWalk(): void {
       <p v-else-if="complaint" role="alert">{{ complaint }}</p>
       <p v-if="loading" class="quiet waiting" role="status">{{ t('readingTheRecord') }}</p>
       <template v-else-if="complaint === '' || isPart">
-        <div class="lifeline">
-          <LifelineChart
-            :key="id"
-            :facts="facts"
-            :ahead="ahead"
-            :now-ms="nowMs"
-            :say="say"
-            :name="resident.name"
-            @open="show"
-          />
-        </div>
+        <RecordLifeline
+          v-if="known"
+          class="lifeline"
+          :resident-id="id"
+          :known="known"
+          :now-ms="nowMs"
+          :say="say"
+          @open="show"
+        />
         <PhotoStrip v-model:open="lookedAt" :resident-id="id" :facts="facts" />
         <EntryList :entries="entries" :opened="opened" @correct="correcting = $event" />
       </template>

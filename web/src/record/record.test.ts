@@ -1,8 +1,10 @@
 import type { Entry, Fact, Plan } from '@kobrin/core'
+import { outlook } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { entryOn, planOf, stateOf, TODAY } from '../testing/residents.ts'
 import { historyLines } from './history.ts'
-import { lifelineAhead } from './lifelineAhead.ts'
+import type { Known } from './lifelineInput.ts'
+import { explainedSpans, isExplained, outlookInput, skinWindow } from './lifelineInput.ts'
 import { lifelineOption } from './lifelineOption.ts'
 
 const weighed = entryOn(TODAY - 2, { kind: 'weighed', payload: { grams: 6.1 } })
@@ -35,15 +37,23 @@ describe('the list of entries', () => {
   })
 })
 
+function knownOf(facts: readonly Entry[], plan: Plan = planOf()): Known {
+  const state = stateOf(...facts)
+  return { facts: facts as Fact[], plan, state, holds: [], readings: {}, day: TODAY }
+}
+
 describe('what is ahead on the lifeline', () => {
   const weights = [-84, -56, -28, 0].map((day) =>
     entryOn(TODAY + day, { kind: 'weighed', payload: { grams: 60 - day / 28 } }),
   )
-  const of = (plan: Plan, facts = weights) =>
-    lifelineAhead({ facts: facts as Fact[], plan, state: stateOf(...facts), holds: [], day: TODAY })
+  const of = (plan: Plan, facts = weights) => knownOf(facts, plan)
+  const bandOf = (plan: Plan) => {
+    const input = outlookInput(of(plan))
+    return input ? outlook(input).band : []
+  }
 
   it('is the weight in a band that widens after the last weighing', () => {
-    const { band } = of(planOf())
+    const band = bandOf(planOf())
     const wide = ({ low, high }: (typeof band)[number]) => high / low
     expect(band.at(-1)?.day).toBe(TODAY + 30)
     const last = band.find(({ day }) => day === TODAY)
@@ -54,23 +64,40 @@ describe('what is ahead on the lifeline', () => {
   })
 
   it('is no weight of one animal where many are on one record', () => {
-    expect(of({ ...planOf(), lives: 'colony' }).band).toEqual([])
+    expect(bandOf({ ...planOf(), lives: 'colony' })).toEqual([])
   })
 
   it('is the window of the next shed, once one is on record', () => {
     const signs = { dull: 4, inBlue: 30, premolt: 8, sealedIn: 10, refusing: 2 }
     const sheds: Plan = { ...planOf(), ecdysis: { what: 'shed', days: [30, 50], signs } }
-    expect(of(sheds).skinWindow).toBeNull()
+    expect(skinWindow(of(sheds))).toBeNull()
     const shed = entryOn(TODAY - 10, { kind: 'ecdysis', payload: { stage: 'shed' } })
-    const { skinWindow } = of(sheds, [...weights, shed])
-    expect(skinWindow?.from).toBeGreaterThan(TODAY)
-    expect(skinWindow?.from).toBeLessThan(TODAY + 30)
-    expect(skinWindow?.to).toBeGreaterThan(TODAY + 35)
+    const window = skinWindow(of(sheds, [...weights, shed]))
+    expect(window?.from).toBeGreaterThan(TODAY)
+    expect(window?.from).toBeLessThan(TODAY + 30)
+    expect(window?.to).toBeGreaterThan(TODAY + 35)
+  })
+
+  it('of a refusal is whether something explained it, as far back as that is looked up', () => {
+    const moved = entryOn(TODAY - 20, { kind: 'moved', payload: { to: 'box' } })
+    const spans = explainedSpans(of(planOf(), [...weights, moved]))
+    expect([-15, -60, -500].map((ago) => isExplained(TODAY + ago, spans, TODAY))).toEqual([true, false, null])
   })
 })
 
 describe('the lifeline', () => {
-  const palette = { ink: '', soft: '', line: '', glass: '', focus: '', held: '', late: '' }
+  const palette = {
+    ink: '',
+    soft: '',
+    line: '',
+    glass: '',
+    focus: '',
+    held: '',
+    late: '',
+    done: '',
+    wash: '',
+    hatch: '',
+  }
   const facts = [
     entryOn(TODAY - 9, { kind: 'fed', payload: { item: 'crickets', outcome: 'taken' } }),
     entryOn(TODAY - 6, { kind: 'fed', payload: { item: 'crickets', outcome: 'refused' } }),
@@ -79,19 +106,29 @@ describe('the lifeline', () => {
     entryOn(TODAY - 3, { kind: 'ecdysis', payload: { stage: 'inBlue' } }),
     entryOn(TODAY - 2, { kind: 'ecdysis', payload: { stage: 'shed' } }),
     entryOn(TODAY - 1, { kind: 'moved', payload: { to: 'box' } }),
+    entryOn(TODAY - 1, { kind: 'condition', payload: { score: 3 } }),
+    entryOn(TODAY, { kind: 'condition', payload: { score: 4.5 } }),
+    entryOn(TODAY, { kind: 'photographed', payload: { photo: 'it' } }),
   ] as Fact[]
 
   function lanes(narrow = false) {
-    const ahead = lifelineAhead({
+    const known = knownOf(facts as Entry[])
+    const ahead = outlookInput(known)
+    const input = {
       facts,
-      plan: planOf(),
-      state: stateOf(...(facts as Entry[])),
-      holds: [],
-      day: TODAY,
-    })
-    const input = { facts, ahead, nowMs: TODAY * 86_400_000, palette, say: () => '', narrow }
+      outlook: ahead && outlook(ahead),
+      skinWindow: skinWindow(known),
+      explained: explainedSpans(known),
+      other: null,
+      growth: false,
+      today: TODAY,
+      nowMs: TODAY * 86_400_000,
+      palette,
+      say: () => '',
+      narrow,
+    }
     const { series } = lifelineOption(input) as {
-      series: { name: string; data: [number, unknown, string][] }[]
+      series: { name: string; data: [number, unknown, string, string?][] }[]
     }
     return Object.fromEntries(series.map(({ name, data }) => [name, data.map(([, , uid]) => uid)]))
   }
@@ -106,6 +143,9 @@ describe('the lifeline', () => {
       'Skin signs': at(4),
       'Skin off': at(5),
       Notes: at(6),
+      Condition: at(7),
+      'Too thin or too fat': at(8),
+      Photos: at(9),
     })
   })
 

@@ -76,5 +76,5 @@ export const useResidents = defineStore('residents', () => {
     return countIn(record.stateOf(residentId))
   }
 
-  return { dayOf, dayOn, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
+  return { dayOf, dayOn, readingsAt, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
 })

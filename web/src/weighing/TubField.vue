@@ -45,7 +45,7 @@ function keep(): void {
 <template>
   <section class="tubs" :aria-label="t('tubs')">
     <div class="pick">
-      <ChoiceField v-model="label" :label="t('tub')" :options="options" />
+      <ChoiceField v-model="label" :label="t('tub')" :options="options" :placeholder="t('noTub')" />
       <Button severity="secondary" :aria-expanded="adding" @click="adding = !adding">{{
         t('newTub')
       }}</Button>

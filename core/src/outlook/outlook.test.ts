@@ -1,0 +1,90 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { WeightReading } from '../growth/growthState.ts'
+import { outlook } from './outlook.ts'
+
+const WEIGHING = { r: 0.02, q: 1e-8 }
+
+/** Gompertz's curve: 5 g at the beginning, 60 g grown. */
+function grownOn(day: number): number {
+  return 60 * Math.exp(Math.log(5 / 60) * Math.exp(-0.012 * day))
+}
+
+const readings: WeightReading[] = Array.from({ length: 30 }, (_, at) => ({
+  day: at * 7,
+  grams: grownOn(at * 7) * (1 + (at % 2 === 0 ? 0.01 : -0.01)),
+  uid: `r${at}`,
+}))
+const input = { readings, weighing: WEIGHING, day: 205, until: 300 }
+
+describe('the outlook of a growing animal', () => {
+  it('has the curve it grew by, and the day on which it reaches a weight between its limits', () => {
+    const { curve, target } = outlook(input, { target: 55 })
+    if ('refused' in curve) throw new Error('There is a curve.')
+    expect(Math.abs(curve.grown - 60)).toBeLessThan(5)
+    const truth = Math.log(Math.log(55 / 60) / Math.log(5 / 60)) / -0.012
+    expect(target?.on?.low).toBeLessThan(truth)
+    expect(target?.on?.high).toBeGreaterThan(truth)
+    expect(target).toMatchObject({ grams: 55, passed: false })
+  })
+
+  it('draws its band around the curve, on every day', () => {
+    const { curve } = outlook(input)
+    if ('refused' in curve) throw new Error('There is a curve.')
+    for (const { low, grams, high } of curve.points) {
+      expect(low).toBeLessThanOrEqual(grams)
+      expect(grams).toBeLessThanOrEqual(high)
+    }
+    expect(curve.points.at(-1)?.day).toBe(300)
+  })
+
+  it('takes the next stage for the weight to reach, where nobody asks for another', () => {
+    const known = { ...input, nextStage: 20 }
+    expect(outlook(known).target).toMatchObject({ grams: 20, passed: true })
+    expect(outlook(known, { target: 58 }).target?.grams).toBe(58)
+    expect(outlook(input).target).toBeNull()
+  })
+
+  it('lies within what the sheet expects, from the first weighing on', () => {
+    const growth = {
+      from: 5,
+      grown: [50, 70] as [number, number],
+      days: [200, 500] as [number, number],
+      last: false,
+    }
+    const { expected } = outlook({ ...input, growth })
+    expect(expected[0]).toMatchObject({ day: 0, low: readings[0]?.grams, high: readings[0]?.grams })
+    for (const { low, high } of expected) expect(low).toBeLessThanOrEqual(high)
+  })
+})
+
+describe('what if', () => {
+  it('a reading is left out: it is as if it had never been', () => {
+    const slip = { day: 206, grams: 30, uid: 'slip', confirmed: true }
+    const withSlip = { ...input, readings: [...readings, slip] }
+    expect(outlook(withSlip, { without: ['slip'] })).toEqual(outlook(input))
+    expect(outlook(withSlip).perWeek).not.toEqual(outlook(input).perWeek)
+  })
+
+  it('it is weighed more often: a loss is never noticed later', () => {
+    const days = [3, 7, 14, 28].map((every) => outlook(input, { every }).noticed?.days ?? Infinity)
+    expect([...days].sort((a, b) => a - b)).toEqual(days)
+    expect(days[0]).toBeLessThan(60)
+  })
+
+  it('the order of the readings does not matter', () => {
+    fc.assert(
+      fc.property(fc.shuffledSubarray(readings, { minLength: 30, maxLength: 30 }), (mixed) => {
+        expect(outlook({ ...input, readings: mixed })).toEqual(outlook(input))
+      }),
+      { numRuns: 5 },
+    )
+  })
+
+  it('nothing was weighed: there is nothing to say', () => {
+    const nothing = outlook({ ...input, readings: [] }, { every: 7, target: 50 })
+    expect(nothing).toMatchObject({ band: [], best: null, perWeek: null, noticed: { days: null } })
+    expect(nothing.curve).toHaveProperty('refused')
+    expect(nothing.target).toMatchObject({ on: null, passed: false })
+  })
+})
