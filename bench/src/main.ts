@@ -11,6 +11,7 @@ import { feedsFigures } from './feeds.ts'
 import { halfSentFigures } from './halfSent.ts'
 import { killFigures } from './kill.ts'
 import { lateFigures } from './late.ts'
+import { lifelineFigures } from './lifeline.ts'
 import { loadFigures } from './load.ts'
 import { memoryFigures } from './memory.ts'
 import { largeFigures, pageFigures } from './pages.ts'
@@ -40,6 +41,7 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   memory: memoryFigures,
   pages: async (house) => pageFigures(await house()),
   large: largeFigures,
+  lifeline: async (house) => lifelineFigures(await house()),
   tap: async (house) => tapFigures(await house()),
   bringIn: async (house) => bringInFigures(await house()),
   kill: killFigures,
