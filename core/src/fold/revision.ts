@@ -1,3 +1,3 @@
 /** Raised whenever folds keep something they did not keep before: what is stored of older ones is then told anew
  * from the entries. */
-export const FOLD_REVISION = 2
+export const FOLD_REVISION = 3

@@ -52,8 +52,11 @@ export function weightReading({
 export const GrowthState = z.strictObject({
   /** The last weighings, oldest first. */
   weights: z.array(WeightReading),
-  /** Last measured, by part of the body. */
-  sizes: z.record(z.string(), z.strictObject({ day, mm: z.number() })),
+  /** Last measured, by part of the body, and on the day before that. */
+  sizes: z.record(
+    z.string(),
+    z.strictObject({ day, mm: z.number(), before: z.optional(z.strictObject({ day, mm: z.number() })) }),
+  ),
 })
 export type GrowthState = z.infer<typeof GrowthState>
 

@@ -14,9 +14,15 @@ export const measured = residentKind({
   recordedBy: KEEPERS_AND_VET,
   fold(state, fact) {
     const { part, mm, duty: answered = 'measure' } = fact.payload
+    const last = state.growth.sizes[part]
+    // Measured again on the same day, the earlier one was looked at twice.
+    const before = last && last.day < fact.day ? { day: last.day, mm: last.mm } : last?.before
     return {
       ...withDone(seenBy(state, fact), answered, fact),
-      growth: { ...state.growth, sizes: { ...state.growth.sizes, [part]: { day: fact.day, mm } } },
+      growth: {
+        ...state.growth,
+        sizes: { ...state.growth.sizes, [part]: { day: fact.day, mm, ...(before && { before }) } },
+      },
     }
   },
 })

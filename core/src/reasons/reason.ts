@@ -49,6 +49,7 @@ export type Reason =
       /** Of the whole interval: the limits are worked out where they are said. */
       expected: LnInterval
     }
+  | { fact: 'intervals'; what: 'shed' | 'molt'; days: number[] }
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
@@ -70,6 +71,7 @@ export type Reason =
   | { fact: 'floorKept'; day: number; by: string; where: string }
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
   | { fact: 'condition'; score: number; by: string; day: number }
+  | { fact: 'scoredBefore'; score: number; day: number }
   | { rule: 'condition'; step: number }
   | ({ rule: 'heldFloor' } & FloorRule)
   | { rule: 'cadence'; cadence: Cadence }
@@ -97,6 +99,7 @@ export type Reason =
   | { rule: 'plausible'; low: number; high: number }
   | { rule: 'season'; season: Season; why: string }
   | ({ rule: 'growth' } & ExpectedGrowth)
+  | { rule: 'boxLength'; part: BodyPart; times: number; has: number }
   | { rule: 'permit'; days: number }
   | { rule: 'lookAfterDeath' }
   | { rule: 'retainedSkin'; days: number }

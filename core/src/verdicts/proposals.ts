@@ -1,4 +1,9 @@
 import { conditionAdvice } from '../condition/conditionAdvice.ts'
+import { otherPrey } from '../feeding/otherPrey.ts'
+import { outgrows } from '../fit/outgrows.ts'
+import { grewAtMolt, longerIntervals } from '../skin/skinCourse.ts'
+import { firstWeight } from '../weighing/firstWeight.ts'
+import type { Box } from '../enclosure/box.ts'
 import { stageReached } from '../stages/stageReached.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import { weightOf } from '../weightTrend/weightOf.ts'
@@ -13,7 +18,10 @@ interface DecisionEvidence {
   plan: Plan
   state: ResidentState
   /** What the register knows besides the entries; stages may end by it. */
-  about?: About
+  about?: About & {
+    /** Where it lives. */
+    box?: Box | null
+  }
 }
 
 function nextStage({ day, plan, state, about = {} }: DecisionEvidence): Verdict[] {
@@ -44,21 +52,35 @@ function condition(evidence: DecisionEvidence): Verdict[] {
   const propose = conditionAdvice(scored.score, plan)
   if (propose.length === 0) return []
   const { score, by, day: on } = scored
+  const earlier = state.health.scores?.findLast((one) => one.day < on)
+  const before = earlier && earlier.score !== score ? earlier.score : null
   return [
     {
       severity: 'watch',
-      what: { code: 'condition', score, propose },
+      what: { code: 'condition', score, before, propose },
       because: [
         { fact: 'condition', score, by, day: on },
+        ...(earlier && before !== null
+          ? [{ fact: 'scoredBefore', score: before, day: earlier.day } as const]
+          : []),
         { rule: 'condition', step: 0.25 },
       ],
     },
   ]
 }
 
-/** What the facts propose and a person decides, at a desk rather than on the walk: the next stage, more or
- * less food. Nothing for somebody who is gone. */
+/** What the facts propose and a person decides, at a desk rather than on the walk: the next stage, more or less
+ * food, other prey, a larger box; and what is worth knowing besides. Nothing for somebody who is gone. */
 export function proposalsOn(evidence: DecisionEvidence): Verdict[] {
   if (evidence.state.stay.ended) return []
-  return [...nextStage(evidence), ...condition(evidence)]
+  const { about } = evidence
+  return [
+    ...nextStage(evidence),
+    ...condition(evidence),
+    ...otherPrey(evidence),
+    ...(about?.box ? outgrows({ ...evidence, box: about.box }) : []),
+    ...grewAtMolt(evidence),
+    ...longerIntervals(evidence),
+    ...firstWeight(evidence),
+  ]
 }

@@ -8,6 +8,7 @@ import type { RestObstacle } from '../rest/obstacles.ts'
 import type { Quantity } from '../readings/quantity.ts'
 import type { SheetGroup } from '../sheet/group.ts'
 import type { EndedHow } from '../residents/ended.ts'
+import type { BodyPart } from '../growth/growthState.ts'
 import type { Reason } from '../reasons/reason.ts'
 
 /** Shares below the best of the year, and a week with the limits of 95 %. */
@@ -63,7 +64,15 @@ export type VerdictWhat =
   | { code: 'wake' }
   | { code: 'noPlan' }
   | { code: 'stageReached'; stage: string; name: string }
-  | { code: 'condition'; score: number; propose: DutyPatch[] }
+  /** `before`: the score it had before, where it was another. */
+  | { code: 'condition'; score: number; before: number | null; propose: DutyPatch[] }
+  | { code: 'otherPrey'; item: string; from: string; to: string; on: Day }
+  /** About, and between; null beyond two years. */
+  | { code: 'outgrows'; on: Day | null; from: Day; to: Day | null }
+  | { code: 'grewAtMolt'; part: BodyPart; share: number }
+  /** `share`: by so much from one to the next. */
+  | { code: 'longerIntervals'; what: 'shed' | 'molt'; share: number }
+  | { code: 'firstWeight'; grams: number }
 
 /** A computed judgement. */
 export interface Verdict {

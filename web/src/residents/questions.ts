@@ -8,6 +8,7 @@ export const QUESTIONS = [
   'losing',
   'notGrowing',
   'gaining',
+  'thin',
   'refusing',
   'notToHandle',
   'skinSoon',
@@ -26,18 +27,33 @@ export interface Answer {
   severity: Verdict['severity']
 }
 
-type Code = Verdict['what']['code']
+type What = Verdict['what']
+type Code = What['code']
 
-const CODES: Readonly<Partial<Record<Question, readonly Code[]>>> = {
-  losing: ['losing', 'lossExplained'],
-  notGrowing: ['notGrowing'],
-  gaining: ['gainingFast', 'condition'],
-  refusing: ['refusing'],
-  skinSoon: ['ecdysisExpected'],
-  skinLate: ['ecdysisOverdue', 'signTooLong', 'retainedSkin'],
-  unseen: ['unseen'],
-  nextStage: ['stageReached'],
-  doubtful: ['suspectWeight'],
+/** "Next month" in a list. */
+const SOON_DAYS = 30
+/** The score of one that is right. */
+const RIGHT = 3
+
+function of(...codes: readonly Code[]) {
+  return ({ code }: What) => codes.includes(code)
+}
+
+/** What of all that is said of somebody answers a question. */
+const ANSWERS: Readonly<Partial<Record<Question, (what: What, today: number) => boolean>>> = {
+  losing: of('losing', 'lossExplained'),
+  notGrowing: of('notGrowing'),
+  gaining: (what) => what.code === 'gainingFast' || (what.code === 'condition' && what.score > RIGHT),
+  thin: (what) => what.code === 'condition' && what.score < RIGHT,
+  refusing: of('refusing'),
+  skinSoon: of('ecdysisExpected'),
+  skinLate: of('ecdysisOverdue', 'signTooLong', 'retainedSkin'),
+  unseen: of('unseen'),
+  nextStage: (what, today) =>
+    what.code === 'stageReached' ||
+    what.code === 'otherPrey' ||
+    (what.code === 'outgrows' && what.from <= today + SOON_DAYS),
+  doubtful: of('suspectWeight'),
 }
 
 /** Skin that must not be touched. */
@@ -62,7 +78,7 @@ export function answerOf(
     const task = tasks.find((one) => one.duty.does === 'weigh' && isToDo(one))
     return task ? { says: dutyName(task), because: task.because, severity: 'info' } : null
   }
-  const verdict = verdicts.find(({ what }) => CODES[question]?.includes(what.code))
+  const verdict = verdicts.find(({ what }) => ANSWERS[question]?.(what, teller.today))
   return verdict
     ? { says: sayVerdict(verdict, teller), because: verdict.because, severity: verdict.severity }
     : null

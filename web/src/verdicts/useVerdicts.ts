@@ -22,7 +22,7 @@ export function useVerdicts() {
       day: today.day,
       plan: plans.planOf(resident),
       state: record.stateOf(residentId),
-      about: { litres: box ? litresOf(box) : null },
+      about: { litres: box ? litresOf(box) : null, box: box ?? null },
     })
     return [...residents.dayOf(residentId).verdicts, ...proposals]
   }

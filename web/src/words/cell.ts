@@ -123,7 +123,7 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
         : t('oldSkinOnSince', { parts, day: sayDay(what.day, today) })
     }
     default:
-      return sayJudged(what)
+      return sayJudged(what, today)
   }
 }
 

@@ -4,6 +4,7 @@ import explained from './en/explained.ts'
 import en from './en/judged.ts'
 import { tablesOf, wordsOf } from './i18n.ts'
 import { sayGrams } from './measures.ts'
+import { sayDate } from './numbers.ts'
 import { terms } from './terms.ts'
 
 const t = wordsOf('judged', en)
@@ -25,6 +26,11 @@ type Judged = Extract<
       | 'ecdysisExpected'
       | 'limbsLost'
       | 'unseen'
+      | 'otherPrey'
+      | 'outgrows'
+      | 'grewAtMolt'
+      | 'longerIntervals'
+      | 'firstWeight'
   }
 >
 
@@ -69,7 +75,7 @@ function sayUnseen({ days: count, hidden, gone }: Extract<Judged, { code: 'unsee
 }
 
 /** The headline of what the record judges. */
-export function sayJudged(what: Judged): string {
+export function sayJudged(what: Judged, today: number): string {
   switch (what.code) {
     case 'losing':
       return sayLosing(what)
@@ -95,5 +101,19 @@ export function sayJudged(what: Judged): string {
       return t('limbsLost', { count: what.count })
     case 'unseen':
       return sayUnseen(what)
+    case 'otherPrey':
+      return what.on <= today
+        ? t('otherPreyNow', { item: what.item, to: what.to, from: what.from })
+        : t('otherPrey', { item: what.item, to: what.to, date: sayDate(what.on, today) })
+    case 'outgrows':
+      return what.on === null
+        ? t('outgrowsNotBefore', { from: sayDate(what.from, today) })
+        : t('outgrows', { on: sayDate(what.on, today) })
+    case 'grewAtMolt':
+      return t('grewAtMolt', { part: terms.part[what.part], percent: signed(what.share) })
+    case 'longerIntervals':
+      return t('longerIntervals', { percent: percent(what.share) })
+    case 'firstWeight':
+      return t('firstWeight', { grams: sayGrams(what.grams) })
   }
 }

@@ -4,16 +4,19 @@ import { words } from './en.ts'
 import en from './en/judgedReasons.ts'
 import { wordsOf } from './i18n.ts'
 import { percent, signed } from './judged.ts'
-import { sayGrams, sayRangeIn } from './measures.ts'
+import { sayGrams, sayMm, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, sayRange, saySeason } from './numbers.ts'
 import type { Teller } from './reasons.ts'
+import { sayAll } from './sayAll.ts'
+import { terms } from './terms.ts'
 
 const t = wordsOf('judgedReasons', en)
 
 type FactReason = Extract<Reason, { fact: string }>
 type RuleReason = Extract<Reason, { rule: string }>
-type JudgedFact = 'perWeek' | 'gained' | 'heldUntil' | 'habit' | 'found' | 'forecast'
-type JudgedRule = 'losing' | 'lossAllowed' | 'plausible' | 'season' | 'growth'
+type JudgedFact =
+  'perWeek' | 'gained' | 'heldUntil' | 'habit' | 'found' | 'forecast' | 'intervals' | 'scoredBefore'
+type JudgedRule = 'losing' | 'lossAllowed' | 'plausible' | 'season' | 'growth' | 'boxLength'
 
 /** The facts behind what the record judges. */
 export const JUDGED_FACTS: {
@@ -32,6 +35,9 @@ export const JUDGED_FACTS: {
       ? alive
       : `${alive} ${t('foundUntouched', { untouched, full, none })}`
   },
+  intervals: ({ what, days }) =>
+    t(what === 'shed' ? 'shedIntervals' : 'moltIntervals', { days: sayAll(days.map(String)) }),
+  scoredBefore: ({ score, day }, { today }) => t('scoredBefore', { score, date: sayDate(day, today) }),
   forecast({ what, last, elapsed, intervals, expected }, { today }) {
     const { lo80, hi80 } = renewalDays(expected, elapsed)
     if (lo80 === null || hi80 === null) return t('forecastOpen', { intervals })
@@ -47,5 +53,6 @@ export const JUDGED_RULES: { [R in JudgedRule]: (reason: Extract<RuleReason, { r
   lossAllowed: ({ share }) => t('lossAllowed', { percent: percent(share) }),
   plausible: ({ low, high }) => t('plausible', { low: sayGrams(low), high: sayGrams(high) }),
   season: ({ season, why }) => t('season', { season: saySeason(season), why }),
+  boxLength: ({ part, times, has }) => t('boxLength', { part: terms.part[part], times, has: sayMm(has) }),
   growth: ({ grown, days }) => t('growth', { grown: sayRangeIn(grown, 'g'), days: sayRange(days) }),
 }

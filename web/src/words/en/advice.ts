@@ -15,6 +15,11 @@ export default {
       'Look for it without digging out what may molt; look at the lid and the gaps; leave food and look again.',
     retainedSkin: 'Damp hide or damp air; look again tomorrow. Do not pull skin off eyes.',
     limbsLost: 'No large prey until it moves well; look for bleeding.',
+    otherPrey: 'Have the other size bred, ordered or thawed in time; look how it takes the first.',
+    outgrows: 'Measure it again; think of the next box, and where it stands.',
+    grewAtMolt: 'Nothing to do.',
+    longerIntervals: 'Nothing to do: with size the intervals grow longer.',
+    firstWeight: 'Weigh it again within two weeks: two weights make a course.',
   },
 
   clears: {
@@ -29,5 +34,10 @@ export default {
     unseen: 'Clears when it is seen.',
     retainedSkin: 'Clears when the skin is off, or with the next whole shed.',
     limbsLost: 'Clears after three weeks.',
+    otherPrey: 'Clears when the new size was offered.',
+    outgrows: 'Clears in a larger box.',
+    grewAtMolt: 'Clears after a month.',
+    longerIntervals: 'Clears when they no longer grow.',
+    firstWeight: 'Clears with the second.',
   },
 } as const

@@ -16,4 +16,8 @@ export default {
   plausible: 'One of its stage weighs {low} to {high}.',
   season: '{season}: {why}',
   growth: 'Its care sheet: grown at {grown}, after {days} days.',
+  shedIntervals: 'Days between its sheds: {days}.',
+  moltIntervals: 'Days between its molts: {days}.',
+  scoredBefore: 'Scored {score} on {date}.',
+  boxLength: 'Its box must be at least {times} times its {part} long; it is {has}.',
 } as const
