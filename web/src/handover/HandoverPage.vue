@@ -33,8 +33,10 @@ const places = usePlacesLeft()
 const { verdictsOf } = useVerdicts()
 const YESTERDAY = 1
 
+const PROPOSALS: readonly Verdict['what']['code'][] = ['stageReached', 'condition', 'otherPrey', 'outgrows']
+
 function isProposal(code: Verdict['what']['code']): boolean {
-  return code === 'stageReached' || code === 'condition'
+  return PROPOSALS.includes(code)
 }
 
 const { answer, complaint } = useAnswerOf(ROUTES.changes, () => ({

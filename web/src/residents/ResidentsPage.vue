@@ -14,6 +14,7 @@ import { RouterLink, useRouter } from 'vue-router'
 import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { usePrinting } from '../app/usePrinting.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { useSite } from '../site/useSite.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { useResidents } from './useResidents.ts'
 import Because from '../words/Because.vue'
@@ -28,6 +29,9 @@ import type { Mark } from '../walk/marks.ts'
 import { marksOf, sayMarks } from '../walk/marks.ts'
 import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
+import ListActions from './ListActions.vue'
+import type { GroupName } from './rowGroups.ts'
+import { inGroups, useRowGroups } from './rowGroups.ts'
 import { useFindable } from './useFindable.ts'
 import type { Answer, Question } from './questions.ts'
 import { answerOf, QUESTIONS } from './questions.ts'
@@ -38,9 +42,17 @@ const residents = useResidents()
 const teller = useTeller()
 const everyone = useFindable()
 const people = usePeople()
+const site = useSite()
 /** On paper everybody stands, not those in sight. */
 const printing = usePrinting()
 const query = shallowRef('')
+const groupBy = shallowRef<GroupName | null>(null)
+const groups: { value: GroupName | null; label: string }[] = [
+  { value: null, label: t('noGroups') },
+  { value: 'bay', label: t('byBay') },
+  { value: 'species', label: t('bySpecies') },
+  { value: 'stage', label: t('byStage') },
+]
 
 /** Only the rows in sight are drawn. */
 const IN_SIGHT = { scrollable: true, scrollHeight: 'flex', virtualScrollerOptions: { itemSize: 46 } }
@@ -86,6 +98,7 @@ interface Row {
   stage: string
   sex: string
   place: string
+  bay: string
   readonly grams: number | ''
   /** What is to do, as a file is told it. */
   readonly marks: string
@@ -103,9 +116,11 @@ const rows = computed<Row[]>(() => {
   })
   // Whoever is asked for comes gravest first; equal ones as they were found.
   const sorted = question.value ? found.sort((x, y) => byGravity(x.told, y.told)) : found
-  return sorted.map(({ one, told }) => rowOf(one, told))
+  const all = sorted.map(({ one, told }) => rowOf(one, told))
+  return inGroups(all, groupBy.value)
 })
-
+const ids = computed(() => rows.value.map(({ id }) => id))
+const { layout, sizeOf } = useRowGroups(rows, { groupBy, printing, inSight: IN_SIGHT })
 function rowOf(
   { resident, species, place }: Pick<Findable, 'resident' | 'species' | 'place'>,
   told: Answer,
@@ -118,6 +133,7 @@ function rowOf(
     stage: teller.stageOf(resident.id, resident.stage),
     sex: resident.lives === 'colony' ? '' : terms.sex[resident.sex],
     place,
+    bay: bayOf(resident.id),
     // Worked out where they are shown or sorted by, and not for thousands that are not.
     get grams() {
       const { weight } = residents.dayOf(resident.id)
@@ -137,6 +153,12 @@ function rowOf(
       return pressing(resident.id)
     },
   }
+}
+
+function bayOf(id: string): string {
+  const bay = site.bays.get(site.enclosures.get(residents.homeOf(id) ?? '')?.bayId ?? '')
+  const room = bay && site.rooms.get(bay.roomId)
+  return bay && room ? `${room.name} · ${bay.name}` : t('nowhere')
 }
 
 function marks(id: string): Mark[] {
@@ -177,6 +199,15 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         :placeholder="t('everybody')"
         scroll-height="26rem"
       />
+      <Select
+        v-model="groupBy"
+        class="no-print"
+        :options="groups"
+        option-label="label"
+        option-value="value"
+        :aria-label="t('groupBy')"
+        :placeholder="t('noGroups')"
+      />
       <p class="quiet" role="status">{{ t('of', { count: rows.length, count2: everyone.length }) }}</p>
       <MultiSelect
         v-model="shown"
@@ -190,6 +221,11 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         :max-selected-labels="0"
       />
       <Button severity="secondary" class="no-print" @click="table?.exportCSV()">{{ t('saveAsCsv') }}</Button>
+      <ListActions
+        v-if="people.mayWrite && (question || asked)"
+        :ids="ids"
+        :asked="question ? asks[question] : ''"
+      />
       <RouterLink
         v-if="mayRecord(people.role, 'registered')"
         class="no-print"
@@ -199,7 +235,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
     </header>
     <DataTable
       ref="table"
-      :key="String(printing)"
+      :key="`${printing} ${groupBy}`"
       :value="rows"
       data-key="id"
       size="small"
@@ -207,7 +243,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
       row-hover
       export-filename="residents"
       :export-function="forSpreadsheet"
-      v-bind="printing ? {} : IN_SIGHT"
+      v-bind="layout"
       @row-click="open"
     >
       <Column field="accession" :header="t('number')" sortable />
@@ -245,6 +281,11 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
           <Because :reasons="data.reasons" :label="`${data.name}: ${data.says}`" />
         </template>
       </Column>
+      <template #groupheader="{ data }: { data: Row }">
+        <strong v-if="groupBy">{{
+          t('groupOf', { name: data[groupBy], count: sizeOf(data[groupBy]) })
+        }}</strong>
+      </template>
       <template #empty>{{ question ? t('nobodyIsThat') : terms.foundNobody }}</template>
     </DataTable>
   </main>

@@ -1,4 +1,4 @@
-import type { Entry, Plan } from '@kobrin/core'
+import type { Entry, Plan, Verdict } from '@kobrin/core'
 import { residentDay } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { dutyOf, entryOn, planOf, stateOf, teller, TODAY } from '../testing/residents.ts'
@@ -33,6 +33,26 @@ describe('a list that answers a question', () => {
     expect(
       listsOf([entryOn(TODAY - 1, { kind: 'weighed', payload: { grams: 60 } })], planOf([weigh])),
     ).toEqual([])
+  })
+
+  it('has the fat and the thin apart', () => {
+    const scored = (score: number): Verdict[] => [
+      { severity: 'watch', what: { code: 'condition', score, before: null, propose: [] }, because: [] },
+    ]
+    const listed = (score: number) =>
+      QUESTIONS.filter((one) => answerOf(one, { tasks: [], holds: [] }, scored(score), teller) !== null)
+    expect([listed(4), listed(2)]).toEqual([['gaining'], ['thin']])
+  })
+
+  it('has those who change prey or box within a month, and not those who do later', () => {
+    const listed = (what: Verdict['what']) =>
+      answerOf('nextStage', { tasks: [], holds: [] }, [{ severity: 'info', what, because: [] }], teller)
+    expect(listed({ code: 'otherPrey', item: 'mice', from: 'S', to: 'M', on: TODAY + 9 })?.says).toMatch(
+      /mice M from/,
+    )
+    const outgrows = (from: number) => ({ code: 'outgrows', on: from + 20, from, to: null }) as const
+    expect(listed(outgrows(TODAY + 20))?.says).toMatch(/outgrow its box about/)
+    expect(listed(outgrows(TODAY + 60))).toBeNull()
   })
 
   it('has those who do not fit their weight', () => {

@@ -1,6 +1,5 @@
 import type { Task } from '@kobrin/core'
 import { isToDo } from '@kobrin/core'
-import { useSessionStorage } from '@vueuse/core'
 import { computed, shallowReactive } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useResidents } from '../residents/useResidents.ts'
@@ -10,12 +9,8 @@ import { useWalk } from '../walk/useWalk.ts'
 import { words } from '../words/en.ts'
 import { sayGrams } from '../words/measures.ts'
 import { chosenToWeigh } from './chosenToWeigh.ts'
+import { CHOSEN, DUE, roundOf } from './roundOf.ts'
 import { t } from './words.ts'
-
-/** Whom a round is about: all who are due, those who were chosen from a list, or a bay by its key. */
-export type RoundOf = string
-export const DUE = 'due'
-export const CHOSEN = 'chosen'
 
 export interface RoundLine {
   id: string
@@ -48,7 +43,7 @@ export function useRound() {
   const residents = useResidents()
   const record = useRecord()
   const today = useToday()
-  const of = useSessionStorage<RoundOf>('kobrin.round', DUE)
+  const of = roundOf
   /** Put off in this round. */
   const later = shallowReactive(new Set<string>())
 

@@ -1,8 +1,8 @@
-import type { Duty, Entry, Hold } from '@kobrin/core'
+import type { Duty, Entry, Hold, Verdict } from '@kobrin/core'
 import { residentDay } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { dutyOf, entryOn, FEED, planOf, stateOf, taskOf, teller, TODAY } from '../testing/residents.ts'
-import { sayCell, sayOffering, sayUndone } from './cell.ts'
+import { sayCell, sayOffering, sayUndone, sayVerdict } from './cell.ts'
 
 function cell(entries: Entry[], duties?: Duty[], minute?: number) {
   const day = { day: TODAY, plan: planOf(duties), state: stateOf(...entries) }
@@ -58,6 +58,23 @@ describe('the one sentence of a cell', () => {
       cell([arrived], [dutyOf({ id: 'weigh', does: 'weigh', cadence: { type: 'once', day: TODAY + 9 } })])
         .text,
     ).toBe('Nothing due')
+  })
+
+  it('says what is worth knowing at a desk', () => {
+    const says = (what: Verdict['what']) => sayVerdict({ severity: 'info', what, because: [] }, teller)
+    expect([
+      says({ code: 'otherPrey', item: 'mice', from: 'S', to: 'M', on: TODAY }),
+      says({ code: 'outgrows', on: null, from: TODAY + 300, to: null }),
+      says({ code: 'grewAtMolt', part: 'carapaceLength', share: 0.15 }),
+      says({ code: 'longerIntervals', what: 'molt', share: 0.2 }),
+      says({ code: 'firstWeight', grams: 61 }),
+    ]).toEqual([
+      'mice: M from now on, not S',
+      expect.stringMatching(/^Will outgrow its box, not before /),
+      'Grew at the last skin: carapace +15 %',
+      'Its intervals grow longer: 20 % each time',
+      'First weight here: 61 g',
+    ])
   })
 
   it('says two who fed the same animal by name', () => {

@@ -1,0 +1,8 @@
+import { useSessionStorage } from '@vueuse/core'
+
+/** Whom a round is about: all who are due, those who were chosen from a list, or a bay by its name. */
+export const DUE = 'due'
+export const CHOSEN = 'chosen'
+
+/** The round that is open on this screen. */
+export const roundOf = useSessionStorage<string>('kobrin.round', DUE)
