@@ -12,6 +12,7 @@ import { halfSentFigures } from './halfSent.ts'
 import { killFigures } from './kill.ts'
 import { lateFigures } from './late.ts'
 import { lifelineFigures } from './lifeline.ts'
+import { listFigures } from './lists.ts'
 import { loadFigures } from './load.ts'
 import { memoryFigures } from './memory.ts'
 import { largeFigures, pageFigures } from './pages.ts'
@@ -41,6 +42,7 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   memory: memoryFigures,
   pages: async (house) => pageFigures(await house()),
   large: largeFigures,
+  lists: listFigures,
   lifeline: async (house) => lifelineFigures(await house()),
   tap: async (house) => tapFigures(await house()),
   bringIn: async (house) => bringInFigures(await house()),

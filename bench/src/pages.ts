@@ -12,7 +12,7 @@ import { withHouse } from './largeHouse.ts'
 import { signIn } from './signIn.ts'
 import { HOUSE_AT } from './sizes.ts'
 
-const PAGES = fileURLToPath(new URL('../../web/dist', import.meta.url))
+export const PAGES = fileURLToPath(new URL('../../web/dist', import.meta.url))
 const STARTS = 7
 const FEW = 20
 const MANY = 200
@@ -41,7 +41,10 @@ function watchPage(): void {
 const told = (page: Page, name: string) =>
   page.evaluate((key) => Number(Reflect.get(globalThis, key) ?? NaN), name)
 
-async function signedIn(browser: Browser, { url, aheadMs }: Pick<House, 'url' | 'aheadMs'>): Promise<Page> {
+export async function signedIn(
+  browser: Browser,
+  { url, aheadMs }: Pick<House, 'url' | 'aheadMs'>,
+): Promise<Page> {
   const context = await browser.newContext({ baseURL: url, viewport: { width: 1280, height: 800 } })
   await standWith(context, aheadMs)
   const page = await context.newPage()

@@ -243,3 +243,34 @@ test('a record is asked what if: another cadence, another weight, a reading left
   await what.getByRole('button', { name: 'As it is' }).click()
   await expect(what.getByRole('status')).toHaveText(before ?? '')
 })
+
+test('a list is put into groups, weighed in a round, and left to the next shift as a task', async ({
+  keeper,
+}) => {
+  const { page, allSent } = await keeper('kelechi')
+  await page.getByRole('link', { name: 'Residents' }).click()
+  await choose(page, 'Which of them', 'Who is losing weight')
+  const rows = page.getByRole('row')
+  await expect(rows.nth(1)).toContainText(/Losing|Down/)
+  const listed = await rows.filter({ has: page.getByRole('link') }).count()
+  const first = (await rows.nth(1).getByRole('link').textContent()) ?? ''
+  await choose(page, 'Grouped by', 'By species')
+  await expect(page.getByRole('row', { name: /: \d+$/ }).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Task for the next shift …' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByLabel('What to do')).toHaveValue('Who is losing weight: look again.')
+  await dialog.getByLabel('What to do').fill('')
+  await dialog.getByRole('button', { name: 'Leave it to the next shift' }).click()
+  await expect(dialog.getByRole('alert')).toHaveText('Say what is to be done.')
+  await dialog.getByLabel('What to do').fill('Weigh before the evening feed')
+  await dialog.getByRole('button', { name: 'Leave it to the next shift' }).click()
+  await expect(dialog).toHaveCount(0)
+  await page.getByRole('button', { name: `Weigh these ${listed}` }).click()
+  await expect(page.getByRole('option', { name: first })).toBeVisible()
+  await expect(page.getByRole('combobox', { name: 'Whom' })).toContainText(`(${listed})`)
+  await page
+    .locator('.bench')
+    .getByRole('button', { name: /Take back/ })
+    .click()
+  await allSent()
+})
