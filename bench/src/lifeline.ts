@@ -39,7 +39,7 @@ function longLife(subject: string, author: string, nowMs: number): KeptEntry[] {
     const at = nowMs - (POINTS - index) * step
     const occurredAt = new Date(at).toISOString()
     const placed = { stream: 1, seq: index + 1, recordedAt: occurredAt }
-    return {
+    const entry: Said & Omit<KeptEntry, 'kind' | 'payload'> = {
       ...saidAt(index),
       ...placed,
       uid: uuidv7(),
@@ -47,7 +47,8 @@ function longLife(subject: string, author: string, nowMs: number): KeptEntry[] {
       author,
       occurredAt,
       day: Math.floor(at / DAY_MS),
-    } as KeptEntry
+    }
+    return entry
   })
 }
 
@@ -56,9 +57,10 @@ function watchZooms(): void {
   const samples: number[] = []
   Reflect.set(globalThis, 'samples', samples)
   let since: number | null = null
-  const { clearRect } = CanvasRenderingContext2D.prototype
-  CanvasRenderingContext2D.prototype.clearRect = function (...box) {
-    clearRect.apply(this, box)
+  const pen = CanvasRenderingContext2D.prototype
+  const clear = Reflect.get<typeof pen, 'clearRect'>(pen, 'clearRect')
+  pen.clearRect = function (...box) {
+    Reflect.apply(clear, this, box)
     const began = since
     if (began === null) return
     since = null

@@ -29,7 +29,18 @@ describe('settings', () => {
     expect(settingsFrom({ KOBRIN_HOST: '0.0.0.0' })).toMatchObject({ hosts: [], trustProxy: false })
   })
 
+  it('take balances by name and address', () => {
+    const env = { KOBRIN_BALANCES: 'Gatehouse bench=192.168.1.20:4001, Cellar=[::1]:4002' }
+    expect(settingsFrom(env).balances).toEqual([
+      { name: 'Gatehouse bench', host: '192.168.1.20', port: 4001 },
+      { name: 'Cellar', host: '::1', port: 4002 },
+    ])
+    expect(settingsFrom({}).balances).toEqual([])
+  })
+
   it.each([
+    [{ KOBRIN_BALANCES: 'Bench' }, 'KOBRIN_BALANCES'],
+    [{ KOBRIN_BALANCES: 'Bench=host' }, 'KOBRIN_BALANCES'],
     [{ KOBRIN_PORT: 'many' }, 'KOBRIN_PORT'],
     [{ KOBRIN_PORT: '70000' }, 'KOBRIN_PORT'],
     [{ KOBRIN_DATABASE_URL: 'postgres://db.test/kobrin' }, 'KOBRIN_DATABASE_URL'],

@@ -117,7 +117,10 @@ export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB
       }),
     refuse: (uid, refusal) => change(uid, (row) => ({ ...row, refusal })),
     retry: (uid) => change(uid, ({ refusal: _refusal, ...row }) => row),
-    putPhoto: (id, photo) => withDb(async (db) => void (await db.put('photos', photo, id))),
+    putPhoto: (id, photo) =>
+      withDb(async (db) => {
+        await db.put('photos', photo, id)
+      }),
     photo: (id) => withDb((db) => db.get('photos', id)),
     photoIds: () => withDb((db) => db.getAllKeys('photos')),
     removePhoto: (id) => withDb((db) => db.delete('photos', id)),

@@ -1,8 +1,9 @@
-import type { Receipt, Shift } from '@kobrin/contract'
+import type { Proof, Receipt, Shift } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
-import type { Entry } from '@kobrin/core'
+import type { Entry, PostedEntry } from '@kobrin/core'
 import { kept } from '../kept/keptStore.ts'
 import { call } from '../wire/call.ts'
+import type { DeliveryOptions } from './deliver.ts'
 import { hopeFor } from './hopeFor.ts'
 import type { Line, LineMessage } from './line.ts'
 import type { Waiting } from './waitingStore.ts'
@@ -23,12 +24,26 @@ export interface WriterOptions {
   lead: (leading: Leading) => () => void
 }
 
+/** Posts entries after what they speak of was sent: whoever hears of a picture can see it. */
+function postAfter(send: (entries: readonly PostedEntry[]) => Promise<void>): DeliveryOptions['post'] {
+  return async (entries, proofs) => {
+    await send(entries)
+    return call(ROUTES.append, { body: { entries: [...entries], proofs } })
+  }
+}
+
+/** An entry with the proof that its author was at work, where there is one. */
+async function proven(entry: Entry, proving: Promise<Proof | null> | undefined): Promise<Waiting> {
+  const proof = await proving?.catch(() => null)
+  return proof ? { entry, proof } : { entry }
+}
+
 /** What is needed to write and to hear others; it comes while the walk is already drawn. */
 export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: WriterOptions) {
   const { createOutbox, createSending, createWaitingStore, openLine, newUid, posted, stamped, ...folding } =
     await import('./writing.ts')
   const store = createWaitingStore()
-  const photos = createSending(store)
+  const { send, forget, clearUp } = createSending(store)
   let line: Line | null = null
   let putting = Promise.resolve()
 
@@ -37,16 +52,13 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
   }
 
   const isLeading = () => line?.isLeading() ?? false
+  const lying = () => store.all().catch((): Waiting[] => [])
   const outbox = createOutbox({
     store,
-    async post(entries, proofs) {
-      // Whoever hears of a picture can see it.
-      await photos.send(entries)
-      return call(ROUTES.append, { body: { entries: [...entries], proofs } })
-    },
+    post: postAfter(send),
     hopeFor,
     onReceipt(receipt, entry) {
-      if (receipt.status === 'accepted') void photos.forget(entry)
+      if (receipt.status === 'accepted') void forget(entry)
       onReceipt(receipt, entry)
       tell({ type: 'receipt', receipt, entry })
     },
@@ -56,15 +68,12 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     mayEmpty: isLeading,
   })
 
-  async function withProof(entry: Entry, by: Shift | undefined): Promise<Waiting> {
-    const proof = by ? await stamped(posted(entry), by).catch(() => null) : null
-    return proof ? { entry, proof } : { entry }
-  }
-
   /** On this device before anything else, stamped with the key of this sign-in, and on its way. */
   async function putNow(entries: readonly Entry[], by: Shift | undefined): Promise<void> {
     tell({ type: 'made', entries: [...entries] })
-    await outbox.add(await Promise.all(entries.map((entry) => withProof(entry, by))))
+    await outbox.add(
+      await Promise.all(entries.map((entry) => proven(entry, by && stamped(posted(entry), by)))),
+    )
     // Another tab may hold the line; what lies in the store is sent from there.
     tell({ type: 'made', entries: [] })
   }
@@ -76,8 +85,8 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     isLeading,
     /** What lay in the store when the page was opened. */
     async left(): Promise<Waiting[]> {
-      const waiting = await store.all().catch((): Waiting[] => [])
-      void photos.clearUp(waiting)
+      const waiting = await lying()
+      void clearUp(waiting)
       return waiting
     },
     // Stamping takes a moment: what was said first is sent first all the same.
@@ -94,10 +103,9 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
       void outbox.send()
     },
     async forget(uid: string): Promise<void> {
-      const waiting = await store.all().catch((): Waiting[] => [])
-      const gone = waiting.find(({ entry }) => entry.uid === uid)
+      const gone = (await lying()).find(({ entry }) => entry.uid === uid)
       await store.remove(uid).catch(() => undefined)
-      if (gone) await photos.forget(gone.entry)
+      if (gone) await forget(gone.entry)
     },
     async retry(uid: string): Promise<void> {
       await store.retry(uid)

@@ -28,9 +28,7 @@ const shown = computed(() => photos[at.value])
 const beside = shallowRef('')
 const other = computed(() => photos.find(({ uid }) => uid === beside.value && uid !== open.value))
 /** The older one stands on the left. */
-const pair = computed(() =>
-  [shown.value, other.value].filter((one) => one !== undefined).sort((a, b) => a.day - b.day),
-)
+const pair = computed(() => photos.filter((one) => one === shown.value || one === other.value))
 const others = computed(() => [
   { value: '', label: t('alone') },
   ...photos

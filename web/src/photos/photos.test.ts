@@ -51,7 +51,7 @@ describe('a picture that waits', () => {
   it('is sent before the entry that speaks of it, once, and stays until that is kept', async () => {
     await store.putPhoto('a', { bytes, type: 'image/jpeg', at: 0 })
     const { photos, sent } = sending()
-    await photos.send([{ kind: 'noted', payload: { text: 'x' } } as Entry, speaksOf('a')])
+    await photos.send([{ kind: 'noted', payload: { text: 'x' } }, speaksOf('a')])
     await photos.send([speaksOf('a')])
     expect([sent, await store.photoIds()]).toEqual([['a'], ['a']])
     await photos.forget(speaksOf('a'))

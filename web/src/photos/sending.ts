@@ -24,32 +24,34 @@ export function createSending(
 ) {
   const sent = new Set<string>()
 
-  return {
-    /** Throws what keeps one of them from being sent. */
-    async send(entries: readonly Told[]): Promise<void> {
-      for (const entry of entries) {
-        const id = photoOf(entry)
-        if (id === null || sent.has(id)) continue
-        const photo = await store.photo(id).catch(() => undefined)
-        // It was sent from another tab, or before the page was loaded anew.
-        if (!photo) continue
-        await send(id, photo)
-        sent.add(id)
-      }
-    },
-    /** The picture of an entry is needed here no more. */
-    async forget(entry: Told): Promise<void> {
+  /** Throws what keeps one of them from being sent. */
+  async function sendBefore(entries: readonly Told[]): Promise<void> {
+    for (const entry of entries) {
       const id = photoOf(entry)
-      if (id !== null) await store.removePhoto(id).catch(() => undefined)
-    },
-    /** Removes those that nothing speaks of. */
-    async clearUp(waiting: readonly Waiting[]): Promise<void> {
-      const spokenOf = new Set(waiting.map(({ entry }) => photoOf(entry)))
-      for (const id of await store.photoIds().catch((): string[] => [])) {
-        if (spokenOf.has(id)) continue
-        const photo = await store.photo(id).catch(() => undefined)
-        if (photo && photo.at < now() - LEFT_BEHIND_MS) await store.removePhoto(id).catch(() => undefined)
-      }
-    },
+      if (id === null || sent.has(id)) continue
+      const photo = await store.photo(id).catch(() => undefined)
+      // It was sent from another tab, or before the page was loaded anew.
+      if (!photo) continue
+      await send(id, photo)
+      sent.add(id)
+    }
   }
+
+  /** The picture of an entry is needed here no more. */
+  async function forget(entry: Told): Promise<void> {
+    const id = photoOf(entry)
+    if (id !== null) await store.removePhoto(id).catch(() => undefined)
+  }
+
+  /** Removes those that nothing speaks of. */
+  async function clearUp(waiting: readonly Waiting[]): Promise<void> {
+    const spokenOf = new Set(waiting.map(({ entry }) => photoOf(entry)))
+    for (const id of await store.photoIds().catch((): string[] => [])) {
+      if (spokenOf.has(id)) continue
+      const photo = await store.photo(id).catch(() => undefined)
+      if (photo && photo.at < now() - LEFT_BEHIND_MS) await store.removePhoto(id).catch(() => undefined)
+    }
+  }
+
+  return { send: sendBefore, forget, clearUp }
 }

@@ -112,7 +112,7 @@ describe('the lifeline', () => {
   ] as Fact[]
 
   function lanes(narrow = false) {
-    const known = knownOf(facts as Entry[])
+    const known = knownOf(facts)
     const ahead = outlookInput(known)
     const input = {
       facts,

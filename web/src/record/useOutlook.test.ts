@@ -12,7 +12,9 @@ function beside() {
     const mine = {
       asked: [] as ToOutlook[],
       ended: false,
-      answer: (data: unknown) => worker.onmessage?.call(worker as Worker, { data } as MessageEvent),
+      answer: (data: unknown): void => {
+        worker.onmessage?.call(worker as Worker, { data } as MessageEvent)
+      },
     }
     const worker: Pick<Worker, 'postMessage' | 'terminate' | 'onmessage'> = {
       onmessage: null,

@@ -46,10 +46,10 @@ const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
     :aria-label="t('everybody')"
     :selection-message="t('inHand')"
     :pt="REACHED"
-    @update:model-value="choose"
     scroll-height="100%"
     list-style="max-height: 100%"
     v-bind="count > MANY ? MANY_LINES : {}"
+    @update:model-value="choose"
   >
     <template #option="{ option }: { option: RoundLine }">
       <span class="sign" :class="option.state" aria-hidden="true">{{ SIGNS[option.state] }}</span>

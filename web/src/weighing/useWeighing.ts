@@ -1,35 +1,18 @@
-import type { BodyPart, Doubt, Draft, FactKind, Tub, WeighingDoubt, WeightContext } from '@kobrin/core'
-import {
-  conditionDue,
-  contextToAsk,
-  doubtAbout,
-  expectedWeight,
-  kindOf,
-  partsDue,
-  weighingDoubt,
-} from '@kobrin/core'
-import type { MaybeRefOrGetter } from 'vue'
+import type { BodyPart, Doubt, Draft, FactKind, WeighingDoubt, WeightContext } from '@kobrin/core'
+import { contextToAsk, kindOf } from '@kobrin/core'
 import { computed, reactive, shallowReactive, shallowRef, toValue, watch } from 'vue'
-import { scaleOf } from '../condition/scales.ts'
 import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
-import { partsOf } from '../exceptions/careExceptions.ts'
 import { checkAgainst } from '../fields/checkAgainst.ts'
-import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
-import { useSite } from '../site/useSite.ts'
-import type { When } from '../time/useToday.ts'
-import { useToday } from '../time/useToday.ts'
 import { sayDraft } from '../words/entry.ts'
 import { useTeller } from '../words/useTeller.ts'
-import { weighTask } from './useRound.ts'
+import { typedDrafts, WEIGHT } from './typedDrafts.ts'
+import type { Bench } from './useAtBalance.ts'
+import { useAtBalance } from './useAtBalance.ts'
 import { t } from './words.ts'
 
-interface Bench {
-  /** What it sits in; what is typed then is with it. */
-  tub: MaybeRefOrGetter<Tub | null>
-  tubs: MaybeRefOrGetter<readonly Tub[]>
-  when: MaybeRefOrGetter<When>
+interface Weighing extends Bench {
   onKept: () => void
 }
 
@@ -47,19 +30,22 @@ interface Question {
   doubt: Doubt | WeighingDoubt
 }
 
-const WEIGHT = 'weight'
-const JUST_NOW_MS = 60_000
 /** A difference of two readings has digits that no balance shows. */
 const DIGITS = 1e4
 
+/** What the server would not keep of it, in words; empty where it keeps all. */
+function faultIn(drafts: readonly Draft[]): string {
+  const faults = drafts.flatMap(({ kind, payload }) =>
+    Object.values(checkAgainst(kindOf(kind as FactKind).payload, payload)).flat(),
+  )
+  return faults[0]?.message ?? ''
+}
+
 /** One animal at the balance: its number, what else of it is due, and what has to be asked before it is kept. */
-export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Bench) {
-  const site = useSite()
-  const plans = usePlans()
+export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Weighing) {
   const record = useRecord()
   const residents = useResidents()
   const teller = useTeller()
-  const today = useToday()
   const form = reactive<WeighingForm>({ shown: null, mm: {}, score: '', context: [] })
   const draft = useDraft(`weighing ${residentId}`, form)
   const complaint = shallowRef('')
@@ -67,24 +53,10 @@ export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Ben
   /** What was asked about and settled. */
   const settled = shallowReactive(new Map<string, 'so' | 'doubted'>())
 
-  const known = computed(() => {
-    const one = site.residents.get(residentId)
-    const day = toValue(when)?.day ?? today.day
-    return one && { day, state: record.stateOf(residentId), plan: plans.planOf(one) }
-  })
-  const expected = computed(() => known.value && expectedWeight(known.value))
-  const task = computed(() => weighTask(residents.dayOf(residentId).tasks))
-  const group = computed(() => site.species.get(site.residents.get(residentId)?.sheet ?? '')?.group)
-  const scale = computed(() => (group.value ? scaleOf(group.value) : null))
-  const scoreDue = computed(() => scale.value !== null && known.value && conditionDue(known.value) !== null)
-  /** What of it is to be measured: by the plan, or since food and box depend on it. */
-  const parts = computed<readonly BodyPart[]>(() => {
-    const due = known.value ? partsDue(known.value) : []
-    const planned = residents
-      .dayOf(residentId)
-      .tasks.some(({ duty, status }) => duty.does === 'measure' && (status === 'due' || status === 'late'))
-    const [first] = group.value ? partsOf(group.value) : []
-    return planned && first !== undefined && !due.includes(first) ? [first, ...due] : due
+  const { known, expected, task, parts, scale, scoreDue, justNow, doubtOf } = useAtBalance(residentId, {
+    tub,
+    tubs,
+    when,
   })
 
   /** Without the tub. */
@@ -98,68 +70,19 @@ export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Ben
       : [],
   )
 
-  /** Who was weighed a moment ago. */
-  function justNow() {
-    if (toValue(when) !== null) return undefined
-    const since = new Date(Date.parse(today.moment().at) - JUST_NOW_MS).toISOString()
-    return record
-      .recent(residentId)
-      .findLast(({ kind, occurredAt }) => kind === 'weighed' && occurredAt > since)
-  }
-
-  function weight(net: number): Draft & { kind: 'weighed' } {
-    const duty = task.value?.duty.id
-    const inTub = toValue(tub)
-    const said = settled.get(WEIGHT)
-    const context = form.context.filter((one): one is WeightContext =>
-      contexts.value.some((asked) => asked === one),
-    )
-    return {
-      subject: residentId,
-      kind: 'weighed',
-      payload: {
-        ...(duty !== undefined && { duty }),
-        grams: net,
-        ...(said === 'so' && { confirmed: true as const }),
-        ...(said === 'doubted' && { doubted: true as const }),
-        ...(context.length > 0 && { context }),
-        ...(inTub && { tub: { label: inTub.label, grams: inTub.grams } }),
-      },
-    }
-  }
-
-  function measured(part: BodyPart, mm: number): Draft {
-    const isSo = settled.get(part) === 'so'
-    return {
-      subject: residentId,
-      kind: 'measured',
-      payload: { part, mm, ...(isSo && { confirmed: true as const }) },
-    }
-  }
-
   /** What was typed, by what it is about. */
   function drafts(): Map<string, Draft> {
-    const said = new Map<string, Draft>()
-    if (grams.value !== null) said.set(WEIGHT, weight(grams.value))
-    for (const part of parts.value) {
-      const mm = form.mm[part]
-      if (typeof mm === 'number') said.set(part, measured(part, mm))
-    }
-    if (form.score !== '')
-      said.set('score', { subject: residentId, kind: 'condition', payload: { score: Number(form.score) } })
-    return said
-  }
-
-  function doubt(said: Draft): Doubt | WeighingDoubt | null {
-    if (!known.value) return null
-    if (said.kind !== 'weighed') return doubtAbout(said, known.value)
-    const before = justNow()
-    const bench = {
+    return typedDrafts(residentId, {
+      grams: grams.value,
+      duty: task.value?.duty.id,
       tub: toValue(tub),
-      tubs: toValue(tubs),
-      justNow: before?.kind === 'weighed' ? before.payload.grams : null,
-    }
-    return weighingDoubt(said as Draft & { kind: 'weighed' }, known.value, bench)
+      context: form.context.filter((one): one is WeightContext =>
+        contexts.value.some((asked) => asked === one),
+      ),
+      mm: new Map(parts.value.map((part) => [part, form.mm[part]])),
+      score: form.score,
+      settled,
+    })
   }
 
   /** Why something that was typed cannot be kept at all. */
@@ -168,10 +91,7 @@ export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Ben
     if (said.size === 0) return t('typeAWeight')
     const net = grams.value
     if (net !== null && net <= 0) return toValue(tub) ? t('lighterThanTub') : t('aboveNothing')
-    const faults = [...said.values()].flatMap(({ kind, payload }) =>
-      Object.values(checkAgainst(kindOf(kind as FactKind).payload, payload)).flat(),
-    )
-    return faults[0]?.message ?? ''
+    return faultIn([...said.values()])
   }
 
   function submit(): void {
@@ -179,11 +99,11 @@ export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Ben
     const said = drafts()
     // A tub that was taken off twice leaves less than nothing: what to ask of it comes before why it cannot be.
     const net = said.get(WEIGHT)
-    const asked = net && !settled.has(WEIGHT) ? doubt(net) : null
+    const asked = net && !settled.has(WEIGHT) ? doubtOf(net) : null
     complaint.value = asked?.code === 'taredTwice' ? '' : impossible(said)
     if (complaint.value) return
     for (const [about, one] of said) {
-      const found = settled.has(about) ? null : about === WEIGHT ? asked : doubt(one)
+      const found = settled.has(about) ? null : about === WEIGHT ? asked : doubtOf(one)
       if (found) {
         question.value = { about, doubt: found }
         return
@@ -205,15 +125,21 @@ export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Ben
     submit()
   }
 
+  /** In place of what is asked about. */
+  function put(value: number | null): void {
+    if (!question.value) return
+    const { about } = question.value
+    if (about !== WEIGHT) form.mm = { ...form.mm, [about]: value }
+    else form.shown = value === null ? null : value + (toValue(tub)?.grams ?? 0)
+  }
+
   function again(): void {
-    if (question.value?.about === WEIGHT) form.shown = null
-    else if (question.value) form.mm = { ...form.mm, [question.value.about]: null }
+    put(null)
     question.value = null
   }
 
   function meant(value: number): void {
-    if (question.value?.about === WEIGHT) form.shown = value + (toValue(tub)?.grams ?? 0)
-    else if (question.value) form.mm = { ...form.mm, [question.value.about]: value }
+    put(value)
     // What was meant is asked about like any other.
     settled.clear()
     submit()
@@ -233,6 +159,8 @@ export function useWeighing(residentId: string, { tub, tubs, when, onKept }: Ben
       complaint.value = ''
       if (question.value?.about === WEIGHT) question.value = null
     },
+    // Before what was changed is asked about.
+    { flush: 'sync' },
   )
 
   return {
