@@ -58,6 +58,26 @@ describe('the outlook of a growing animal', () => {
   })
 })
 
+describe('a weight off its own curve', () => {
+  const more = (share: number) =>
+    [1, 2, 3, 4].map((week) => ({
+      day: 203 + week * 14,
+      grams: grownOn(203 + week * 14) * share ** week,
+      uid: `later ${week}`,
+    }))
+
+  it('is told with where the curve would have it', () => {
+    const { offCurve } = outlook({ ...input, readings: [...readings, ...more(0.93)], day: 260 })
+    expect(offCurve).toMatchObject({ until: expect.any(Number) as number })
+    expect(offCurve?.grams).toBeLessThan(offCurve?.low ?? 0)
+  })
+
+  it('is none where it grows on as it did, and none where it had no curve', () => {
+    expect(outlook({ ...input, readings: [...readings, ...more(1)], day: 260 }).offCurve).toBeNull()
+    expect(outlook({ ...input, readings: readings.slice(0, 5) }).offCurve).toBeNull()
+  })
+})
+
 describe('what if', () => {
   it('a reading is left out: it is as if it had never been', () => {
     const slip = { day: 206, grams: 30, uid: 'slip', confirmed: true }

@@ -67,7 +67,9 @@ const shown = computed(() => ({
   say,
 }))
 const says = computed(() =>
-  outlook.value && input.value && growth.value ? sayGrowth(outlook.value, input.value) : [],
+  outlook.value && input.value && (growth.value || outlook.value.offCurve)
+    ? sayGrowth(outlook.value, input.value)
+    : [],
 )
 </script>
 

@@ -1,5 +1,5 @@
 import type { Outlook, OutlookInput } from '@kobrin/core'
-import { sayGrams } from '../words/measures.ts'
+import { sayGrams, sayRangeIn } from '../words/measures.ts'
 import { sayDate } from '../words/numbers.ts'
 import { spaced } from '../words/spaced.ts'
 import { t } from './words.ts'
@@ -15,9 +15,20 @@ export function sayPerWeek({ low, mid, high }: NonNullable<Outlook['perWeek']>):
 
 /** The curve it grows by, and when it reaches what; nothing where the weights have none. */
 export function sayGrowth(
-  { curve, target }: Outlook,
+  { curve, target, offCurve }: Outlook,
   { growth, day: today }: Pick<OutlookInput, 'growth' | 'day'>,
 ): string[] {
+  if (offCurve) {
+    const { grams, low, high, until } = offCurve
+    const between = sayRangeIn([low, high], 'g', (value) => spaced(Number(value.toPrecision(3))))
+    return [
+      t(grams < low ? 'belowCurve' : 'aboveCurve', {
+        grams: sayGrams(grams),
+        date: sayDate(until, today),
+        between,
+      }),
+    ]
+  }
   if ('refused' in curve) return target?.passed ? [] : [t('noCurve')]
   const least = growth?.grown[0]
   // Weights of the first months bend wherever they like.

@@ -64,6 +64,10 @@ export default {
   laidOver: 'Weights of another laid over',
   nobodyElse: 'Nobody else',
   noCurve: 'The weights do not tell a growth curve yet.',
+  belowCurve:
+    'It lies below its own curve: {grams}, where the curve it followed until {date} would have {between}.',
+  aboveCurve:
+    'It lies above its own curve: {grams}, where the curve it followed until {date} would have {between}.',
   curveTooEarly:
     'Its weights so far bend towards {grown}, while the sheet calls {least} the least of the grown: so early, or so slow, they tell no curve to go by.',
   growsTowards: 'It grows towards {grown} (± {se}).',
