@@ -196,7 +196,10 @@ function watched(
 }
 
 type ServiceOptions = Required<
-  Pick<AppOptions, 'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos' | 'balances'>
+  Pick<
+    AppOptions,
+    'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos' | 'balances'
+  >
 >
 
 /** What the features stand on, put together; `close` ends what was begun here. */

@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { Units } from '../people/session.ts'
+import { Hemisphere } from './hemisphere.ts'
 import type { Route } from '../route.ts'
 
 /** How a house is called and how it numbers its residents. */
@@ -11,6 +12,8 @@ export const KeepHouse = z.strictObject({
     .check(z.trim(), z.maxLength(12), z.regex(/^[\p{L}{}/. _-]*$/u, 'Letters and signs, no digits.')),
   digits: z.int().check(z.minimum(1), z.maximum(6)),
   units: Units,
+  /** Left out, it stays as it is. */
+  hemisphere: z.optional(Hemisphere),
 })
 export type KeepHouse = z.infer<typeof KeepHouse>
 

@@ -1,5 +1,6 @@
 import { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import * as z from 'zod/mini'
+import { Hemisphere } from './hemisphere.ts'
 import { Person, Units } from '../people/session.ts'
 
 export const Room = z.strictObject({
@@ -47,6 +48,8 @@ export const Site = z.strictObject({
   zone: z.string(),
   /** Of whoever has not chosen their own. */
   units: z.optional(Units),
+  /** Tells the seasons. */
+  hemisphere: z.optional(Hemisphere),
   rooms: z.array(Room),
   bays: z.array(Bay),
   enclosures: z.array(Enclosure),

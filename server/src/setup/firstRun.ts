@@ -1,4 +1,5 @@
 import type { Person, SetUp } from '@kobrin/contract'
+import { usualHemisphere } from '@kobrin/contract'
 import { civil } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { changing } from '../changes/changing.ts'
@@ -28,7 +29,14 @@ export async function setUp(
   return changing({ db, stream, author, ...(onChanged && { onChanged }) }, async (tx) => {
     const [there] = await tx.select({ id: site.id }).from(site)
     if (there) throw new KobrinProblem('set_up_already')
-    await tx.insert(site).values({ id: 1, name: house, zone, units, schools: {} })
+    await tx.insert(site).values({
+      id: 1,
+      name: house,
+      zone,
+      units,
+      hemisphere: usualHemisphere(zone, now.getFullYear()),
+      schools: {},
+    })
     await tx.insert(staff).values({ ...person, login, passphraseHash })
     return { changes: [{ what: { kind: 'setUp', name: house }, reason: '' }], answer: person }
   })

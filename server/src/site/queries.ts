@@ -1,4 +1,4 @@
-import type { PlanBook, Site, Units } from '@kobrin/contract'
+import type { Hemisphere, PlanBook, Site, Units } from '@kobrin/contract'
 import { emptyBuild } from '@kobrin/core'
 import { asc, sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -10,11 +10,17 @@ export interface SiteSettings {
   name: string
   zone: string
   units: Units
+  hemisphere: Hemisphere
 }
 
 export async function siteSettings(db: Database | Transaction): Promise<SiteSettings | null> {
   const [row] = await db
-    .select({ name: tables.site.name, zone: tables.site.zone, units: tables.site.units })
+    .select({
+      name: tables.site.name,
+      zone: tables.site.zone,
+      units: tables.site.units,
+      hemisphere: tables.site.hemisphere,
+    })
     .from(tables.site)
   return row ?? null
 }

@@ -1,4 +1,4 @@
-import type { PastBay, Units } from '@kobrin/contract'
+import type { Hemisphere, PastBay, Units } from '@kobrin/contract'
 import type { Barrier, Build, Override, Sheet } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import {
@@ -20,6 +20,7 @@ export const site = mysqlTable('site', {
   name: varchar('name', { length: 120 }).notNull(),
   zone: varchar('zone', { length: 60 }).notNull(),
   units: varchar('units', { length: 6 }).$type<Units>().notNull().default('metric'),
+  hemisphere: varchar('hemisphere', { length: 5 }).$type<Hemisphere>().notNull().default('north'),
   /** Chosen schools by sheet, then by question. */
   schools: document<Record<string, Schools>>()('schools').notNull(),
 })

@@ -1,4 +1,4 @@
-import { Bay, Change, Enclosure, PastBay, Room, Units } from '@kobrin/contract'
+import { Bay, Change, Enclosure, Hemisphere, PastBay, Room, Units } from '@kobrin/contract'
 import { Entry, Override, ROLES, Sheet } from '@kobrin/core'
 import { z } from 'zod'
 import type { PhotoSize } from '../photos/store.ts'
@@ -15,6 +15,8 @@ export const TakenHouse = z.strictObject({
   name: z.string(),
   zone: z.string(),
   units: Units,
+  /** Before it was known there was only the northern. */
+  hemisphere: z.optional(Hemisphere),
   schools: z.record(z.string(), z.record(z.string(), z.string())),
   numbering: z.strictObject({ last: z.int(), prefix: z.string(), digits: z.int() }),
 })

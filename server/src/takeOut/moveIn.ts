@@ -103,8 +103,8 @@ async function moved<K extends LinesOf>(
 
 /** Building, people, sheets and plans. Answers the places. */
 async function furnish(tx: Transaction, from: Opened, house: TakenHouse): Promise<string[]> {
-  const { name, zone, units, schools, numbering } = house
-  await tx.insert(site.site).values({ id: 1, name, zone, units, schools })
+  const { name, zone, units, hemisphere, schools, numbering } = house
+  await tx.insert(site.site).values({ id: 1, name, zone, units, schools, ...(hemisphere && { hemisphere }) })
   await tx.update(site.numbering).set(numbering)
   // An empty record has the sheets that came with it.
   for (const table of [sheetVersion, site.sheet, change, stream]) await tx.delete(table)

@@ -21,7 +21,7 @@ export async function furnishingOf(tx: Transaction, at: string): Promise<Furnish
   const [settings] = await tx.select().from(site)
   const [numbers] = await tx.select().from(numbering)
   if (!building || !book || !settings || !numbers) return null
-  const { name, zone, units, schools } = settings
+  const { name, zone, units, hemisphere, schools } = settings
   const { last, prefix, digits } = numbers
   const versions = await tx.select().from(sheetVersion)
   const people = await tx.select().from(staff)
@@ -33,6 +33,7 @@ export async function furnishingOf(tx: Transaction, at: string): Promise<Furnish
       name,
       zone,
       units,
+      hemisphere,
       schools,
       numbering: { last, prefix, digits },
     },

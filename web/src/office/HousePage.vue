@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Units } from '@kobrin/contract'
+import type { Hemisphere, Units } from '@kobrin/contract'
 import { KeepHouse, OFFICE_ROUTES, writtenNumber, YEAR } from '@kobrin/contract'
 import Button from 'primevue/button'
 import { computed, reactive, watch } from 'vue'
@@ -18,14 +18,24 @@ import { t } from './words.ts'
 
 const site = useSite()
 const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.house)
-const form = reactive({ name: '', prefix: '', digits: null as number | null, units: 'metric' as Units })
+const form = reactive({
+  name: '',
+  prefix: '',
+  digits: null as number | null,
+  units: 'metric' as Units,
+  hemisphere: 'north' as Hemisphere,
+})
 const UNITS = unitChoices()
+const HEMISPHERES = [
+  { value: 'north' as const, label: t('northern') },
+  { value: 'south' as const, label: t('southern') },
+]
 watch(
   answer,
   (house) => {
     if (!house) return
-    const { name, prefix, digits, units } = house
-    Object.assign(form, { name, prefix, digits, units })
+    const { name, prefix, digits, units, hemisphere = 'north' } = house
+    Object.assign(form, { name, prefix, digits, units, hemisphere })
   },
   { immediate: true },
 )
@@ -61,6 +71,12 @@ const keeping = useTold(async () => {
       <TextField v-model="form.name" name="name" :label="t('nameOfHouse')" maxlength="120" />
       <p class="quiet">{{ t('zoneOfHouse', { zone: answer.zone }) }}</p>
       <ChoiceField v-model="form.units" name="units" :label="t('unitsOfHouse')" :options="UNITS" />
+      <ChoiceField
+        v-model="form.hemisphere"
+        name="hemisphere"
+        :label="t('hemisphereOfHouse')"
+        :options="HEMISPHERES"
+      />
       <div class="pair">
         <TextField v-model="form.prefix" name="prefix" :label="t('beforeDigits')" maxlength="12" />
         <NumberField v-model="form.digits" name="digits" :label="t('digitsAtLeast')" whole />

@@ -77,6 +77,7 @@ const known = computed<Known | null>(
       state: record.stateOf(id),
       holds: day.value.holds,
       readings: residents.readingsAt(home.value),
+      hemisphere: site.site?.hemisphere,
       day: today.day,
     }) ??
     null,

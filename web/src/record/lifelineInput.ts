@@ -1,5 +1,6 @@
 import type { Day, Explanation, Fact, OutlookInput, Plan, ResidentDay, ResidentState } from '@kobrin/core'
 import { ecdysisWindow, explanationsOf, weightOf, weightReading } from '@kobrin/core'
+import type { Hemisphere } from '@kobrin/contract'
 import type { Readings } from '@kobrin/core'
 
 /** Days ahead of today that the lifeline shows. */
@@ -11,6 +12,7 @@ export interface Known {
   state: ResidentState
   holds: ResidentDay['holds']
   readings: Readings
+  hemisphere?: Hemisphere | undefined
   day: Day
 }
 
@@ -39,10 +41,17 @@ export function skinWindow({ plan, state, holds, day }: Known): { from: Day; to:
 const JUDGED_DAYS = 365
 
 /** What may explain refusals of the last year. */
-export function explainedSpans({ plan, state, holds, readings, day }: Known): Explanation[] {
+export function explainedSpans({
+  plan,
+  state,
+  holds,
+  readings,
+  hemisphere = 'north',
+  day,
+}: Known): Explanation[] {
   if (state.stay.ended) return []
   const course = weightOf(state, plan)
-  const evidence = { day, plan, state, holds, readings, course, weight: course.level, floors: [] }
+  const evidence = { day, plan, state, holds, readings, course, weight: course.level, floors: [], hemisphere }
   return explanationsOf(evidence).flatMap((one) => {
     const [since, until] = [Math.max(one.since, day - JUDGED_DAYS), Math.min(one.until, day)]
     return since <= until ? [{ ...one, since, until }] : []

@@ -44,6 +44,7 @@ export const useResidents = defineStore('residents', () => {
       state: record.stateOf(residentId),
       floors: keptFloors.of(residentId),
       readings: readingsAt(homeOf(residentId)),
+      hemisphere: site.site?.hemisphere,
     })
     return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
   }

@@ -1,0 +1,1 @@
+ALTER TABLE `site` ADD `hemisphere` varchar(5) DEFAULT 'north' NOT NULL;
