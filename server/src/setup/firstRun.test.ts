@@ -83,6 +83,7 @@ describe('a house of one’s own', () => {
       name: 'Long Lane Rescue',
       zone: 'America/New_York',
       units: 'us',
+      hemisphere: 'north',
       rooms: [],
       enclosures: [],
       people: [{ name: 'Ada Brook' }],
@@ -90,6 +91,26 @@ describe('a house of one’s own', () => {
     })
     const book = (await ada.call({ url: ROUTES.planBook.url })).json<{ sheets: { id: string }[] }>()
     expect(book.sheets.map(({ id }) => id)).toEqual(['leopard-gecko'])
+  })
+
+  it('can stand in the other half of the world, and stays there when the rest is written anew', async () => {
+    const login = (await base.pool.query('select login from staff'))[0] as unknown as { login: string }[]
+    const ada = client(app)
+    const body = { login: login[0]?.login, passphrase: given.passphrase }
+    await ada.call({ method: 'POST', url: ROUTES.signIn.url, body })
+    const keep = (more: object) =>
+      ada.call({
+        method: 'PUT',
+        url: OFFICE_ROUTES.keepHouse.url,
+        body: { name: 'Long Lane Rescue', prefix: '', digits: 4, units: 'us', ...more },
+      })
+    const stands = async () =>
+      (await ada.call({ url: ROUTES.site.url })).json<{ hemisphere: string }>().hemisphere
+    expect((await keep({ hemisphere: 'south' })).statusCode).toBeLessThan(300)
+    expect(await stands()).toBe('south')
+    await keep({})
+    expect(await stands()).toBe('south')
+    expect((await keep({ hemisphere: 'east' })).statusCode).toBe(400)
   })
 })
 
