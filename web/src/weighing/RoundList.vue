@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import Listbox from 'primevue/listbox'
-import { computed } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, useTemplateRef } from 'vue'
 import type { RoundBay, RoundLine } from './useRound.ts'
 import { t } from './words.ts'
 
@@ -24,7 +25,15 @@ function choose(next: string | null): void {
 
 /** More than a screen draws at once. */
 const MANY = 120
-const MANY_LINES = { virtualScrollerOptions: { itemSize: 44, scrollHeight: '100%' } }
+const LINE_PX = 41
+const room = useTemplateRef<HTMLElement>('room')
+const { height } = useElementSize(room)
+/** Only the lines in sight are drawn of a long list; how many that are has to be known. */
+const layout = computed(() => {
+  if (count.value <= MANY) return { scrollHeight: '100%', listStyle: 'max-height: 100%' }
+  const scrollHeight = `${Math.max(LINE_PX, Math.floor(height.value) - 4)}px`
+  return { scrollHeight, virtualScrollerOptions: { itemSize: LINE_PX, scrollHeight } }
+})
 const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
   toDo: '○',
   done: '✓',
@@ -35,31 +44,35 @@ const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
 </script>
 
 <template>
-  <Listbox
-    :model-value="at"
-    :options="options"
-    option-label="name"
-    option-value="id"
-    option-group-label="label"
-    option-group-children="lines"
-    :option-disabled="({ state }: RoundLine) => state === 'gone'"
-    :aria-label="t('everybody')"
-    :selection-message="t('inHand')"
-    :pt="REACHED"
-    scroll-height="100%"
-    list-style="max-height: 100%"
-    v-bind="count > MANY ? MANY_LINES : {}"
-    @update:model-value="choose"
-  >
-    <template #option="{ option }: { option: RoundLine }">
-      <span class="sign" :class="option.state" aria-hidden="true">{{ SIGNS[option.state] }}</span>
-      <span class="name">{{ option.name }}</span>
-      <span class="quiet says">{{ option.says }}</span>
-    </template>
-  </Listbox>
+  <div ref="room" class="room">
+    <Listbox
+      :model-value="at"
+      :options="options"
+      option-label="name"
+      option-value="id"
+      option-group-label="label"
+      option-group-children="lines"
+      :option-disabled="({ state }: RoundLine) => state === 'gone'"
+      :aria-label="t('everybody')"
+      :selection-message="t('inHand')"
+      :pt="REACHED"
+      v-bind="layout"
+      @update:model-value="choose"
+    >
+      <template #option="{ option }: { option: RoundLine }">
+        <span class="sign" :class="option.state" aria-hidden="true">{{ SIGNS[option.state] }}</span>
+        <span class="name">{{ option.name }}</span>
+        <span class="quiet says">{{ option.says }}</span>
+      </template>
+    </Listbox>
+  </div>
 </template>
 
 <style scoped>
+.room {
+  overflow: hidden auto;
+}
+
 .sign {
   width: 1.4em;
   font-weight: 700;

@@ -130,7 +130,6 @@ header {
 
 .list {
   min-height: 0;
-  overflow: auto;
 }
 
 .bench {
@@ -161,7 +160,7 @@ header {
   .list {
     flex: none;
     order: 2;
-    max-height: 50vh;
+    height: 50vh;
   }
 
   .bench {
