@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, shallowRef } from 'vue'
+import type { Heard } from './balanceLines.ts'
 import { lineCutter, linesOfHouse, openCable } from './balanceLines.ts'
-import type { Heard } from './useBalance.ts'
 import { useBalance } from './useBalance.ts'
 
 beforeEach(() => void vi.useFakeTimers())

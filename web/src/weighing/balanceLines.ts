@@ -1,4 +1,5 @@
-import type { Heard } from './useBalance.ts'
+/** One line of a balance and when it was heard, ms; null while it cannot be reached. */
+export type Heard = { ms: number; line: string } | null
 
 /** A balance is listened to: `hear` is told its lines, and null while it cannot be reached. Answers how to stop. */
 export type Listen = (hear: (heard: Heard) => void) => () => void

@@ -2,10 +2,7 @@ import type { BalanceReading, StillAnswer } from '@kobrin/core'
 import { readBalanceLine, stillWeight } from '@kobrin/core'
 import { onScopeDispose, readonly, shallowRef, toValue, watch } from 'vue'
 import type { MaybeRefOrGetter } from 'vue'
-import type { Listen } from './balanceLines.ts'
-
-/** One line of a balance and when it was heard, ms; null while it cannot be reached. */
-export type Heard = { ms: number; line: string } | null
+import type { Heard, Listen } from './balanceLines.ts'
 
 export type BalanceState = 'none' | 'waiting' | 'away' | 'here'
 
