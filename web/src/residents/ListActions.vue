@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { Form } from '@primevue/forms'
 import Button from 'primevue/button'
-import { shallowRef } from 'vue'
+import { computed, shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import AppDialog from '../app/AppDialog.vue'
 import { useRecord } from '../entries/useRecord.ts'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
+import { usePeople } from '../people/usePeople.ts'
 import { chosenToWeigh } from '../weighing/chosenToWeigh.ts'
 import { CHOSEN, roundOf } from '../weighing/roundOf.ts'
 import { t } from './words.ts'
@@ -17,6 +18,8 @@ const { ids, asked } = defineProps<{
   /** The question they answer; empty where everybody was found by name. */
   asked: string
 }>()
+const people = usePeople()
+const mayWeigh = computed(() => people.maySay({ kind: 'weighed' }))
 const record = useRecord()
 const router = useRouter()
 const telling = shallowRef(false)
@@ -51,7 +54,7 @@ function tell(): void {
 </script>
 
 <template>
-  <Button severity="secondary" :disabled="ids.length === 0" @click="weigh">{{
+  <Button v-if="mayWeigh" severity="secondary" :disabled="ids.length === 0" @click="weigh">{{
     t('weighThese', { count: ids.length })
   }}</Button>
   <Button severity="secondary" :disabled="ids.length === 0 || ids.length > MOST" @click="open">{{

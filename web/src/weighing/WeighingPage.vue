@@ -17,6 +17,7 @@ import WeighingCard from './WeighingCard.vue'
 import { t } from './words.ts'
 
 const people = usePeople()
+const mayWeigh = computed(() => people.maySay({ kind: 'weighed' }))
 const round = useRound()
 const { of, due, bays, chosen, inBays, lines, toDo, done } = round
 const bench = useTubs()
@@ -68,7 +69,7 @@ function putOff(): void {
       <ChoiceField v-model="of" class="whom" :label="t('whom')" :options="rounds" />
       <p class="quiet" role="status">{{ t('progress', { done, toDo }) }}</p>
     </header>
-    <p v-if="!people.mayWrite" class="ask">{{ t('readOnly') }}</p>
+    <p v-if="!mayWeigh" class="ask">{{ t('notYours') }}</p>
     <p v-else-if="lines.length === 0" class="ask">{{ t('nobody') }} {{ t('nobodyHow') }}</p>
     <template v-else>
       <RoundList v-model="at" :bays="inBays" class="list" />

@@ -17,7 +17,7 @@ export default {
   allDone: 'All of this round are weighed.',
   allDoneWith: '{count} were put off or are held.',
   toWalk: 'To the walk',
-  readOnly: 'Your role reads the record and does not write in it.',
+  notYours: 'Weights are for keepers and the vet: your role does not write them down.',
   done: 'weighed',
   toDo: 'to weigh',
 
