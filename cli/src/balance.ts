@@ -3,6 +3,7 @@ import { KobrinFault } from '@kobrin/server'
 import type { StandInBalance } from '@kobrin/stand-ins'
 import { startBalance } from '@kobrin/stand-ins'
 import { ROOT } from './settings.ts'
+import { whenToldToStop } from './whenToldToStop.ts'
 
 const PAGES = join(ROOT, 'web', 'dist', 'standIns')
 
@@ -40,8 +41,6 @@ export async function standIn({
   })
   console.log(`It speaks at ${balance.host}:${balance.port}, and its page is at ${balance.url}`)
   console.log(`Tell the house of it: KOBRIN_BALANCES="Bench=${balance.host}:${balance.port}"`)
-  await new Promise<void>((resolve) => {
-    for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, () => resolve())
-  })
+  await whenToldToStop()
   await balance.close()
 }

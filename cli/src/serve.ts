@@ -16,6 +16,7 @@ import type { Opened } from './open.ts'
 import { openDatabase } from './open.ts'
 import type { Settings } from './settings.ts'
 import { ROOT } from './settings.ts'
+import { whenToldToStop } from './whenToldToStop.ts'
 import { tellWatcher } from './watch.ts'
 
 const CLOSE_PATIENCE_MS = 60_000
@@ -34,13 +35,6 @@ async function requirePort({ host, port }: Settings): Promise<void> {
       reject(new KobrinFault('port_busy', why))
     })
     probe.listen(port, host, () => probe.close(() => resolve()))
-  })
-}
-
-function whenToldToStop(): Promise<void> {
-  return new Promise((resolve) => {
-    // Pressed again while the record is closing, it changes nothing.
-    for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP'] as const) process.on(signal, () => resolve())
   })
 }
 

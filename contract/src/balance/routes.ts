@@ -1,9 +1,8 @@
 import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 
-/** What a balance just said, and when this server heard it, ms. */
-export const BalanceLine = z.strictObject({ ms: z.number(), line: z.string() })
-export type BalanceLine = z.infer<typeof BalanceLine>
+/** One line of a balance and when it was heard, ms; null while it cannot be reached. */
+export type Heard = { ms: number; line: string } | null
 
 export const BALANCE_ROUTES = {
   balances: {

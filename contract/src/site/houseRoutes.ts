@@ -1,6 +1,6 @@
+import { Hemisphere } from '@kobrin/core'
 import * as z from 'zod/mini'
 import { Units } from '../people/session.ts'
-import { Hemisphere } from './hemisphere.ts'
 import type { Route } from '../route.ts'
 
 /** How a house is called and how it numbers its residents. */

@@ -1,6 +1,5 @@
-import { Barrier, Build, Override, Sheet } from '@kobrin/core'
+import { Barrier, Build, Hemisphere, Override, Sheet } from '@kobrin/core'
 import * as z from 'zod/mini'
-import { Hemisphere } from './hemisphere.ts'
 import { Person, Units } from '../people/session.ts'
 
 export const Room = z.strictObject({

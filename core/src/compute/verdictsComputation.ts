@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Hemisphere } from '../time/hemisphere.ts'
 import { Entry } from '../entries/entry.ts'
 import { Severity } from '../health/severity.ts'
 import { isPlan, resolvePlan } from '../plan/resolvePlan.ts'
@@ -20,7 +21,7 @@ const Input = z.strictObject({
   schools: z._default(z.record(z.string(), z.string()), {}),
   sex: z._default(Sex, 'unknown'),
   hatchedOn: z._default(z.nullable(day), null),
-  hemisphere: z._default(z.enum(['north', 'south']), 'north').check(z.describe('Tells the seasons.')),
+  hemisphere: z._default(Hemisphere, 'north').check(z.describe('Tells the seasons.')),
   entries: z.array(Entry),
   days: z.array(day),
 })

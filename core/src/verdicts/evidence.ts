@@ -5,6 +5,7 @@ import type { Hold } from '../holds/holdsOn.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Readings } from '../readings/readingsState.ts'
 import type { Day } from '../time/day.ts'
+import type { Hemisphere } from '../time/hemisphere.ts'
 
 /** What a verdict of the day may look at. */
 export interface Evidence {
@@ -21,5 +22,3 @@ export interface Evidence {
   /** Where the seasons of the sheets fall half a year on. */
   hemisphere?: Hemisphere
 }
-
-export type Hemisphere = 'north' | 'south'

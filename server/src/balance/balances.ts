@@ -1,5 +1,6 @@
 import { connect } from 'node:net'
 import type { Socket } from 'node:net'
+import type { Heard } from '@kobrin/contract'
 import split from 'split2'
 
 /** Where a balance is listened to, by TCP. */
@@ -8,9 +9,6 @@ export interface BalanceAddress {
   host: string
   port: number
 }
-
-/** One line of a balance; null when it cannot be reached. */
-export type Heard = { ms: number; line: string } | null
 
 export interface Balances {
   names: readonly string[]

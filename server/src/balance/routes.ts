@@ -1,3 +1,4 @@
+import type { Heard } from '@kobrin/contract'
 import { OFFICE_ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
@@ -5,7 +6,6 @@ import { openEvents } from '../interface/events.ts'
 import { schemaOf } from '../interface/serve.ts'
 import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
-import type { Heard } from './balances.ts'
 
 /** What a reader may be behind with before it misses lines: a weight is of now. */
 const BEHIND_BYTES = 16 * 1024

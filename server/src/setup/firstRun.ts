@@ -1,6 +1,5 @@
 import type { Person, SetUp } from '@kobrin/contract'
-import { usualHemisphere } from '@kobrin/contract'
-import { civil } from '@kobrin/core'
+import { civil, usualHemisphere } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
 import { changing } from '../changes/changing.ts'
 import type { Changing } from '../changes/changing.ts'

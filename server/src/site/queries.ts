@@ -1,4 +1,5 @@
-import type { Hemisphere, PlanBook, Site, Units } from '@kobrin/contract'
+import type { PlanBook, Site, Units } from '@kobrin/contract'
+import type { Hemisphere } from '@kobrin/core'
 import { emptyBuild } from '@kobrin/core'
 import { asc, sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'

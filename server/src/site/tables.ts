@@ -1,5 +1,5 @@
-import type { Hemisphere, PastBay, Units } from '@kobrin/contract'
-import type { Barrier, Build, Override, Sheet } from '@kobrin/core'
+import type { PastBay, Units } from '@kobrin/contract'
+import type { Barrier, Build, Hemisphere, Override, Sheet } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import {
   boolean,

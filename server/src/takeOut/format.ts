@@ -1,5 +1,5 @@
-import { Bay, Change, Enclosure, Hemisphere, PastBay, Room, Units } from '@kobrin/contract'
-import { Entry, Override, ROLES, Sheet } from '@kobrin/core'
+import { Bay, Change, Enclosure, PastBay, Room, Units } from '@kobrin/contract'
+import { Entry, Hemisphere, Override, ROLES, Sheet } from '@kobrin/core'
 import { z } from 'zod'
 import type { PhotoSize } from '../photos/store.ts'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import type { Hemisphere, Units } from '@kobrin/contract'
+import type { Units } from '@kobrin/contract'
+import type { Hemisphere } from '@kobrin/core'
 import { KeepHouse, OFFICE_ROUTES, writtenNumber, YEAR } from '@kobrin/contract'
 import Button from 'primevue/button'
 import { computed, reactive, watch } from 'vue'

@@ -1,7 +1,6 @@
 import type { Day, Explanation, Fact, OutlookInput, Plan, ResidentDay, ResidentState } from '@kobrin/core'
 import { ecdysisWindow, explanationsOf, weightOf, weightReading } from '@kobrin/core'
-import type { Hemisphere } from '@kobrin/contract'
-import type { Readings } from '@kobrin/core'
+import type { Hemisphere, Readings } from '@kobrin/core'
 
 /** Days ahead of today that the lifeline shows. */
 export const AHEAD_DAYS = 30

@@ -121,6 +121,7 @@ const rows = computed<Row[]>(() => {
 })
 const ids = computed(() => rows.value.map(({ id }) => id))
 const { layout, sizeOf } = useRowGroups(rows, { groupBy, printing, inSight: IN_SIGHT })
+
 function rowOf(
   { resident, species, place }: Pick<Findable, 'resident' | 'species' | 'place'>,
   told: Answer,

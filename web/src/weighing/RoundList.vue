@@ -70,6 +70,8 @@ const SIGNS: Readonly<Record<RoundLine['state'], string>> = {
 
 <style scoped>
 .room {
+  /* What is hidden in the list for screen readers scrolls with it, not with the page. */
+  position: relative;
   overflow: hidden auto;
 }
 

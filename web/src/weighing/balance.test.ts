@@ -1,6 +1,6 @@
+import type { Heard } from '@kobrin/contract'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, shallowRef } from 'vue'
-import type { Heard } from './balanceLines.ts'
 import { lineCutter, linesOfHouse, openCable } from './balanceLines.ts'
 import { useBalance } from './useBalance.ts'
 

@@ -1,5 +1,4 @@
-/** One line of a balance and when it was heard, ms; null while it cannot be reached. */
-export type Heard = { ms: number; line: string } | null
+import type { Heard } from '@kobrin/contract'
 
 /** A balance is listened to: `hear` is told its lines, and null while it cannot be reached. Answers how to stop. */
 export type Listen = (hear: (heard: Heard) => void) => () => void
@@ -8,9 +7,7 @@ export type Listen = (hear: (heard: Heard) => void) => () => void
 export function linesOfHouse(address: string, source: typeof EventSource = EventSource): Listen {
   return (hear) => {
     const events = new source(address)
-    events.addEventListener('message', ({ data }: MessageEvent<string>) =>
-      hear(JSON.parse(data) as { ms: number; line: string }),
-    )
+    events.addEventListener('message', ({ data }: MessageEvent<string>) => hear(JSON.parse(data) as Heard))
     events.addEventListener('away', () => hear(null))
     events.addEventListener('error', () => hear(null))
     return () => events.close()

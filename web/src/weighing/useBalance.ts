@@ -1,8 +1,9 @@
+import type { Heard } from '@kobrin/contract'
 import type { BalanceReading, StillAnswer } from '@kobrin/core'
 import { readBalanceLine, stillWeight } from '@kobrin/core'
 import { onScopeDispose, readonly, shallowRef, toValue, watch } from 'vue'
 import type { MaybeRefOrGetter } from 'vue'
-import type { Heard, Listen } from './balanceLines.ts'
+import type { Listen } from './balanceLines.ts'
 
 export type BalanceState = 'none' | 'waiting' | 'away' | 'here'
 
