@@ -134,8 +134,28 @@ interface SmoothedTrend extends Smoothed {
   ss: number
 }
 
+interface Covariance {
+  ll: number
+  ls: number
+  ss: number
+}
+
+/** Variance of `x` levels and `y` slopes together. */
+function varianceOf(x: number, y: number, { ll, ls, ss }: Covariance): number {
+  return Math.max(0, x * x * ll + 2 * x * y * ls + y * y * ss)
+}
+
+/** Covariance of two such sums. */
+function covarianceOf([x, y]: readonly [number, number], [u, v]: readonly [number, number], k: Covariance) {
+  return x * u * k.ll + (x * v + y * u) * k.ls + y * v * k.ss
+}
+
 /** One step back of the fixed-interval smoother (Rauch, Tung and Striebel, 1965): from what all readings say of
- * the next day to what they say of this one. The gain is written out so that nothing cancels. */
+ * the next day to what they say of this one.
+ *
+ * Gain and rest are written out, and the covariance is the sum of what each leaves open (P. D. Joseph's form),
+ * so that nothing cancels: what was believed of a day far ahead may be many powers of ten less sure than what is
+ * known of it. */
 function back(k: Trend, next: SmoothedTrend, q: number): SmoothedTrend {
   const dt = next.day - k.day
   const p = ahead(k, next.day, q)
@@ -144,14 +164,25 @@ function back(k: Trend, next: SmoothedTrend, q: number): SmoothedTrend {
   const c = (q * (dt * k.ls + (dt * dt * k.ss) / 2)) / p.det
   const d = (k.det - q * ((dt * dt * k.ls) / 2 + (dt ** 3 * k.ss) / 6)) / p.det
   const [dl, ds] = [next.level - p.level, next.slope - p.slope]
-  const [vl, vc, vs] = [next.levelVar - p.ll, next.ls - p.ls, next.ss - p.ss]
+  // What of the belief of this day the gain leaves: one less the gain over the step.
+  const wander = (q * q * dt ** 4) / 12
+  const ownLevel = [
+    (q * ((dt * dt * k.ls) / 2 + (dt ** 3 * k.ss) / 3) + wander) / p.det,
+    -(q * ((dt * dt * k.ll) / 2 + (dt ** 3 * k.ls) / 3)) / p.det,
+  ] as const
+  const ownSlope = [-c, (q * (dt * k.ll + (dt * dt * k.ls) / 2) + wander) / p.det] as const
+  const open = {
+    ll: next.levelVar + (q * dt ** 3) / 3,
+    ls: next.ls + (q * dt * dt) / 2,
+    ss: next.ss + q * dt,
+  }
   return {
     day: k.day,
     level: k.level + a * dl + b * ds,
     slope: k.slope + c * dl + d * ds,
-    levelVar: k.ll + a * a * vl + 2 * a * b * vc + b * b * vs,
-    ls: k.ls + a * c * vl + (a * d + b * c) * vc + b * d * vs,
-    ss: k.ss + c * c * vl + 2 * c * d * vc + d * d * vs,
+    levelVar: varianceOf(...ownLevel, k) + varianceOf(a, b, open),
+    ls: covarianceOf(ownLevel, ownSlope, k) + covarianceOf([a, b], [c, d], open),
+    ss: varianceOf(...ownSlope, k) + varianceOf(c, d, open),
   }
 }
 
@@ -164,7 +195,7 @@ function backToStart(start: Start, next: SmoothedTrend, { r, q }: Weighing): Smo
   return {
     day: start.day,
     level: start.level + gain * (next.level - dt * next.slope - start.level),
-    levelVar: gain * wander + gain * gain * (next.levelVar - 2 * dt * next.ls + dt * dt * next.ss),
+    levelVar: gain * wander + varianceOf(gain, -gain * dt, { ...next, ll: next.levelVar }),
   }
 }
 

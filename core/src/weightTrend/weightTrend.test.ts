@@ -36,6 +36,13 @@ describe('the weight trend', () => {
     expect(told.days.every(({ levelVar }) => levelVar > 0 && levelVar <= 0.03 ** 2)).toBe(true)
   })
 
+  it('knows what a straight line leaves open, though the next day is years away', () => {
+    const r = 1e-6
+    const told = weightTrend(at([0, 1], [0.001, 1], [44_000, 1]), { r, q: 0 })
+    expect((told.days[0]?.levelVar ?? NaN) / ((r * r) / 2)).toBeCloseTo(1, 4)
+    expect((told.days[1]?.levelVar ?? NaN) / ((r * r) / 2)).toBeCloseTo(1, 4)
+  })
+
   it('never gives up a number, however far apart or close together the days are', () => {
     const reading = fc.record({
       day: fc.nat(1e8).map((hundredths) => hundredths / 1000),
