@@ -15,7 +15,20 @@ interface Looking {
   within?: string
 }
 
+/** A dialog on its way in is paler than it will be. */
+async function stoodStill(page: Page): Promise<void> {
+  await page.evaluate(() =>
+    Promise.allSettled(
+      document
+        .getAnimations()
+        .filter(({ effect }) => effect?.getComputedTiming().endTime !== Infinity)
+        .map(({ finished }) => finished),
+    ),
+  )
+}
+
 async function violationsOf(page: Page, where: string, { theme, within }: Looking): Promise<string[]> {
+  await stoodStill(page)
   const axe = new AxeBuilder({ page })
   if (within) axe.include(within)
   const { violations } = await (theme === 'day' ? axe.withTags(RULES) : axe.withRules(OF_COLOUR)).analyze()
@@ -42,9 +55,11 @@ for (const theme of ['day', 'dim'] as const) {
     await expectAccessible(page, 'form', '.side')
     await page.keyboard.press('Escape')
     await page.keyboard.press('?')
+    await expect(page.getByRole('dialog')).toBeVisible()
     await expectAccessible(page, 'keys')
     await page.keyboard.press('Escape')
     await page.locator('.carry').click()
+    await expect(page.getByRole('dialog', { name: /carr/i })).toBeVisible()
     await expectAccessible(page, 'carry')
     await page.keyboard.press('Escape')
     await page
