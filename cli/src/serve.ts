@@ -83,6 +83,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       dataDir: settings.databaseUrl === null ? settings.dataDir : null,
       photos: settings.photoDir,
       balances: settings.balances,
+      fitsCurves: true,
       firstCode,
       // The demonstration can be told anew.
       backups: prepare ? null : { address: opened.address, folder: settings.backupDir },

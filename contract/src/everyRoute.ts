@@ -1,5 +1,6 @@
 import { BALANCE_ROUTES } from './balance/routes.ts'
 import { BACKUP_ROUTES } from './backup/routes.ts'
+import { CURVE_ROUTES } from './curves/routes.ts'
 import { BRING_IN_ROUTES } from './bringIn/routes.ts'
 import { STAFF_ROUTES } from './people/staffRoutes.ts'
 import { PHOTO_ROUTES } from './photos/routes.ts'
@@ -20,6 +21,7 @@ export const OFFICE_ROUTES = {
   ...TAKE_OUT_ROUTES,
   ...PHOTO_ROUTES,
   ...BALANCE_ROUTES,
+  ...CURVE_ROUTES,
 }
 
 /** All there are. */

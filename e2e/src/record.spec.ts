@@ -224,6 +224,34 @@ test('the residents are asked who loses weight, and each says because', async ({
   await expect(page.getByRole('main').getByRole('status').first()).toHaveText(/^(\d+) of \1$/)
 })
 
+test('who left its own growth curve stands on a list, and all are fitted anew until somebody stops it', async ({
+  keeper,
+}) => {
+  const { page } = await keeper('maren')
+  await page.getByRole('link', { name: 'Residents' }).click()
+  const link = page.getByRole('link', { name: 'Painter', exact: true })
+  await page.getByRole('searchbox').fill('Painter')
+  const id = (await link.getAttribute('href'))?.split('/').at(-1) ?? ''
+  // As the server says it of somebody weighed for longer than this house stands.
+  await page.route('**/api/curves', async (route) => {
+    const answer = await route.fetch()
+    const told = (await answer.json()) as { off: Record<string, object>; waiting: number; of: number }
+    const on = Math.floor(Date.now() / 86_400_000) - 2
+    const off = { ...told.off, [id]: { on, until: on - 47, grams: 9.1, low: 11.8, high: 13.6 } }
+    await route.fulfill({ response: answer, json: { ...told, off } })
+  })
+  await choose(page, 'Which of them', 'Who left its own growth curve')
+  const row = page.getByRole('row', { name: /Painter/ })
+  await expect(row).toContainText('Below its own curve: 9.1 g')
+  await row.getByRole('button', { name: /^Because/ }).click()
+  await expect(page.getByRole('dialog')).toContainText('it would be 11.8–13.6 g')
+  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'Fit all anew' }).click()
+  await expect(page.getByRole('progressbar')).toBeVisible()
+  await page.getByRole('button', { name: 'Stop fitting' }).click()
+  await expect(page.getByText('fitted after every weighing and each night')).toBeVisible()
+})
+
 test('a record is asked what if: another cadence, another weight, a reading left out, another laid over', async ({
   keeper,
 }) => {

@@ -11,6 +11,9 @@ import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fast
 import type { Nightly } from './backup/nightly.ts'
 import { startNightly } from './backup/nightly.ts'
 import { bringInRoutes } from './bringIn/routes.ts'
+import { fitWhoWaits } from './curves/curves.ts'
+import { fittingApart } from './curves/fitApart.ts'
+import { curveRoutes } from './curves/routes.ts'
 import type { BalanceAddress } from './balance/balances.ts'
 import { createBalances } from './balance/balances.ts'
 import { balanceRoutes } from './balance/routes.ts'
@@ -51,6 +54,8 @@ import { siteRoutes } from './site/routes.ts'
 import { createSiteBook } from './site/siteBook.ts'
 import { createOwnStream, headOf } from './streams/ownStream.ts'
 import { takeOutRoutes } from './takeOut/routes.ts'
+import type { Repeating } from './repeatedly.ts'
+import { repeatedly } from './repeatedly.ts'
 import { VERSION } from './version.ts'
 
 export interface AppOptions {
@@ -74,6 +79,8 @@ export interface AppOptions {
   photos?: string | null
   /** Balances that are listened to. */
   balances?: readonly BalanceAddress[]
+  /** Fits growth curves beside everything else. */
+  fitsCurves?: boolean
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
   /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
@@ -89,6 +96,8 @@ const CHECK_MS = 5_000
 /** Tablets, and a few for every open feed; more at once is not a house. */
 const CONNECTIONS_MOST = 2_000
 const PRUNE_MS = 3_600_000
+/** A curve follows a weighing by seconds. */
+const FIT_LOOK_MS = 5_000
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
 
 async function protect(app: FastifyInstance): Promise<void> {
@@ -180,6 +189,19 @@ function keepUp(app: FastifyInstance, { db, now }: { db: Database; now: () => Da
   return { stop: () => clearInterval(timer) }
 }
 
+/** Fits the growth curves of whoever was weighed, and at night of everybody. */
+function fitting(
+  { log }: FastifyInstance,
+  { connection: { db }, book, now, siteZone }: Pick<Services, 'connection' | 'book' | 'now' | 'siteZone'>,
+): Repeating {
+  const here = { db, plans: book.rows, fitting: fittingApart(), now, siteZone }
+  return repeatedly(FIT_LOOK_MS, (signal) =>
+    fitWhoWaits(here, signal).catch((error: unknown) => {
+      if (!signal.aborted) log.warn({ err: error }, 'no curves could be fitted')
+    }),
+  )
+}
+
 /** Whether anything can be kept just now, with every change in the log. */
 function watched(
   { log }: FastifyInstance,
@@ -198,14 +220,22 @@ function watched(
 type ServiceOptions = Required<
   Pick<
     AppOptions,
-    'connection' | 'now' | 'heartbeatMs' | 'dataDir' | 'firstCode' | 'backups' | 'photos' | 'balances'
+    | 'connection'
+    | 'now'
+    | 'heartbeatMs'
+    | 'dataDir'
+    | 'firstCode'
+    | 'backups'
+    | 'photos'
+    | 'balances'
+    | 'fitsCurves'
   >
 >
 
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  { connection, now, heartbeatMs, dataDir, firstCode, backups, photos, balances }: ServiceOptions,
+  { connection, now, heartbeatMs, dataDir, firstCode, backups, photos, balances, fitsCurves }: ServiceOptions,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -255,8 +285,10 @@ async function servicesOf(
     heartbeatMs,
   }
   const upkeep = keepUp(app, { db, now })
+  const curves = fitsCurves ? fitting(app, services) : null
   const close = async () => {
     upkeep.stop()
+    await curves?.stop()
     services.balances.close()
     await services.nightly?.stop()
     await appender.drained()
@@ -280,6 +312,7 @@ const FEATURES = [
   takeOutRoutes,
   photoRoutes,
   balanceRoutes,
+  curveRoutes,
   backupRoutes,
   libraryRoutes,
   planRoutes,
@@ -302,6 +335,7 @@ export async function buildApp({
   backups = null,
   photos = null,
   balances = [],
+  fitsCurves = false,
   requestMs = REQUEST_MS,
   lagMs = LAG_MS,
 }: AppOptions): Promise<FastifyInstance> {
@@ -332,6 +366,7 @@ export async function buildApp({
     backups,
     photos,
     balances,
+    fitsCurves,
   })
   app.addHook('onRequest', async ({ url }) => {
     if (asksDatabase(url) && !services.pulse.isBeating()) throw new KobrinProblem('database_away')

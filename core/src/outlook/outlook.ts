@@ -13,6 +13,8 @@ import { weightBand } from '../weightTrend/weightBand.ts'
 import type { Weighing } from '../weightTrend/weighing.ts'
 import { weightCourse } from '../weightTrend/weightLevel.ts'
 import { noticedAfter } from './noticedAfter.ts'
+import type { OffCurve } from './offCurve.ts'
+import { offCurveOf } from './offCurve.ts'
 
 export interface OutlookInput {
   readings: readonly WeightReading[]
@@ -65,16 +67,6 @@ export interface Reaching {
   passed: boolean
 }
 
-/** The weight of today against the curve that the earlier weighings followed. */
-export interface OffCurve {
-  /** The last day that the curve knows. */
-  until: Day
-  grams: number
-  /** Between these the curve would have it. */
-  low: number
-  high: number
-}
-
 export interface Outlook {
   band: WeightBand[]
   suspects: string[]
@@ -94,11 +86,6 @@ export interface Outlook {
 }
 
 const YEAR = 365
-/** What the last weeks show is held against the curve of all that came before. */
-const LATELY_DAYS = 45
-/** So far beyond its last weighing a curve says something of a day. */
-const FURTHEST_DAYS = 120
-const TWO_SIDED_95 = 1.96
 /** A curve is drawn in so many steps. */
 const STEPS = 80
 
@@ -127,22 +114,6 @@ function expectedFrom(
       first.grams * Math.exp(growthOver(growth, first.grams, day - first.day, pace))
     return { day, low: grown('slowest'), high: grown('fastest') }
   })
-}
-
-/** Whether the smoothed weight of the last day lies off the curve that the weighings before the last weeks followed:
- * where the 95 % limits of the one and of the other do not meet. */
-function offCurveOf(path: WeightPath, counted: readonly WeightReading[]): OffCurve | null {
-  const last = path.days.at(-1)
-  if (!last) return null
-  const earlier = counted.filter(({ day }) => day <= last.day - LATELY_DAYS)
-  const until = earlier.at(-1)?.day
-  if (until === undefined || last.day - until > FURTHEST_DAYS) return null
-  const found = bestGrowthFit(earlier.map((one) => ({ day: one.day, value: one.grams })))
-  if ('refused' in found || found.undecided) return null
-  const { lo: low, hi: high } = bandOn(found.best, last.day)
-  const width = TWO_SIDED_95 * Math.sqrt(last.levelVar)
-  const meets = Math.exp(last.level + width) >= low && Math.exp(last.level - width) <= high
-  return meets ? null : { until, grams: Math.exp(last.level), low: Math.max(0, low), high }
 }
 
 /** What the whole record of weights says of the course so far and of what comes: the trend with its band, the growth

@@ -72,6 +72,9 @@ export type Reason =
   | { fact: 'reached'; trigger: Trigger; needs: number; has: number }
   | { fact: 'condition'; score: number; by: string; day: number }
   | { fact: 'scoredBefore'; score: number; day: number }
+  /** What the curve of the weighings until a day would have it weigh on another, grams, 95 %. */
+  | { fact: 'ownCurve'; until: number; on: number; low: number; high: number }
+  | { rule: 'ownCurve'; days: number }
   | { rule: 'condition'; step: number }
   | ({ rule: 'heldFloor' } & FloorRule)
   | { rule: 'cadence'; cadence: Cadence }

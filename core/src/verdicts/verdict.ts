@@ -73,6 +73,8 @@ export type VerdictWhat =
   /** `share`: by so much from one to the next. */
   | { code: 'longerIntervals'; what: 'shed' | 'molt'; share: number }
   | { code: 'firstWeight'; grams: number }
+  /** `below` where its own curve would have it, or above. */
+  | { code: 'offItsCurve'; grams: number; below: boolean }
 
 /** A computed judgement. */
 export interface Verdict {

@@ -11,7 +11,7 @@ const DUE_MS = 23.5 * HOUR_MS
 /** How often it is looked whether one is due. */
 const LOOK_MS = HOUR_MS / 4
 /** From when in the night, by the house's own clock. */
-export const NIGHT_HOURS = { from: 2, until: 5 } as const
+const NIGHT_HOURS = { from: 2, until: 5 } as const
 /** After so long it is made whatever the hour: the server may be off at night. */
 const OVERDUE_MS = 36 * HOUR_MS
 
@@ -40,11 +40,15 @@ export async function backupsIn(folder: string): Promise<Map<string, string>> {
   )
 }
 
+/** Whether it is the time of night in which a house has the machine to itself. */
+export function isNight(hourHere: number): boolean {
+  return hourHere >= NIGHT_HOURS.from && hourHere < NIGHT_HOURS.until
+}
+
 /** Whether a backup is to be made now: in the night, or when the last is too long ago. */
 export function isDue(last: string | null, now: Date, hourHere: number): boolean {
   const since = last === null ? Infinity : now.getTime() - Date.parse(last)
-  const isNight = hourHere >= NIGHT_HOURS.from && hourHere < NIGHT_HOURS.until
-  return since > OVERDUE_MS || (since > DUE_MS && isNight)
+  return since > OVERDUE_MS || (since > DUE_MS && isNight(hourHere))
 }
 
 /** Makes one, and lets go of those that are in no generation any more; those only once the new one is whole. */

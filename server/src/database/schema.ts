@@ -1,4 +1,5 @@
 export * from '../changes/tables.ts'
+export * from '../curves/tables.ts'
 export * from '../entries/tables.ts'
 export * from '../followers/tables.ts'
 export * from '../library/tables.ts'

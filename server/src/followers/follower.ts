@@ -5,11 +5,14 @@ import { untilAlone } from '../database/contended.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import type { FeedRow } from '../feed/rows.ts'
 import { feedAfter } from '../feed/rows.ts'
+import { headOf } from '../streams/ownStream.ts'
 import { follower } from './tables.ts'
 
 /** Keeps something derived over many subjects: sums of days, fits, touches of neighbours. */
 export interface Follower {
   name: string
+  /** Says of everything there is so far at once, where that is quicker than reading the feed from its beginning. */
+  begin?: (tx: Transaction) => Promise<void>
   /** Works new rows into its output. Each row comes once, each stream in its order. */
   absorb: (tx: Transaction, rows: readonly FeedRow[]) => Promise<void>
   /** Deletes its output. */
@@ -26,10 +29,19 @@ async function bookmarkOf(tx: Transaction, name: string): Promise<Bookmark> {
 }
 
 /** One page of new rows, their output and how far it was read, in one transaction. */
-async function step(db: Database, { name, absorb }: Follower): Promise<number> {
+async function step(db: Database, { name, begin, absorb }: Follower): Promise<number> {
   return untilAlone(() =>
     db.transaction(async (tx) => {
-      const after = await bookmarkOf(tx, name)
+      let after = await bookmarkOf(tx, name)
+      if (begin && Object.keys(after).length === 0) {
+        // The head first: what comes meanwhile is told again, never missed.
+        after = await headOf(tx)
+        await begin(tx)
+        await tx
+          .update(follower)
+          .set({ upTo: sayBookmark(after) })
+          .where(eq(follower.name, name))
+      }
       const rows = await feedAfter(tx, after, PAGE)
       if (rows.length === 0) return 0
       await absorb(tx, rows)

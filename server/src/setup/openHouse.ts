@@ -18,6 +18,8 @@ export interface HouseOptions {
   firstCode?: string
   /** Balances that are listened to. */
   balances?: readonly BalanceAddress[]
+  /** Fits growth curves beside everything else. */
+  fitsCurves?: boolean
   /** Folder of the built interface. */
   pages?: string
 }

@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto'
 import type { PlanBook, Site } from '@kobrin/contract'
 import { sayBookmark } from '@kobrin/contract'
-import type { Sheet } from '@kobrin/core'
+import type { PlanRows, Sheet } from '@kobrin/core'
+import { signedFor } from '@kobrin/core'
 import type { Database } from '../database/connect.ts'
 import { lastChanges } from '../changes/queries.ts'
 import { readPlanBook, readSite, registerMark } from './queries.ts'
@@ -15,6 +16,8 @@ export interface Page {
 export interface SiteBook {
   site: () => Promise<Page | null>
   plans: () => Promise<Page | null>
+  /** What plans are made of; null before there is a house. */
+  rows: () => Promise<PlanRows | null>
   /** The sheets in force, by id. */
   sheets: () => Promise<ReadonlyMap<string, Sheet>>
 }
@@ -63,13 +66,17 @@ export function createSiteBook(db: Database): SiteBook {
   })
   const plans = once(async () => {
     const book = await readPlanBook(db)
-    return book && { ...pageOf(book), sheets: new Map(book.sheets.map((sheet) => [sheet.id, sheet])) }
+    if (!book) return null
+    const sheets = new Map(book.sheets.map((sheet) => [sheet.id, sheet]))
+    const rows: PlanRows = { sheets, schools: book.schools, overrides: signedFor(book.overrides) }
+    return { ...pageOf(book), rows }
   })
   const changeMark = together(async () => sayBookmark(await lastChanges(db)))
   const siteMark = together(async () => `${await changeMark()} ${await registerMark(db)}`)
   return {
     site: async () => site(await siteMark()),
     plans: async () => plans(await changeMark()),
-    sheets: async () => (await plans(await changeMark()))?.sheets ?? new Map<string, Sheet>(),
+    rows: async () => (await plans(await changeMark()))?.rows ?? null,
+    sheets: async () => (await plans(await changeMark()))?.rows.sheets ?? new Map<string, Sheet>(),
   }
 }

@@ -7,6 +7,7 @@ import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../verdicts/verdict.css'
 import '../app/page.css'
+import { useAskedCurves } from '../curves/useCurves.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
@@ -31,9 +32,16 @@ const today = useToday()
 const teller = useTeller()
 const places = usePlacesLeft()
 const { verdictsOf } = useVerdicts()
+useAskedCurves()
 const YESTERDAY = 1
 
-const PROPOSALS: readonly Verdict['what']['code'][] = ['stageReached', 'condition', 'otherPrey', 'outgrows']
+const PROPOSALS: readonly Verdict['what']['code'][] = [
+  'stageReached',
+  'condition',
+  'otherPrey',
+  'outgrows',
+  'offItsCurve',
+]
 
 function isProposal(code: Verdict['what']['code']): boolean {
   return PROPOSALS.includes(code)

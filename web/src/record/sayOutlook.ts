@@ -1,5 +1,5 @@
 import type { Outlook, OutlookInput } from '@kobrin/core'
-import { sayGrams, sayRangeIn } from '../words/measures.ts'
+import { sayGrams, sayGramsAbout } from '../words/measures.ts'
 import { sayDate } from '../words/numbers.ts'
 import { spaced } from '../words/spaced.ts'
 import { t } from './words.ts'
@@ -20,12 +20,11 @@ export function sayGrowth(
 ): string[] {
   if (offCurve) {
     const { grams, low, high, until } = offCurve
-    const between = sayRangeIn([low, high], 'g', (value) => spaced(Number(value.toPrecision(3))))
     return [
       t(grams < low ? 'belowCurve' : 'aboveCurve', {
         grams: sayGrams(grams),
         date: sayDate(until, today),
-        between,
+        between: sayGramsAbout([low, high]),
       }),
     ]
   }

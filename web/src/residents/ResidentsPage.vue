@@ -14,7 +14,9 @@ import { RouterLink, useRouter } from 'vue-router'
 import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { usePrinting } from '../app/usePrinting.ts'
 import { usePeople } from '../people/usePeople.ts'
+import CurveFits from '../curves/CurveFits.vue'
 import { useSite } from '../site/useSite.ts'
+import { useAskedCurves } from '../curves/useCurves.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
 import { useResidents } from './useResidents.ts'
 import Because from '../words/Because.vue'
@@ -78,6 +80,7 @@ const questions = [
   ...QUESTIONS.map((value) => ({ value, label: asks[value] })),
 ]
 const { verdictsOf } = useVerdicts()
+useAskedCurves()
 const NO_ANSWER: Answer = { says: '', because: [], severity: 'info' }
 
 function answer(id: string): Answer | null {
@@ -233,6 +236,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         :to="{ name: 'newResident' }"
         >{{ t('somebodyNew2') }}</RouterLink
       >
+      <CurveFits v-if="question === 'offCurve'" />
     </header>
     <DataTable
       ref="table"

@@ -1,6 +1,7 @@
 import type { Verdict } from '@kobrin/core'
 import { litresOf, proposalsOn } from '@kobrin/core'
 import { defineStore } from 'pinia'
+import { useCurves } from '../curves/useCurves.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
@@ -16,18 +17,22 @@ export const useVerdicts = defineStore('verdicts', () => {
   const record = useRecord()
   const residents = useResidents()
   const today = useToday()
+  const curves = useCurves()
 
   const verdictsOf = perResident((residentId): Verdict[] => {
     const resident = site.residents.get(residentId)
     if (!resident) return []
     const box = site.enclosures.get(residents.homeOf(residentId) ?? '')
+    const day = residents.dayOf(residentId)
+    const off = curves.offOf(residentId)
     const proposals = proposalsOn({
       day: today.day,
       plan: plans.planOf(resident),
       state: record.stateOf(residentId),
       about: { litres: box ? litresOf(box) : null, box: box ?? null },
+      curve: off && { off, today: day },
     })
-    return [...residents.dayOf(residentId).verdicts, ...proposals]
+    return [...day.verdicts, ...proposals]
   })
 
   return { verdictsOf }

@@ -31,6 +31,7 @@ type Judged = Extract<
       | 'grewAtMolt'
       | 'longerIntervals'
       | 'firstWeight'
+      | 'offItsCurve'
   }
 >
 
@@ -115,5 +116,7 @@ export function sayJudged(what: Judged, today: number): string {
       return t('longerIntervals', { percent: percent(what.share) })
     case 'firstWeight':
       return t('firstWeight', { grams: sayGrams(what.grams) })
+    case 'offItsCurve':
+      return t(what.below ? 'belowItsCurve' : 'aboveItsCurve', { grams: sayGrams(what.grams) })
   }
 }

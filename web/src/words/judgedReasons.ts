@@ -4,7 +4,7 @@ import { words } from './en.ts'
 import en from './en/judgedReasons.ts'
 import { wordsOf } from './i18n.ts'
 import { percent, signed } from './judged.ts'
-import { sayGrams, sayMm, sayRangeIn } from './measures.ts'
+import { sayGrams, sayGramsAbout, sayMm, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, sayRange, saySeason } from './numbers.ts'
 import type { Teller } from './reasons.ts'
 import { sayAll } from './sayAll.ts'
@@ -15,8 +15,16 @@ const t = wordsOf('judgedReasons', en)
 type FactReason = Extract<Reason, { fact: string }>
 type RuleReason = Extract<Reason, { rule: string }>
 type JudgedFact =
-  'perWeek' | 'gained' | 'heldUntil' | 'habit' | 'found' | 'forecast' | 'intervals' | 'scoredBefore'
-type JudgedRule = 'losing' | 'lossAllowed' | 'plausible' | 'season' | 'growth' | 'boxLength'
+  | 'perWeek'
+  | 'gained'
+  | 'heldUntil'
+  | 'habit'
+  | 'found'
+  | 'forecast'
+  | 'intervals'
+  | 'scoredBefore'
+  | 'ownCurve'
+type JudgedRule = 'losing' | 'lossAllowed' | 'plausible' | 'season' | 'growth' | 'boxLength' | 'ownCurve'
 
 /** The facts behind what the record judges. */
 export const JUDGED_FACTS: {
@@ -38,6 +46,12 @@ export const JUDGED_FACTS: {
   intervals: ({ what, days }) =>
     t(what === 'shed' ? 'shedIntervals' : 'moltIntervals', { days: sayAll(days.map(String)) }),
   scoredBefore: ({ score, day }, { today }) => t('scoredBefore', { score, date: sayDate(day, today) }),
+  ownCurve: ({ until, on, low, high }, { today }) =>
+    t('ownCurve', {
+      until: sayDate(until, today),
+      on: sayDate(on, today),
+      between: sayGramsAbout([low, high]),
+    }),
   forecast({ what, last, elapsed, intervals, expected }, { today }) {
     const { lo80, hi80 } = renewalDays(expected, elapsed)
     if (lo80 === null || hi80 === null) return t('forecastOpen', { intervals })
@@ -54,5 +68,6 @@ export const JUDGED_RULES: { [R in JudgedRule]: (reason: Extract<RuleReason, { r
   plausible: ({ low, high }) => t('plausible', { low: sayGrams(low), high: sayGrams(high) }),
   season: ({ season, why }) => t('season', { season: saySeason(season), why }),
   boxLength: ({ part, times, has }) => t('boxLength', { part: terms.part[part], times, has: sayMm(has) }),
+  ownCurve: ({ days }) => t('ownCurveRule', { days }),
   growth: ({ grown, days }) => t('growth', { grown: sayRangeIn(grown, 'g'), days: sayRange(days) }),
 }

@@ -87,6 +87,11 @@ export function sayRangeIn(
   return `${from === to ? from : `${from}–${to}`} ${unitHere(unit)}`.trim()
 }
 
+/** What was worked out rather than weighed: to three digits. */
+export function sayGramsAbout(range: readonly [number, number]): string {
+  return sayRangeIn(range, 'g', (value) => spaced(Number(value.toPrecision(3))))
+}
+
 /** Grams as on a balance: 1 612 g, 42.5 g; or ounces, and pounds from one up. */
 export function sayGrams(grams: number): string {
   if (units.value !== 'metric') {

@@ -20,6 +20,7 @@ export default {
     grewAtMolt: 'Nothing to do.',
     longerIntervals: 'Nothing to do: with size the intervals grow longer.',
     firstWeight: 'Weigh it again within two weeks: two weights make a course.',
+    offItsCurve: 'Weigh it again; look at its meals of the last weeks and score its condition.',
   },
 
   clears: {
@@ -39,5 +40,6 @@ export default {
     grewAtMolt: 'Clears after a month.',
     longerIntervals: 'Clears when they no longer grow.',
     firstWeight: 'Clears with the second.',
+    offItsCurve: 'Clears when it is back on its curve, or once the last weight is six weeks old.',
   },
 } as const

@@ -24,6 +24,8 @@ export default {
   grewAtMolt: 'Grew at the last skin: {part} {percent} %',
   longerIntervals: 'Its intervals grow longer: {percent} % each time',
   firstWeight: 'First weight here: {grams}',
+  belowItsCurve: 'Below its own curve: {grams}',
+  aboveItsCurve: 'Above its own curve: {grams}',
   notSeen: 'Not seen for {count} day | Not seen for {count} days',
   notSeenAlive: 'Not seen for {count} day, but there | Not seen for {count} days, but there',
   notSeenGone: 'Not seen for {count} day: may be gone | Not seen for {count} days: may be gone',

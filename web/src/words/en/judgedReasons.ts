@@ -18,6 +18,8 @@ export default {
   growth: 'Its care sheet: grown at {grown}, after {days} days.',
   shedIntervals: 'Days between its sheds: {days}.',
   moltIntervals: 'Days between its molts: {days}.',
+  ownCurve: 'By its weighings until {until} it would be {between} on {on} (nineteen of twenty).',
+  ownCurveRule: 'Its last {days} days are held against the curve of all weighings before them.',
   scoredBefore: 'Scored {score} on {date}.',
   boxLength: 'Its box must be at least {times} times its {part} long; it is {has}.',
 } as const

@@ -2,6 +2,7 @@ export default {
   losing: 'Who is losing weight',
   notGrowing: 'Who is not growing',
   gaining: 'Who gains too much or is fat',
+  offCurve: 'Who left its own growth curve',
   thin: 'Who is thin',
   refusing: 'Who refuses',
   notToHandle: 'Who is not to be handled: skin',
