@@ -232,11 +232,11 @@ test('who left its own growth curve stands on a list, and all are fitted anew un
   const link = page.getByRole('link', { name: 'Painter', exact: true })
   await page.getByRole('searchbox').fill('Painter')
   const id = (await link.getAttribute('href'))?.split('/').at(-1) ?? ''
+  const on = await page.evaluate(() => Math.floor(Date.now() / 86_400_000) - 2)
   // As the server says it of somebody weighed for longer than this house stands.
   await page.route('**/api/curves', async (route) => {
     const answer = await route.fetch()
     const told = (await answer.json()) as { off: Record<string, object>; waiting: number; of: number }
-    const on = Math.floor(Date.now() / 86_400_000) - 2
     const off = { ...told.off, [id]: { on, until: on - 47, grams: 9.1, low: 11.8, high: 13.6 } }
     await route.fulfill({ response: answer, json: { ...told, off } })
   })
