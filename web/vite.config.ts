@@ -95,7 +95,7 @@ export default defineConfig({
             // What the walk believes and judges: whatever else is opened stands on the same.
             {
               name: 'believed',
-              test: /core.src.((feeding.(?!otherPrey)|subjects|holds|looking|residents|keptFloor|readings|health|rest|count|cadence|statistics|growth|cleaning).|skin.(?!ecdysisWindow|shedsSkin|skinCourse)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|evidence))/,
+              test: /core.src.((feeding.(?!otherPrey)|subjects|holds|looking|residents|keptFloor|readings|health|rest|count|cadence|statistics|growth|cleaning).|skin.(?!ecdysisWindow|shedsSkin|skinCourse)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|recordSays|evidence))/,
             },
             // What every page says: many small files would say the same names again and again.
             {

@@ -1,5 +1,5 @@
 import type { Verdict } from '@kobrin/core'
-import { lifeOn, residentDay } from '@kobrin/core'
+import { lifeOn, recordSays, residentDay } from '@kobrin/core'
 import type { Life, TroubleKind } from '@kobrin/demo'
 import { lives, TROUBLES, WAYS } from '@kobrin/demo'
 import { readLibrary } from '@kobrin/server/library'
@@ -109,7 +109,7 @@ function judged(life: Life): Map<number, Verdict[]> {
   return new Map(
     lifeOn(life.entries, days, { sheet, stage, sex, hatchedOn }).map(({ day, state, readings }) => [
       day,
-      residentDay({ day, plan, state, readings }).verdicts,
+      recordSays({ day, plan, state, today: residentDay({ day, plan, state, readings }) }),
     ]),
   )
 }

@@ -6,6 +6,7 @@ import { isPlan, resolvePlan } from '../plan/resolvePlan.ts'
 import { Sex } from '../residents/register.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import { lifeOn } from '../verdicts/lifeOn.ts'
+import { recordSays } from '../verdicts/recordSays.ts'
 import { residentDay } from '../walk/residentDay.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
@@ -45,7 +46,8 @@ function stageOn({ stage, stages }: Question, on: number): string {
   return stages.filter((change) => change.day <= on).at(-1)?.stage ?? stage
 }
 
-/** What the record of one life says on each of some days: what the walk, the record and the lists show. */
+/** What the record of one life says on each of some days: what the walk, the record and the lists show, but for what
+ * no entry tells: how large its box is, and the growth curves, which take too long for every week of a life. */
 function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<typeof Output> {
   const { sheet: id, schools, sex, hatchedOn, hemisphere, entries, days } = question
   const sheet = sheets.get(id)
@@ -60,10 +62,10 @@ function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<
     const stage = stageOn(question, on)
     const plan = resolvePlan(sheet, { stage, schools, day: on })
     if (!isPlan(plan)) return refusal(plan)
-    const { verdicts } = residentDay({ day: on, plan, state, readings, hemisphere })
+    const today = residentDay({ day: on, plan, state, readings, hemisphere })
     told.set(
       on,
-      verdicts.map(({ severity, since, what, because }) => ({
+      recordSays({ day: on, plan, state, today }).map(({ severity, since, what, because }) => ({
         ...what,
         severity,
         ...(since !== undefined && { since }),

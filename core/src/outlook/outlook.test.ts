@@ -38,6 +38,15 @@ describe('the outlook of a growing animal', () => {
     expect(curve.points.at(-1)?.day).toBe(300)
   })
 
+  it('is drawn as far as the weight it reaches, where that is near', () => {
+    const near = outlook({ ...input, until: 235 }, { target: 55 })
+    expect(near.until).toBeGreaterThan(near.target?.on?.day ?? Infinity)
+    const { curve } = near
+    expect('refused' in curve ? null : curve.points.at(-1)?.day).toBe(near.until)
+    for (const target of [20, 59.9, 200])
+      expect(outlook({ ...input, until: 235 }, { target }).until).toBe(235)
+  })
+
   it('takes the next stage for the weight to reach, where nobody asks for another', () => {
     const known = { ...input, nextStage: 20 }
     expect(outlook(known).target).toMatchObject({ grams: 20, passed: true })

@@ -26,7 +26,7 @@ export interface OutlookInput {
   /** At this weight its next stage begins, grams. */
   nextStage?: number | undefined
   day: Day
-  /** The last day that is drawn. */
+  /** The last day that is drawn, unless a weight is reached soon after it. */
   until: Day
 }
 
@@ -68,6 +68,8 @@ export interface Reaching {
 }
 
 export interface Outlook {
+  /** The last day that curve and expectation are drawn to: until the weight is reached, where that is near. */
+  until: Day
   band: WeightBand[]
   suspects: string[]
   /** The highest smoothed weight of the last year. */
@@ -86,6 +88,9 @@ export interface Outlook {
 }
 
 const YEAR = 365
+/** So far ahead a curve is still drawn for the sake of a weight that it reaches: further on, the weights of today
+ * would lie flat below it. */
+const NEAR_DAYS = 120
 /** A curve is drawn in so many steps. */
 const STEPS = 80
 
@@ -104,9 +109,15 @@ function bestOf({ days }: WeightPath, day: Day): Outlook['best'] {
   return { day: best.day, grams: Math.exp(best.level) }
 }
 
+/** Until when a curve is drawn, reaching a weight within some days of today. */
+function drawnUntil({ day, until }: OutlookInput, reached: ReturnType<typeof reachedBy>): Day {
+  if (!reached || reached.day < day || reached.day > day + NEAR_DAYS) return until
+  return Math.max(until, Math.ceil(Math.min(reached.hi, day + NEAR_DAYS)))
+}
+
 function expectedFrom(
   first: WeightReading | undefined,
-  { growth, until }: OutlookInput,
+  { growth, until }: Pick<OutlookInput, 'growth' | 'until'>,
 ): Outlook['expected'] {
   if (!growth || !first) return []
   return stepsOver(first.day, until).map((day) => {
@@ -136,7 +147,9 @@ export function outlook(input: OutlookInput, { without = [], every, target }: Wh
   const wanted = target ?? input.nextStage
   const reached = fit && wanted !== undefined ? reachedBy(fit, wanted) : null
   const now = course.level?.grams ?? null
+  const drawn = drawnUntil(input, reached)
   return {
+    until: drawn,
     band: weightBand(course, weighing, until),
     suspects: course.suspects.map(({ uid }) => uid),
     best: bestOf(path, day),
@@ -149,13 +162,13 @@ export function outlook(input: OutlookInput, { without = [], every, target }: Wh
             grown: found.best.A,
             grownSe: found.best.se.A,
             undecided: found.undecided,
-            points: stepsOver(counted[0]?.day ?? day, until).map((on) => {
+            points: stepsOver(counted[0]?.day ?? day, drawn).map((on) => {
               const { value, lo, hi } = bandOn(found.best, on)
               return { day: on, grams: value, low: Math.max(0, lo), high: hi }
             }),
           },
     offCurve: offCurveOf(path, counted),
-    expected: expectedFrom(counted[0], input),
+    expected: expectedFrom(counted[0], { growth: input.growth, until: drawn }),
     target:
       wanted === undefined
         ? null

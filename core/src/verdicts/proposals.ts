@@ -2,10 +2,7 @@ import { conditionAdvice } from '../condition/conditionAdvice.ts'
 import { otherPrey } from '../feeding/otherPrey.ts'
 import { outgrows } from '../fit/outgrows.ts'
 import { grewAtMolt, longerIntervals } from '../skin/skinCourse.ts'
-import type { OffCurve } from '../outlook/offCurve.ts'
-import { offItsCurve } from '../outlook/offItsCurve.ts'
 import { firstWeight } from '../weighing/firstWeight.ts'
-import type { ResidentDay } from '../walk/residentDay.ts'
 import type { Box } from '../enclosure/box.ts'
 import { stageReached } from '../stages/stageReached.ts'
 import type { ResidentState } from '../residents/residentState.ts'
@@ -16,7 +13,7 @@ import type { About } from '../stages/stageReached.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from './verdict.ts'
 
-interface DecisionEvidence {
+export interface DecisionEvidence {
   day: Day
   plan: Plan
   state: ResidentState
@@ -25,8 +22,6 @@ interface DecisionEvidence {
     /** Where it lives. */
     box?: Box | null
   }
-  /** Its last weight where it left its own curve, and what else is said of it. */
-  curve?: { off: OffCurve; today: Pick<ResidentDay, 'holds' | 'verdicts'> } | null
 }
 
 function nextStage({ day, plan, state, about = {} }: DecisionEvidence): Verdict[] {
@@ -78,7 +73,7 @@ function condition(evidence: DecisionEvidence): Verdict[] {
  * food, other prey, a larger box; and what is worth knowing besides. Nothing for somebody who is gone. */
 export function proposalsOn(evidence: DecisionEvidence): Verdict[] {
   if (evidence.state.stay.ended) return []
-  const { about, curve, day } = evidence
+  const { about } = evidence
   return [
     ...nextStage(evidence),
     ...condition(evidence),
@@ -87,6 +82,5 @@ export function proposalsOn(evidence: DecisionEvidence): Verdict[] {
     ...grewAtMolt(evidence),
     ...longerIntervals(evidence),
     ...firstWeight(evidence),
-    ...(curve ? offItsCurve({ day, off: curve.off, ...curve.today }) : []),
   ]
 }

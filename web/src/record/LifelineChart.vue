@@ -13,7 +13,7 @@ import { CanvasRenderer } from 'echarts/renderers'
 import { computed, nextTick, onMounted, onUnmounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { useTheme } from '../app/useTheme.ts'
 import { usePrinting } from '../app/usePrinting.ts'
-import type { LifelineInput, Palette } from './lifelineOption.ts'
+import type { LifelineInput, Palette } from './lifelineDrawing.ts'
 import { lifelineHeight, lifelineOption } from './lifelineOption.ts'
 import { t } from './words.ts'
 

@@ -1,63 +1,18 @@
 import type { EChartsCoreOption } from 'echarts/core'
-import type { Day, Explanation, Fact, Outlook, WeightBand } from '@kobrin/core'
+import type { Day, Explanation, Fact } from '@kobrin/core'
+import type { Grid, LifelineInput, Palette, Point } from './lifelineDrawing.ts'
+import { at, DAY_MS, marks, pointsOf } from './lifelineDrawing.ts'
 import { AHEAD_DAYS, isExplained } from './lifelineInput.ts'
+import { growthSeries, otherSeries, trendSeries, weightPoints, weightSeries } from './weightSeries.ts'
 import { spaced } from '../words/spaced.ts'
-import { numberHere, sayGrams, unitHere } from '../words/measures.ts'
+import { unitHere } from '../words/measures.ts'
 import { t } from './words.ts'
-
-/** Colours of the theme in force, read from the page. */
-export interface Palette {
-  ink: string
-  soft: string
-  line: string
-  glass: string
-  focus: string
-  held: string
-  late: string
-  done: string
-  wash: string
-  hatch: string
-}
-
-export interface LifelineInput {
-  facts: readonly Fact[]
-  /** Null until it is worked out, and where there is none. */
-  outlook: Outlook | null
-  skinWindow: { from: Day; to: Day } | null
-  /** What may explain refusals. */
-  explained: readonly Explanation[]
-  /** Somebody else's weights, laid over. */
-  other: { name: string; facts: readonly Fact[] } | null
-  /** The growth curve and what the sheet expects are drawn. */
-  growth: boolean
-  today: Day
-  nowMs: number
-  palette: Palette
-  /** What a mark says when pointed at. */
-  say: (uid: string) => string
-  narrow: boolean
-}
-
-/** [when, height in its lane or grams, the entry it stands for, what is written on it] */
-type Point = [number, number | string, string, string?]
 
 /** What a lane is called, which is also its place on the axis. */
 type Lane = string
 
-const DAY_MS = 86_400_000
 /** The lifeline opens on so many of the latest meals: more would run together. */
 const MEALS_AT_FIRST = 45
-
-function at(fact: Fact): number {
-  return Date.parse(fact.occurredAt)
-}
-
-function pointsOf(facts: readonly Fact[], height: (fact: Fact) => number | string | null): Point[] {
-  return facts.flatMap((fact): Point[] => {
-    const y = height(fact)
-    return y === null ? [] : [[at(fact), y, fact.uid]]
-  })
-}
 
 function mealPoints(
   facts: readonly Fact[],
@@ -85,24 +40,28 @@ function opensAt(facts: readonly Fact[], first: number): number {
   return from ? at(from) - 3 * DAY_MS : first - 3 * DAY_MS
 }
 
-type Grid = 0 | 1 | 2
-
 function labelOf({ ink }: Palette) {
   return { color: ink, fontSize: 13, fontWeight: 600 }
 }
 
-function timeAxes(first: number, nowMs: number, { line, soft }: Palette): object[] {
+function timeAxes(first: number, last: number, { line, soft }: Palette): object[] {
   const axis = (gridIndex: Grid, shown: boolean) => ({
     type: 'time',
     gridIndex,
     min: first - 3 * DAY_MS,
-    max: nowMs + AHEAD_DAYS * DAY_MS,
+    max: last,
     axisLine: { show: shown, lineStyle: { color: line } },
     axisTick: { show: false },
     axisLabel: { show: shown, color: soft, fontSize: 12, hideOverlap: true },
     splitLine: { show: true, lineStyle: { color: line } },
   })
   return [axis(0, false), axis(1, false), axis(2, true)]
+}
+
+/** Some weeks ahead, or as far as the growth curve is drawn. */
+function lastShown({ nowMs, growth, outlook }: LifelineInput): number {
+  const ahead = nowMs + AHEAD_DAYS * DAY_MS
+  return growth && outlook ? Math.max(ahead, outlook.until * DAY_MS) : ahead
 }
 
 function laneAxis(gridIndex: Grid, data: readonly string[], palette: Palette): object {
@@ -169,25 +128,6 @@ function tooltip(say: LifelineInput['say'], { glass, ink }: Palette): object {
   }
 }
 
-function marks(
-  grid: Grid,
-  name: string,
-  data: Point[],
-  style: { itemStyle: object } & Record<string, unknown>,
-): object {
-  return {
-    type: 'scatter',
-    name,
-    xAxisIndex: grid,
-    yAxisIndex: grid,
-    data,
-    progressive: 4000,
-    animation: false,
-    ...style,
-    itemStyle: { opacity: 1, ...style.itemStyle },
-  }
-}
-
 function todayLine(nowMs: number, { focus }: Palette): object {
   return {
     silent: true,
@@ -237,143 +177,6 @@ function mealSeries({ facts, explained, today, palette }: LifelineInput, markLin
       itemStyle: { ...ring, borderColor: late },
     }),
   ]
-}
-
-function weightPoints(facts: readonly Fact[], are: (uid: string) => boolean): Point[] {
-  return pointsOf(facts, (fact) =>
-    fact.kind === 'weighed' && are(fact.uid) ? numberHere(fact.payload.grams, 'g') : null,
-  )
-}
-
-/** A smoothed weight belongs to the middle of its day. */
-function noon(day: Day): number {
-  return day * DAY_MS + DAY_MS / 2
-}
-
-const PLAIN_LINE = {
-  type: 'line',
-  xAxisIndex: 1,
-  yAxisIndex: 1,
-  showSymbol: false,
-  silent: true,
-  animation: false,
-}
-
-/** What the sheet expects, behind everything, and the curve it grew by with its band. */
-function growthSeries({ outlook, growth, palette: { done, wash } }: LifelineInput): object[] {
-  if (!outlook || !growth) return []
-  const { curve, expected } = outlook
-  const here = (grams: number) => numberHere(grams, 'g')
-  const behind = { ...PLAIN_LINE, stack: 'expected', lineStyle: { opacity: 0 }, z: 0 }
-  const sheet = [
-    { ...behind, data: expected.map(({ day, low }) => [noon(day), here(low)]) },
-    {
-      ...behind,
-      name: t('sheetExpects'),
-      data: expected.map(({ day, low, high }) => [noon(day), here(high) - here(low)]),
-      areaStyle: { color: wash, opacity: 1 },
-    },
-  ]
-  if ('refused' in curve) return sheet
-  const edge = { color: done, width: 1, type: 'dotted' }
-  const { points } = curve
-  const along = (of: (one: (typeof points)[number]) => number) =>
-    points.map((one) => [noon(one.day), here(of(one))])
-  return [
-    ...sheet,
-    { ...PLAIN_LINE, data: along(({ low }) => low), lineStyle: edge },
-    { ...PLAIN_LINE, data: along(({ high }) => high), lineStyle: edge },
-    {
-      ...PLAIN_LINE,
-      name: t('growthCurve'),
-      data: along(({ grams }) => grams),
-      lineStyle: { color: done, width: 2 },
-    },
-  ]
-}
-
-/** A best so lately is the weight of today. */
-const BEST_AGO_MS = 21 * DAY_MS
-
-/** The best of the year, as far as today. */
-function bestLine({ outlook, nowMs, palette: { soft } }: LifelineInput): object {
-  const best = outlook?.best
-  // Whoever is at its best needs no line.
-  if (!best || noon(best.day) > nowMs - BEST_AGO_MS) return {}
-  const grams = numberHere(best.grams, 'g')
-  return {
-    markLine: {
-      silent: true,
-      symbol: 'none',
-      lineStyle: { color: soft, type: 'dotted', width: 1.5 },
-      label: {
-        show: true,
-        position: 'insideStartTop',
-        color: soft,
-        formatter: t('bestOfYear', { grams: sayGrams(best.grams) }),
-      },
-      data: [[{ coord: [noon(best.day), grams] }, { coord: [nowMs, grams] }]],
-    },
-  }
-}
-
-/** The weights of somebody else, laid over. */
-function otherSeries({ other, palette: { held } }: LifelineInput): object[] {
-  if (!other) return []
-  const data = weightPoints(other.facts, () => true).map(([at, grams]) => [at, grams])
-  return [
-    {
-      ...PLAIN_LINE,
-      name: other.name,
-      data,
-      showSymbol: true,
-      symbol: 'diamond',
-      symbolSize: 6,
-      itemStyle: { color: held },
-      lineStyle: { color: held, width: 1, type: 'dashed' },
-    },
-  ]
-}
-
-/** The trend, firm where something was weighed and dashed ahead of it, in its band. */
-function trendSeries(input: LifelineInput, lastWeighed: number): object[] {
-  const band = input.outlook?.band ?? []
-  const { focus, held } = input.palette
-  const along = (of: (one: WeightBand) => number) =>
-    band.map((one) => [noon(one.day), numberHere(of(one), 'g')])
-  const plain = { ...PLAIN_LINE, sampling: 'lttb' }
-  const past = band.filter(({ day }) => noon(day) <= lastWeighed + DAY_MS)
-  const ahead = band.slice(Math.max(0, past.length - 1))
-  const trend = (part: readonly WeightBand[]) =>
-    part.map(({ day, grams }) => [noon(day), numberHere(grams, 'g')])
-  const edge = { color: held, width: 1, opacity: 0.7 }
-  return [
-    { ...plain, data: along(({ low }) => low), lineStyle: edge },
-    { ...plain, data: along(({ high }) => high), lineStyle: edge },
-    {
-      ...plain,
-      name: t('trend'),
-      data: trend(past),
-      lineStyle: { color: focus, width: 2 },
-      ...bestLine(input),
-    },
-    { ...plain, data: trend(ahead), lineStyle: { color: focus, width: 2, type: 'dashed' } },
-  ]
-}
-
-function weightSeries(weights: Point[], suspect: Point[], markLine: object, palette: Palette): object[] {
-  const dots = marks(1, t('weightG', { unit: unitHere('g') }), weights, {
-    symbol: 'circle',
-    symbolSize: 7,
-    itemStyle: { color: palette.ink },
-    markLine,
-  })
-  const crosses = marks(1, t('suspect'), suspect, {
-    symbol: 'path://M-1-5H1V-1H5V1H1V5H-1V1H-5V-1H-1Z',
-    symbolSize: 13,
-    itemStyle: { color: palette.late },
-  })
-  return [dots, crosses]
 }
 
 const NOTES: ReadonlySet<Fact['kind']> = new Set([
@@ -512,7 +315,7 @@ export function lifelineOption(input: LifelineInput): EChartsCoreOption {
       { left, right: 18, top: 66, height: 170 },
       { left, right: 18, top: LANES_FROM_PX, height: lanes.length * LANE_PX },
     ],
-    xAxis: timeAxes(first, nowMs, palette),
+    xAxis: timeAxes(first, lastShown(input), palette),
     yAxis: [
       laneAxis(0, [t('meals')], palette),
       weightAxis(weights.length > 0, narrow, palette),

@@ -1,5 +1,5 @@
 import type { Verdict } from '@kobrin/core'
-import { litresOf, proposalsOn } from '@kobrin/core'
+import { litresOf, recordSays } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { useCurves } from '../curves/useCurves.ts'
 import { useRecord } from '../entries/useRecord.ts'
@@ -23,16 +23,14 @@ export const useVerdicts = defineStore('verdicts', () => {
     const resident = site.residents.get(residentId)
     if (!resident) return []
     const box = site.enclosures.get(residents.homeOf(residentId) ?? '')
-    const day = residents.dayOf(residentId)
-    const off = curves.offOf(residentId)
-    const proposals = proposalsOn({
+    return recordSays({
       day: today.day,
       plan: plans.planOf(resident),
       state: record.stateOf(residentId),
       about: { litres: box ? litresOf(box) : null, box: box ?? null },
-      curve: off && { off, today: day },
+      today: residents.dayOf(residentId),
+      offCurve: curves.offOf(residentId),
     })
-    return [...day.verdicts, ...proposals]
   })
 
   return { verdictsOf }
