@@ -27,7 +27,7 @@ function run({ readings, r, q }: z.output<typeof Input>): z.input<typeof Output>
     .filter(({ grams }) => grams > 0)
     .map(({ day, grams }) => ({ day, y: Math.log(grams) }))
     .sort((a, b) => a.day - b.day)
-  const { days, surprises: _, ...trend } = weightTrend(logged, { r, q })
+  const { days, ...trend } = weightTrend(logged, { r, q })
   const onDay = new Map(days.map((one) => [one.day, one]))
   return writable({ ...trend, smoothed: logged.flatMap(({ day }) => onDay.get(day) ?? []) })
 }

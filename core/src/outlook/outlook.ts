@@ -23,6 +23,8 @@ export interface OutlookInput {
   bounds?: Range | undefined
   /** What the sheet expects of its growth. */
   growth?: ExpectedGrowth | undefined
+  /** It is not in its last stage. */
+  grows?: boolean
   /** At this weight its next stage begins, grams. */
   nextStage?: number | undefined
   day: Day
@@ -150,7 +152,7 @@ export function outlook(input: OutlookInput, { without = [], every, target }: Wh
   const drawn = drawnUntil(input, reached)
   return {
     until: drawn,
-    band: weightBand(course, weighing, until),
+    band: weightBand(path, until),
     suspects: course.suspects.map(({ uid }) => uid),
     best: bestOf(path, day),
     perWeek: perWeekOf(path),
@@ -177,6 +179,6 @@ export function outlook(input: OutlookInput, { without = [], every, target }: Wh
             on: reached && { day: reached.day, low: reached.lo, high: reached.hi },
             passed: now !== null && now >= wanted,
           },
-    noticed: every === undefined ? null : { every, days: noticedAfter(course, weighing, every) },
+    noticed: every === undefined ? null : { every, days: noticedAfter(course, input, every) },
   }
 }

@@ -47,6 +47,17 @@ describe('losing weight', () => {
     expect(losing.since).toBeLessThanOrEqual(FIRST_DAY + 14 * 6)
   })
 
+  it('is seen sooner in one that should be growing', () => {
+    const grown = planOf({ lives: 'individual' })
+    const young = planOf({ lives: 'individual', next: { stage: 'adult', name: 'Adult', until: {} } })
+    const grew = [116, 125, 120, 129, 124, 133, 127, 137, 131, 141, 135, 146]
+    const fell = every(7, [...grew, 135, 141, 131, 137, 127])
+    expect(codes(7 * 16, fell, grown)).toEqual([])
+    expect(codes(7 * 16, fell, young)).toEqual(['watch losing'])
+    // A pause is no loss.
+    expect(codes(7 * 16, every(7, [...grew, 138, 146, 138, 145, 139]), young)).toEqual([])
+  })
+
   it('is none of one light reading, nor of a slip', () => {
     expect(codes(14 * 7, every(14, [...steady, 1430, 1500]))).toEqual([])
     expect(codes(14 * 6, every(14, [...steady, 150]))).toEqual(['watch suspectWeight'])
@@ -122,7 +133,7 @@ describe('growth', () => {
   it('stands still when weeks go by without any', () => {
     expect(codes(7 * 20, every(7, grown(0, 21)), hatchling)).toEqual(['watch notGrowing'])
     expect(codes(7 * 20, every(7, grown(0, 21)))).toEqual(['watch notGrowing'])
-    expect(codes(7 * 20, every(7, grown(0.01, 21)), hatchling)).toEqual([])
+    expect(codes(7 * 20, every(7, grown(0.02, 21)), hatchling)).toEqual([])
   })
 
   it('of a grown one above the best it had is a gain that is watched', () => {

@@ -1,13 +1,11 @@
 import type { Day } from '../time/day.ts'
-import type { Smoothed } from './localTrend.ts'
+import type { Belief, Smoothed } from './localTrend.ts'
+import { isTrend } from './localTrend.ts'
+import { ownWeighing } from './ownWeighing.ts'
 import type { Weighing } from './weighing.ts'
 import type { WeightCourse } from './weightLevel.ts'
 import { loggedOf } from './weightLevel.ts'
-import { weightTrend } from './weightTrend.ts'
-
-/** The sheet's scatter is worth so many readings of this one's own. */
-const SHEET_WORTH = 4
-const LEAST_SCATTER = 0.1
+import { filtered, smoothedOver } from './weightTrend.ts'
 
 /** Levels of ln grams on each day with a reading, their variances as this one's readings scatter, and where the
  * last of them are heading. */
@@ -16,23 +14,26 @@ export interface WeightPath {
   /** ln grams a day. */
   slope: number | null
   slopeSd: number
-  /** What the variances were scaled by. */
-  scale: number
+  /** What is believed after the last reading. */
+  belief: Belief | null
+  /** How this one's readings scatter. */
+  weighing: Weighing
 }
 
-/** The smoothed course with its doubts. The scale of all variances is the posterior mean under what the sheet
- * says and how far this one's readings fell from what was expected (A. C. Harvey, 1989, section 3.3, with a prior);
- * `r` and `q` keep their ratio. */
-export function weightPath({ runs }: WeightCourse, weighing: Weighing): WeightPath {
-  const trends = runs.map((run) => weightTrend(run.map(loggedOf), weighing))
-  const surprises = trends.flatMap((trend) => trend.surprises)
-  const squares = surprises.reduce((sum, surprise) => sum + surprise * surprise, 0)
-  const scale = Math.max(LEAST_SCATTER, (SHEET_WORTH + squares) / (SHEET_WORTH + surprises.length))
-  const days = trends.flatMap((trend) =>
-    trend.days.map((one) => ({ ...one, levelVar: one.levelVar * scale })),
-  )
-  const last = trends.at(-1)
-  return { days, slope: last?.slope ?? null, slopeSd: Math.sqrt((last?.slopeVar ?? 0) * scale), scale }
+/** The smoothed course with its doubts, as far as this one's own readings scatter. */
+export function weightPath({ runs }: WeightCourse, sheet: Weighing): WeightPath {
+  const logged = runs.map((run) => run.map(loggedOf))
+  const weighing = ownWeighing(logged, sheet)
+  const told = logged.map((run) => filtered(run, weighing))
+  const belief = told.at(-1)?.beliefs.at(-1) ?? null
+  const trend = belief && isTrend(belief) ? belief : null
+  return {
+    days: told.flatMap((one) => smoothedOver(one, weighing)),
+    slope: trend?.slope ?? null,
+    slopeSd: Math.sqrt(trend?.ss ?? 0),
+    belief,
+    weighing,
+  }
 }
 
 /** From one day of the path to its last: how far the level went, in ln grams, and in standard deviations. */
@@ -77,8 +78,8 @@ const YEAR = 365
 /** A weight so old says nothing of today. */
 const STALE_DAYS = 120
 /** Standard deviations, and shares, from which a fall lately, or one from the best of the year that goes on, is
- * beyond chance. */
-const LATELY = { sds: 1.8, share: 0.03 }
+ * beyond chance. Of one that should be gaining, standing still is unlikely already: less of a fall is. */
+const LATELY = { sds: 1.8, sdsOfGrowing: 0.8, share: 0.03 }
 const FROM_BEST = { sds: 2.4, share: 0.04, goesOn: 0.8 }
 const SURE = { sds: 2.8, goesOn: 1.3 }
 const TWO_SIDED_95 = 1.96
@@ -108,9 +109,9 @@ function steepest(changes: readonly Change[]): Change | null {
   )
 }
 
-/** Whether, and since when, the weight falls beyond chance on a day. Null where it does not, or nobody weighed
- * lately. */
-export function fallOn(path: WeightPath, day: Day): Fall | null {
+/** Whether, and since when, the weight falls beyond chance on a day, of one that is grown or `grows`. Null where it
+ * does not, or nobody weighed lately. */
+export function fallOn(path: WeightPath, day: Day, { grows }: { grows: boolean }): Fall | null {
   const { days, slope, slopeSd } = path
   const last = days.at(-1)
   if (!last || day - last.day > STALE_DAYS || (slope !== null && slope >= 0)) return null
@@ -120,7 +121,7 @@ export function fallOn(path: WeightPath, day: Day): Fall | null {
   if (!lately || lately.by >= 0 || best.day === last.day) return null
   const fromBest = changeSince(best, last)
   const sds = -lately.by / lately.sd
-  const isLate = sds >= LATELY.sds && -lately.by >= LATELY.share
+  const isLate = sds >= (grows ? LATELY.sdsOfGrowing : LATELY.sds) && -lately.by >= LATELY.share
   const goesOn =
     -fromBest.by / fromBest.sd >= FROM_BEST.sds && -fromBest.by >= FROM_BEST.share && sds >= FROM_BEST.goesOn
   if (!isLate && !goesOn) return null

@@ -1,8 +1,6 @@
 import type { Day } from '../time/day.ts'
-import { weightPath } from './fall.ts'
+import type { WeightPath } from './fall.ts'
 import { ahead, isTrend } from './localTrend.ts'
-import type { Weighing } from './weighing.ts'
-import type { WeightCourse } from './weightLevel.ts'
 
 /** The smoothed weight of a day, grams, with the limits between which it lies nineteen times of twenty. */
 export interface WeightBand {
@@ -18,9 +16,7 @@ const STEP_DAYS = 7
 
 /** The weight with its band on each day that has a reading, and on from the last one until a day, where the band
  * widens. */
-export function weightBand(course: WeightCourse, weighing: Weighing, until: Day): WeightBand[] {
-  const { days, scale } = weightPath(course, weighing)
-  const { belief } = course
+export function weightBand({ days, belief, weighing }: WeightPath, until: Day): WeightBand[] {
   const coming =
     belief && isTrend(belief)
       ? Array.from({ length: Math.max(0, Math.ceil((until - belief.day) / STEP_DAYS)) }, (_, step) => {
@@ -29,7 +25,7 @@ export function weightBand(course: WeightCourse, weighing: Weighing, until: Day)
             Math.min(until, belief.day + (step + 1) * STEP_DAYS),
             weighing.q,
           )
-          return { day, level, levelVar: ll * scale }
+          return { day, level, levelVar: ll }
         })
       : []
   return [...days, ...coming].map(({ day, level, levelVar }) => {

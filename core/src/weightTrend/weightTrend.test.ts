@@ -23,7 +23,6 @@ describe('the weight trend', () => {
     expect(told).toMatchObject({ slope: null, slopeVar: null })
     expect(told.level).toBeCloseTo(2.2, 12)
     expect(told.levelVar).toBeCloseTo(0.0003, 12)
-    expect(told.surprises).toHaveLength(2)
     expect(weightTrend(at([5, 2]), weighing).logLik).toBe(0)
     expect(weightTrend([], weighing)).toMatchObject({ level: null, logLik: null, days: [] })
   })

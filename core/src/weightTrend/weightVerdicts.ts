@@ -190,6 +190,6 @@ function lossInRest(evidence: Evidence): Verdict | null {
 export function losing(evidence: Evidence, path: WeightPath, explanations: Explanations): Verdict | null {
   const inRest = lossInRest(evidence)
   if (inRest) return inRest
-  const fall = fallOn(path, evidence.day)
+  const fall = fallOn(path, evidence.day, { grows: evidence.plan.next !== undefined })
   return fall && verdictOn(fall, explanationOf(fall, path, evidence, explanations()), evidence)
 }

@@ -24,6 +24,7 @@ export function outlookInput({ facts, plan, state, day }: Known): OutlookInput |
     weighing: { ...plan.weighing },
     bounds: plan.bounds?.grams?.range,
     growth: plan.growth,
+    grows: plan.next !== undefined,
     nextStage: plan.next?.until.grams,
     day,
     until: day + AHEAD_DAYS,
