@@ -9,7 +9,7 @@ import DataTable from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
 import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
-import { computed, shallowRef, useTemplateRef } from 'vue'
+import { computed, markRaw, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { usePrinting } from '../app/usePrinting.ts'
@@ -57,7 +57,7 @@ const groups: { value: GroupName | null; label: string }[] = [
 ]
 
 /** Only the rows in sight are drawn. */
-const IN_SIGHT = { scrollable: true, scrollHeight: 'flex', virtualScrollerOptions: { itemSize: 46 } }
+const IN_SIGHT = { scrollable: true, scrollHeight: 'flex', virtualScrollerOptions: { itemSize: 46, numToleratedItems: 4 } }
 /** The list follows once the typing pauses: thousands of rows are not laid out at every key. */
 const PAUSE_MS = 250
 const asked = refDebounced(query, PAUSE_MS)
@@ -129,7 +129,8 @@ function rowOf(
   { resident, species, place }: Pick<Findable, 'resident' | 'species' | 'place'>,
   told: Answer,
 ): Row {
-  return {
+  // The table watches all that its rows hold, and would work out what nobody looks at.
+  return markRaw({
     id: resident.id,
     accession: resident.accession,
     name: resident.name,
@@ -156,7 +157,7 @@ function rowOf(
     get pressing() {
       return pressing(resident.id)
     },
-  }
+  })
 }
 
 function bayOf(id: string): string {

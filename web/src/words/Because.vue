@@ -2,7 +2,7 @@
 import type { Reason, Verdict } from '@kobrin/core'
 import Button from 'primevue/button'
 import Popover from 'primevue/popover'
-import { defineAsyncComponent, shallowRef, useId, useTemplateRef } from 'vue'
+import { defineAsyncComponent, nextTick, shallowRef, useId, useTemplateRef } from 'vue'
 import { usePrinting } from '../app/usePrinting.ts'
 import { terms } from './terms.ts'
 
@@ -14,11 +14,19 @@ const { reasons, label, verdict } = defineProps<{
 }>()
 /** All that may ever be said as a reason is fetched with the first that is asked for. */
 const ReasonList = defineAsyncComponent(() => import('./ReasonList.vue'))
-const over = useTemplateRef<{ toggle: (event: Event) => void }>('over')
+const over = useTemplateRef<{ toggle: (event: Pick<Event, 'currentTarget'>) => void }>('over')
+/** Made when it is first asked for: a list of thousands has one in each line. */
+const wanted = shallowRef(false)
 /** On paper nothing can be opened. */
 const printing = usePrinting()
 const isOpen = shallowRef(false)
 const id = useId()
+
+async function toggle({ currentTarget }: Event): Promise<void> {
+  wanted.value = true
+  await nextTick()
+  over.value?.toggle({ currentTarget })
+}
 </script>
 
 <template>
@@ -29,11 +37,11 @@ const id = useId()
     aria-haspopup="dialog"
     :aria-expanded="isOpen"
     :aria-controls="isOpen ? id : undefined"
-    @click="over?.toggle($event)"
+    @click="toggle"
     >{{ terms.because }}</Button
   >
   <ReasonList v-if="printing" :reasons="reasons" :label="label" />
-  <Popover ref="over" :aria-label="label" @show="isOpen = true" @hide="isOpen = false">
+  <Popover v-if="wanted" ref="over" :aria-label="label" @show="isOpen = true" @hide="isOpen = false">
     <ReasonList :id="id" :reasons="reasons" :label="label" :verdict="verdict" />
   </Popover>
 </template>
