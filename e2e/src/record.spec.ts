@@ -1,5 +1,6 @@
 import { readFile } from 'node:fs/promises'
 import { allHere } from './allHere.ts'
+import { rowsHere } from './foldsHere.ts'
 import { choose, expect, test } from './keeper.ts'
 
 test('a resident is found by number, species and place, and opened', async ({ keeper }) => {
@@ -180,6 +181,8 @@ test('a photo taken without a link waits over a reload, is sent with the link, a
   await input.setInputFiles({ name: 'one.png', mimeType: 'image/png', buffer: first })
   const taken = page.getByRole('button', { name: /^Photo of Tamsin/ })
   await expect(taken).toContainText('waits here to be sent')
+  // What is seen at once is on the disk a moment later.
+  await expect.poll(() => rowsHere(page, 'kobrin', 'waiting')).toBe(1)
   await page.reload()
   await expect(taken).toContainText('waits here to be sent')
   const small = taken.locator('img')

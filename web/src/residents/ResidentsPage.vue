@@ -57,7 +57,11 @@ const groups: { value: GroupName | null; label: string }[] = [
 ]
 
 /** Only the rows in sight are drawn. */
-const IN_SIGHT = { scrollable: true, scrollHeight: 'flex', virtualScrollerOptions: { itemSize: 46, numToleratedItems: 4 } }
+const IN_SIGHT = {
+  scrollable: true,
+  scrollHeight: 'flex',
+  virtualScrollerOptions: { itemSize: 46, numToleratedItems: 4 },
+}
 /** The list follows once the typing pauses: thousands of rows are not laid out at every key. */
 const PAUSE_MS = 250
 const asked = refDebounced(query, PAUSE_MS)
