@@ -10,7 +10,7 @@ const DAYS = [
   { day: '2026-03-01', about: 'the day after a short month', always: false },
   { day: '2026-03-29', about: 'clocks go forward', always: true },
   { day: '2026-10-25', about: 'clocks go back', always: true },
-  { day: '2026-11-26', about: 'a Thursday in November', always: true },
+  { day: '2026-11-26', about: 'a Thursday in November', always: false },
   { day: '2026-12-31', about: 'the last day of a year', always: false },
   { day: '2027-01-01', about: 'the first day of a year', always: false },
   { day: '2027-08-15', about: 'a Sunday in summer', always: false },

@@ -4,15 +4,13 @@ import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import underPressure from '@fastify/under-pressure'
 import { ERRORS, OPENAPI_URL, ROUTES } from '@kobrin/contract'
-import { civil } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
 import type { Nightly } from './backup/nightly.ts'
 import { startNightly } from './backup/nightly.ts'
 import { bringInRoutes } from './bringIn/routes.ts'
-import { fitWhoWaits } from './curves/curves.ts'
-import { fittingApart } from './curves/fitApart.ts'
+import { keepFitted } from './curves/keepFitted.ts'
 import { curveRoutes } from './curves/routes.ts'
 import type { BalanceAddress } from './balance/balances.ts'
 import { createBalances } from './balance/balances.ts'
@@ -54,8 +52,7 @@ import { siteRoutes } from './site/routes.ts'
 import { createSiteBook } from './site/siteBook.ts'
 import { createOwnStream, headOf } from './streams/ownStream.ts'
 import { takeOutRoutes } from './takeOut/routes.ts'
-import type { Repeating } from './repeatedly.ts'
-import { repeatedly } from './repeatedly.ts'
+import { hourIn } from './night.ts'
 import { VERSION } from './version.ts'
 
 export interface AppOptions {
@@ -96,8 +93,6 @@ const CHECK_MS = 5_000
 /** Tablets, and a few for every open feed; more at once is not a house. */
 const CONNECTIONS_MOST = 2_000
 const PRUNE_MS = 3_600_000
-/** A curve follows a weighing by seconds. */
-const FIT_LOOK_MS = 5_000
 const OWN_NAMES = ['localhost', '127.0.0.1', '[::1]']
 
 async function protect(app: FastifyInstance): Promise<void> {
@@ -173,7 +168,7 @@ function nightlyOf(
     ...backups,
     photos: photos === null ? null : { db, folder: photos },
     now,
-    hourHere: async () => Math.floor(civil(now().getTime(), await siteZone()).minute / 60),
+    hourHere: async () => hourIn(await siteZone(), now()),
     isThere: async () => (await houseName(db)) !== null,
     failed: (error) => app.log.error({ err: error }, 'no backup could be made'),
   })
@@ -187,19 +182,6 @@ function keepUp(app: FastifyInstance, { db, now }: { db: Database; now: () => Da
   timer.unref()
   void prune()
   return { stop: () => clearInterval(timer) }
-}
-
-/** Fits the growth curves of whoever was weighed, and at night of everybody. */
-function fitting(
-  { log }: FastifyInstance,
-  { connection: { db }, book, now, siteZone }: Pick<Services, 'connection' | 'book' | 'now' | 'siteZone'>,
-): Repeating {
-  const here = { db, plans: book.rows, fitting: fittingApart(), now, siteZone }
-  return repeatedly(FIT_LOOK_MS, (signal) =>
-    fitWhoWaits(here, signal).catch((error: unknown) => {
-      if (!signal.aborted) log.warn({ err: error }, 'no curves could be fitted')
-    }),
-  )
 }
 
 /** Whether anything can be kept just now, with every change in the log. */
@@ -285,7 +267,7 @@ async function servicesOf(
     heartbeatMs,
   }
   const upkeep = keepUp(app, { db, now })
-  const curves = fitsCurves ? fitting(app, services) : null
+  const curves = fitsCurves ? keepFitted(services) : null
   const close = async () => {
     upkeep.stop()
     await curves?.stop()

@@ -1,6 +1,7 @@
 import { mkdir, readdir, rm } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { DatabaseAddress } from '../database/connect.ts'
+import { isNight } from '../night.ts'
 import type { PhotosHere } from './backup.ts'
 import { backup } from './backup.ts'
 import { keptOf } from './generations.ts'
@@ -10,8 +11,6 @@ const HOUR_MS = 3_600_000
 const DUE_MS = 23.5 * HOUR_MS
 /** How often it is looked whether one is due. */
 const LOOK_MS = HOUR_MS / 4
-/** From when in the night, by the house's own clock. */
-const NIGHT_HOURS = { from: 2, until: 5 } as const
 /** After so long it is made whatever the hour: the server may be off at night. */
 const OVERDUE_MS = 36 * HOUR_MS
 
@@ -38,11 +37,6 @@ export async function backupsIn(folder: string): Promise<Map<string, string>> {
       return at === null ? [] : [[at, join(folder, name)] as const]
     }),
   )
-}
-
-/** Whether it is the time of night in which a house has the machine to itself. */
-export function isNight(hourHere: number): boolean {
-  return hourHere >= NIGHT_HOURS.from && hourHere < NIGHT_HOURS.until
 }
 
 /** Whether a backup is to be made now: in the night, or when the last is too long ago. */

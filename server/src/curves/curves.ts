@@ -2,13 +2,13 @@ import type { CurvesState } from '@kobrin/contract'
 import type { PlanRows, ResidentState, WeightHistory } from '@kobrin/core'
 import { civil, effectiveFacts, isPlan, planOf, weightReading } from '@kobrin/core'
 import { eq, sql } from 'drizzle-orm'
-import { isNight } from '../backup/nightly.ts'
 import { sqlMoment } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { untilAlone } from '../database/contended.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { historyOf } from '../entries/queries.ts'
 import { catchUp } from '../followers/follower.ts'
+import { hourIn, isNight } from '../night.ts'
 import { curveFollower } from './curveFollower.ts'
 import type { Fitting } from './fitApart.ts'
 import { residentCurve } from './tables.ts'
@@ -86,8 +86,7 @@ async function fitPage(
 export async function fitWhoWaits(here: CurvesHere, signal: AbortSignal): Promise<void> {
   const { db, now, siteZone, fitting } = here
   await catchUp(db, curveFollower)
-  const { minute } = civil(now().getTime(), await siteZone())
-  if (isNight(Math.floor(minute / 60)))
+  if (isNight(hourIn(await siteZone(), now())))
     await db.execute(
       sql`update resident_curve set due = 'anew' where due is null and fitted_at < ${sqlMoment(now(), -FRESH_MS)}`,
     )
