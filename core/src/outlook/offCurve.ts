@@ -3,7 +3,7 @@ import { bandOn, bestGrowthFit } from '../growthCurve/growthFit.ts'
 import type { Range } from '../sheet/range.ts'
 import { Day } from '../time/day.ts'
 import type { WeightPath } from '../weightTrend/fall.ts'
-import { weightPath } from '../weightTrend/fall.ts'
+import { TWO_SIDED_95, weightPath } from '../weightTrend/fall.ts'
 import type { Weighing } from '../weightTrend/weighing.ts'
 import { weightCourse } from '../weightTrend/weightLevel.ts'
 import * as z from 'zod/mini'
@@ -34,7 +34,6 @@ export interface WeightHistory {
 export const LATELY_DAYS = 45
 /** So far beyond its last weighing a curve says something of a day. */
 const FURTHEST_DAYS = 120
-const TWO_SIDED_95 = 1.96
 
 /** Whether the smoothed weight of the last day lies off the curve that the weighings before the last weeks followed:
  * where the 95 % limits of the one and of the other do not meet. */

@@ -4,23 +4,17 @@ import type { GrowthModel } from '../growthCurve/curves.ts'
 import type { NoCurve } from '../growthCurve/growthFit.ts'
 import { bandOn, bestGrowthFit, reachedBy } from '../growthCurve/growthFit.ts'
 import type { WeightReading } from '../growth/growthState.ts'
-import type { Range } from '../sheet/range.ts'
 import type { Day } from '../time/day.ts'
 import type { PerWeek, WeightPath } from '../weightTrend/fall.ts'
 import { perWeekOf, weightPath } from '../weightTrend/fall.ts'
 import type { WeightBand } from '../weightTrend/weightBand.ts'
 import { weightBand } from '../weightTrend/weightBand.ts'
-import type { Weighing } from '../weightTrend/weighing.ts'
 import { weightCourse } from '../weightTrend/weightLevel.ts'
 import { noticedAfter } from './noticedAfter.ts'
-import type { OffCurve } from './offCurve.ts'
+import type { OffCurve, WeightHistory } from './offCurve.ts'
 import { offCurveOf } from './offCurve.ts'
 
-export interface OutlookInput {
-  readings: readonly WeightReading[]
-  weighing: Weighing
-  /** What one of its stage can weigh. */
-  bounds?: Range | undefined
+export interface OutlookInput extends WeightHistory {
   /** What the sheet expects of its growth. */
   growth?: ExpectedGrowth | undefined
   /** It is not in its last stage. */

@@ -82,7 +82,7 @@ const STALE_DAYS = 120
 const LATELY = { sds: 1.8, sdsOfGrowing: 0.8, share: 0.03 }
 const FROM_BEST = { sds: 2.4, share: 0.04, goesOn: 0.8 }
 const SURE = { sds: 2.8, goesOn: 1.3 }
-const TWO_SIDED_95 = 1.96
+export const TWO_SIDED_95 = 1.96
 
 function latelyOf(days: readonly Smoothed[]): Smoothed[] {
   const last = days.at(-1)?.day ?? 0

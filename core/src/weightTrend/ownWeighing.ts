@@ -1,6 +1,5 @@
 import type { Logged } from './localTrend.ts'
 import type { Weighing } from './weighing.ts'
-import type { Filtered } from './weightTrend.ts'
 import { filtered } from './weightTrend.ts'
 
 /** What the sheet says of scatter is worth so many readings of this one's own. */
@@ -16,14 +15,10 @@ interface Own {
   likelihood: number
 }
 
-function filteredAll(runs: readonly (readonly Logged[])[], weighing: Weighing): Filtered[] {
-  return runs.map((run) => filtered(run, weighing))
-}
-
 /** The scale of all variances that goes with a way of wandering, and how likely both are. */
 function ownAt(runs: readonly (readonly Logged[])[], { r, q }: Weighing, decade: number): Own {
   const ratio = q * 10 ** decade
-  const told = filteredAll(runs, { r, q: ratio })
+  const told = runs.map((run) => filtered(run, { r, q: ratio }))
   const surprises = told.flatMap((one) => one.surprises)
   const squares = surprises.reduce((sum, one) => sum + one * one, 0)
   const count = SHEET_WORTH + surprises.length

@@ -1,5 +1,6 @@
 import type { Day } from '../time/day.ts'
 import type { WeightPath } from './fall.ts'
+import { TWO_SIDED_95 } from './fall.ts'
 import { ahead, isTrend } from './localTrend.ts'
 
 /** The smoothed weight of a day, grams, with the limits between which it lies nineteen times of twenty. */
@@ -10,7 +11,6 @@ export interface WeightBand {
   high: number
 }
 
-const TWO_SIDED_95 = 1.96
 /** Ahead of the last weighing the band is drawn in such steps. */
 const STEP_DAYS = 7
 

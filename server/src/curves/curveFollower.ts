@@ -1,17 +1,13 @@
 import type { Entry } from '@kobrin/core'
 import { isAmendment } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import type { FeedRow } from '../feed/rows.ts'
+import { entryOf } from '../entries/rows.ts'
 import type { Follower } from '../followers/follower.ts'
 import { residentCurve } from './tables.ts'
 
 /** Whether a curve may be another one after it: a weight, a stage with other limits, or a word about either. */
 function bearsOnCurve(entry: Entry): boolean {
   return entry.kind === 'weighed' || entry.kind === 'staged' || isAmendment(entry)
-}
-
-function told({ told }: FeedRow): Entry {
-  return JSON.parse(told) as Entry
 }
 
 /** Whose curve is to be fitted anew. */
@@ -23,7 +19,7 @@ export const curveFollower: Follower = {
     )
   },
   async absorb(tx, rows) {
-    const entries = rows.filter(({ of }) => of === 'resident').map(told)
+    const entries = rows.filter(({ of }) => of === 'resident').map(entryOf)
     const due = new Set(entries.filter(bearsOnCurve).map(({ subject }) => subject))
     if (due.size === 0) return
     await tx

@@ -4,4 +4,6 @@ import { register } from 'tsx/esm/api'
 // A worker begins without what lets the server read TypeScript.
 register()
 const { offItsOwnCurve } = await import('@kobrin/core')
-parentPort?.on('message', (histories) => parentPort?.postMessage(histories.map(offItsOwnCurve)))
+parentPort?.on('message', (histories) =>
+  parentPort?.postMessage(histories.map((history) => history && offItsOwnCurve(history))),
+)

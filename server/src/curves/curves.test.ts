@@ -45,7 +45,7 @@ const state = async () =>
 
 /** The same here, for whoever does not ask whether it is done beside. */
 const fittingHere: CurvesHere['fitting'] = {
-  fit: (histories) => Promise.resolve(histories.map(offItsOwnCurve)),
+  fit: (histories) => Promise.resolve(histories.map((history) => history && offItsOwnCurve(history))),
   close: () => Promise.resolve(),
 }
 

@@ -67,10 +67,7 @@ async function fitPage(
       if (rows.length === 0) return 0
       const histories: (WeightHistory | null)[] = []
       for (const { id } of rows) histories.push(await weightsOf(tx, id, known))
-      const fitted = await fitting.fit(
-        histories.map((history) => history ?? { readings: [], weighing: { r: 1, q: 0 } }),
-        signal,
-      )
+      const fitted = await fitting.fit(histories, signal)
       const fittedAt = now().toISOString()
       for (const [index, { id }] of rows.entries())
         await tx

@@ -3,8 +3,8 @@ import { Worker } from 'node:worker_threads'
 import type { OffCurve, WeightHistory } from '@kobrin/core'
 
 export interface Fitting {
-  /** In the order of the histories. Throws when it is told to stop, or when the worker fails. */
-  fit: (histories: readonly WeightHistory[], signal: AbortSignal) => Promise<(OffCurve | null)[]>
+  /** In the order of the histories, null of none. Throws when it is told to stop, or when the worker fails. */
+  fit: (histories: readonly (WeightHistory | null)[], signal: AbortSignal) => Promise<(OffCurve | null)[]>
   close: () => Promise<void>
 }
 

@@ -15,18 +15,22 @@ import { t } from './words.ts'
 const people = usePeople()
 const { answer, complaint, again } = useAskedCurves()
 const LOOK_MS = 2_000
+const of = computed(() => answer.value?.of ?? 0)
 const waiting = computed(() => answer.value?.waiting ?? 0)
-const done = computed(() => {
-  const of = answer.value?.of ?? 0
-  return of === 0 ? 100 : Math.floor((100 * (of - waiting.value)) / of)
-})
+const says = computed(() =>
+  t(waiting.value > 0 ? 'waiting' : 'allFitted', { waiting: waiting.value, of: of.value }),
+)
+const done = computed(() =>
+  of.value === 0 ? 100 : Math.floor((100 * (of.value - waiting.value)) / of.value),
+)
 useIntervalFn(() => waiting.value > 0 && again(), LOOK_MS)
 
-const telling = useTold((route: typeof OFFICE_ROUTES.fitAnew | typeof OFFICE_ROUTES.stopFitting) =>
-  call(route),
-)
-async function tell(route: typeof OFFICE_ROUTES.fitAnew | typeof OFFICE_ROUTES.stopFitting): Promise<void> {
-  await telling.told(route)
+/** What it can be told now. */
+const next = computed(() => (waiting.value > 0 ? 'stopFitting' : 'fitAnew'))
+const telling = useTold((what: 'stopFitting' | 'fitAnew') => call(OFFICE_ROUTES[what]))
+
+async function tell(): Promise<void> {
+  await telling.told(next.value)
   again()
 }
 </script>
@@ -34,26 +38,15 @@ async function tell(route: typeof OFFICE_ROUTES.fitAnew | typeof OFFICE_ROUTES.s
 <template>
   <div class="fits no-print">
     <template v-if="answer">
-      <p class="quiet" role="status">
-        {{ t(waiting > 0 ? 'waiting' : 'allFitted', { waiting, of: answer.of }) }}
-      </p>
-      <ProgressBar v-if="waiting > 0" :value="done" :aria-label="t('waiting', { waiting, of: answer.of })" />
-      <template v-if="may(people.role, 'editSheets')">
-        <Button
-          v-if="waiting > 0"
-          severity="secondary"
-          :disabled="telling.busy.value"
-          @click="tell(OFFICE_ROUTES.stopFitting)"
-          >{{ t('stopFitting') }}</Button
-        >
-        <Button
-          v-else
-          severity="secondary"
-          :disabled="telling.busy.value"
-          @click="tell(OFFICE_ROUTES.fitAnew)"
-          >{{ t('fitAnew') }}</Button
-        >
-      </template>
+      <p class="quiet" role="status">{{ says }}</p>
+      <ProgressBar v-if="waiting > 0" :value="done" :aria-label="says" />
+      <Button
+        v-if="may(people.role, 'editSheets')"
+        severity="secondary"
+        :disabled="telling.busy.value"
+        @click="tell"
+        >{{ t(next) }}</Button
+      >
     </template>
     <Wrong :says="complaint || telling.complaint.value" />
   </div>
