@@ -25,6 +25,9 @@ interface WaitingSchema extends DBSchema {
   photos: { key: string; value: WaitingPhoto }
 }
 
+/** A picture came to wait here, or left. */
+export type PhotoChange = { type: 'came'; id: string } | { type: 'left'; id: string }
+
 /** Where waiting entries lie while the page is closed. */
 export interface WaitingStore {
   all: () => Promise<Waiting[]>
@@ -38,6 +41,8 @@ export interface WaitingStore {
   photo: (id: string) => Promise<WaitingPhoto | undefined>
   photoIds: () => Promise<string[]>
   removePhoto: (id: string) => Promise<void>
+  /** Reports every picture that comes or leaves, in this page and in others of this browser. Answers how to stop. */
+  onPhoto: (hear: (change: PhotoChange) => void) => () => void
 }
 
 /** Since the second, pictures wait here too. */
@@ -90,8 +95,28 @@ function reopening(name: string, open: typeof openDB): WithDb {
   }
 }
 
+/** Reports to everybody who opened the same store, in this page or another one of this browser. */
+function createReports(name: string) {
+  const channel = new BroadcastChannel(`${name} photos`)
+  const listeners = new Set<(change: PhotoChange) => void>()
+  const hear = (change: PhotoChange) => listeners.forEach((listener) => listener(change))
+  channel.addEventListener('message', ({ data }) => hear(data as PhotoChange))
+  return {
+    tell(change: PhotoChange): void {
+      hear(change)
+      // A channel does not hear itself.
+      channel.postMessage(change)
+    },
+    listen(listener: (change: PhotoChange) => void): () => void {
+      listeners.add(listener)
+      return () => listeners.delete(listener)
+    },
+  }
+}
+
 export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB): WaitingStore {
   const withDb = reopening(name, open)
+  const reports = createReports(name)
 
   async function change(uid: string, changed: (row: Waiting) => Waiting): Promise<void> {
     await withDb(async (db) => {
@@ -120,9 +145,15 @@ export function createWaitingStore(name = 'kobrin', open: typeof openDB = openDB
     putPhoto: (id, photo) =>
       withDb(async (db) => {
         await db.put('photos', photo, id)
+        reports.tell({ type: 'came', id })
       }),
     photo: (id) => withDb((db) => db.get('photos', id)),
     photoIds: () => withDb((db) => db.getAllKeys('photos')),
-    removePhoto: (id) => withDb((db) => db.delete('photos', id)),
+    removePhoto: (id) =>
+      withDb(async (db) => {
+        await db.delete('photos', id)
+        reports.tell({ type: 'left', id })
+      }),
+    onPhoto: reports.listen,
   }
 }

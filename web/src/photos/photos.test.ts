@@ -4,6 +4,7 @@ import type { Entry } from '@kobrin/core'
 import { beforeEach, describe, expect, it } from 'vitest'
 import { createWaitingStore } from '../entries/waitingStore.ts'
 import type { WaitingStore } from '../entries/waitingStore.ts'
+import { picturesHere } from './picturesHere.ts'
 import { createSending } from './sending.ts'
 import { wrongWith } from './usePhotos.ts'
 
@@ -100,5 +101,54 @@ describe('a file that was chosen', () => {
     [file('image/jpeg', PHOTO_BYTES + 1), opens, /larger than 40 MB/],
   ])('%o is told what is wrong with it', async (one, read, says) => {
     expect(await wrongWith(one, read)).toMatch(says)
+  })
+})
+
+describe('what waits here to be sent', () => {
+  /** Opens the same store once more, as another part of the page or another tab does. */
+  const openAgain = () => createWaitingStore(`photos ${names}`)
+  const addresses = { make: () => 'blob:here', free: () => undefined }
+  const photo = { bytes, type: 'image/jpeg', at: 0 }
+
+  it('is no longer here once it left, however long after its entry was kept it is removed', async () => {
+    await store.putPhoto('a', photo)
+    const shown = picturesHere(openAgain(), addresses)
+    await shown.recall()
+    expect([...shown.here.keys()]).toEqual(['a'])
+    // Its entry was kept and counts as sent; the removal itself is held back.
+    await new Promise((resolve) => setTimeout(resolve, 30))
+    expect(shown.here.has('a')).toBe(true)
+    await sending().photos.forget(speaksOf('a'))
+    await expect.poll(() => shown.here.has('a')).toBe(false)
+    shown.stop()
+  })
+
+  it('is shown where another tab took it', async () => {
+    const shown = picturesHere(openAgain(), addresses)
+    await store.putPhoto('b', photo)
+    await expect.poll(() => shown.here.get('b')).toBe('blob:here')
+    shown.stop()
+  })
+
+  it('does not come back when it left while it was being read', async () => {
+    let answer: (read: typeof photo) => void = () => undefined
+    let report: Parameters<WaitingStore['onPhoto']>[0] = () => undefined
+    const shown = picturesHere(
+      {
+        photoIds: async () => ['c'],
+        photo: () => new Promise((resolve) => (answer = resolve)),
+        onPhoto: (hear) => {
+          report = hear
+          return () => undefined
+        },
+      },
+      addresses,
+    )
+    const recalling = shown.recall()
+    await new Promise((resolve) => setTimeout(resolve, 0))
+    report({ type: 'left', id: 'c' })
+    answer(photo)
+    await recalling
+    expect(shown.here.has('c')).toBe(false)
   })
 })

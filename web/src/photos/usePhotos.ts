@@ -1,10 +1,9 @@
 import { addressOf, PHOTO_BYTES, PHOTO_ROUTES } from '@kobrin/contract'
 import { defineStore } from 'pinia'
 import { v7 as uuidv7 } from 'uuid'
-import { shallowReactive, watch } from 'vue'
-import { useRecord } from '../entries/useRecord.ts'
 import { createWaitingStore } from '../entries/waitingStore.ts'
 import { sendFile } from '../wire/call.ts'
+import { picturesHere } from './picturesHere.ts'
 import { t } from './words.ts'
 
 const MB = 1024 * 1024
@@ -29,35 +28,9 @@ export async function wrongWith(
 
 /** Pictures as this device knows them: those that wait here to be sent, and those of the house. */
 export const usePhotos = defineStore('photos', () => {
-  const record = useRecord()
   const store = createWaitingStore()
-  /** Where those that wait are shown from. */
-  const here = shallowReactive(new Map<string, string>())
-
-  function show(id: string, file: Blob): void {
-    if (!here.has(id)) here.set(id, URL.createObjectURL(file))
-  }
-
-  async function look(): Promise<void> {
-    const ids = new Set(await store.photoIds().catch(() => [...here.keys()]))
-    for (const [id, url] of here)
-      if (!ids.has(id)) {
-        here.delete(id)
-        // Whoever shows it has to take the one of the house first.
-        setTimeout(() => URL.revokeObjectURL(url), 10_000)
-      }
-    for (const id of ids) {
-      if (here.has(id)) continue
-      const photo = await store.photo(id).catch(() => undefined)
-      if (photo) show(id, new Blob([photo.bytes], { type: photo.type }))
-    }
-  }
-
-  watch(
-    () => record.waitingCount,
-    () => void look(),
-    { immediate: true },
-  )
+  const { here, show, recall } = picturesHere(store)
+  void recall()
 
   /** Keeps a picture on this device, from where it goes the way of the entry that speaks of it. Where the device has
    * no room it is sent at once. Answers its name. Throws what keeps it from being kept, in words. */
