@@ -158,3 +158,27 @@ describe('the other cadences', () => {
     })
   })
 })
+
+describe('fixed days with a tolerance', () => {
+  const tuesdayAndFriday: Cadence = { type: 'weekdays', on: [2, 5], tolerance: 1 }
+  const tuesday = Array.from({ length: 7 }, (_, at) => 20_000 + at).find((day) => weekdayOf(day) === 2) ?? 0
+  const on = (after: number, done: number | null) =>
+    dueness(tuesdayAndFriday, {
+      day: tuesday + after,
+      lastDone: done === null ? null : tuesday + done,
+      since: 0,
+    })
+
+  it('may be done the day before, and are done then', () => {
+    expect(on(-1, -4).status).toBe('open')
+    expect(on(-1, -1)).toMatchObject({ status: 'notYet', dueOn: tuesday + 3 })
+    expect(on(0, -1)).toMatchObject({ status: 'notYet', dueOn: tuesday + 3 })
+    expect(on(3, -1).status).toBe('due')
+  })
+
+  it('are not done by what was done two days before, nor by what was done for the one before', () => {
+    expect(on(0, -2).status).toBe('due')
+    const daily: Cadence = { type: 'weekdays', on: [1, 2], tolerance: 1 }
+    expect(dueness(daily, { day: tuesday, lastDone: tuesday - 1, since: 0 }).status).toBe('due')
+  })
+})

@@ -41,14 +41,27 @@ function judged(day: Day, dueOn: Day, interval: number, tolerance: number): Duen
  * until the next one takes its place. */
 function scheduled(facts: DuenessFacts, tolerance: number, falls: (day: Day) => boolean): Dueness {
   const { day, lastDone, since, notBefore } = facts
-  let current = day
-  while (current > day - 7 && !falls(current)) current -= 1
-  let next = day + 1
-  while (!falls(next)) next += 1
-  const missed = falls(current) && current >= since && (lastDone === null || lastDone < current)
+  const before = (from: Day): Day => {
+    let at = from - 1
+    while (at > from - 8 && !falls(at)) at -= 1
+    return at
+  }
+  const after = (from: Day): Day => {
+    let at = from + 1
+    while (!falls(at)) at += 1
+    return at
+  }
+  // Done inside its tolerance before its day, and not for the one before it, it is done.
+  const isDone = (on: Day) =>
+    lastDone !== null && (lastDone >= on || (lastDone >= on - tolerance && lastDone > before(on)))
+  const current = falls(day) ? day : before(day)
+  const next = after(day)
+  const missed = falls(current) && current >= since && !isDone(current)
   if (!missed || (notBefore != null && day < notBefore)) {
-    const dueOn = Math.max(next, notBefore ?? next)
-    return { status: 'notYet', dueOn, daysOver: 0, lateness: 0 }
+    const open = isDone(next) ? after(next) : next
+    const dueOn = Math.max(open, notBefore ?? open)
+    const isOpen = dueOn === next && day >= next - tolerance && next >= since
+    return { status: isOpen ? 'open' : 'notYet', dueOn, daysOver: 0, lateness: 0 }
   }
   return judged(day, current, next - current, tolerance)
 }

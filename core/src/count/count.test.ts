@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { entryOn, FIRST_DAY, NEWCOMER, told, uidOf } from '../testing/histories.ts'
 import { planOf } from '../testing/plans.ts'
 import { residentDay } from '../walk/residentDay.ts'
-import { countOf } from './countOf.ts'
+import { countOf } from './howMany.ts'
 
 const [HERE, THERE] = [uidOf(1), uidOf(2)]
 const arrived = entryOn(0, 'arrived', { enclosure: HERE })

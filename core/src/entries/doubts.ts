@@ -8,6 +8,7 @@ import { SCALES } from '../readings/quantity.ts'
 import type { RestObstacle } from '../rest/obstacles.ts'
 import { obstaclesToRest } from '../rest/obstacles.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
+import { lastOffered } from '../feeding/feedLine.ts'
 import { own } from '../subjects/own.ts'
 
 /** Something in a value that should be asked about, kindly, before it is kept. */
@@ -111,7 +112,7 @@ export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): D
       return draft.payload.hold === 'winterRest' ? restDoubt({ day, state, plan }) : null
     case 'fed': {
       const { count, duty } = draft.payload
-      const last = own(state.feeding.lines, duty ?? 'feed')?.lastOffer?.count
+      const last = lastOffered(own(state.feeding.lines, duty ?? 'feed'))?.count
       if (count === undefined || last === undefined || count <= last * HUGE || count < 10) return null
       return { code: 'hugeAmount', value: count, usual: last, unit: 'pieces' }
     }

@@ -1,13 +1,13 @@
 import type { Fact } from '../subjects/families.ts'
-import { kindOf } from '../subjects/families.ts'
+import { kindNamed } from '../subjects/families.ts'
 import type { Touch } from '../subjects/kind.ts'
 
 /** The other subjects that a fact, or what would replace it, is about as well. */
 export function touchesOf({ kind, payload }: Pick<Fact, 'kind' | 'payload'>): Touch[] {
-  return kindOf(kind).touches?.(payload) ?? []
+  return kindNamed(kind)?.touches?.(payload) ?? []
 }
 
 /** Whether a subject begins with a fact of this kind. */
 export function founds({ kind }: Pick<Fact, 'kind'>): boolean {
-  return kindOf(kind).founds === true
+  return kindNamed(kind)?.founds === true
 }

@@ -1,20 +1,21 @@
 import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
+import { residentKind, withDone } from '../residents/residentKind.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { Happening } from '../subjects/kind.ts'
-import { aliveBy, goneBy, residentKind, withDone } from '../residents/residentKind.ts'
-import { duty } from '../subjects/values.ts'
-import { habitAfter } from './habit.ts'
-import { decided, LEFTOVER_DAYS, NO_FEEDS, withdrawn } from './feedLine.ts'
-import type { FeedingState } from './feedingState.ts'
+import { markOf } from '../subjects/mark.ts'
 import { own } from '../subjects/own.ts'
+import { duty } from '../subjects/values.ts'
+import type { Sighting } from '../looking/sightings.ts'
+import { openOffer, withLeftover } from './feedLine.ts'
+import { wasEaten } from './offerSum.ts'
 
-/** From this share left over, a meal left in place was not eaten. */
-const UNEATEN_FRACTION = 0.9
 const USUALLY_LEFT = { empty: 0, leftovers: 0.5, full: 1 } as const
 
 /** The duty whose bowl holds water and no food. */
 const WATER = 'water'
+/** The feeding duty where none is named and nothing lies open. */
+const FEED = 'feed'
 
 const Payload = z.strictObject({
   duty,
@@ -22,51 +23,35 @@ const Payload = z.strictObject({
   leftFraction: z.optional(z.number().check(z.minimum(0), z.maximum(1))),
   refilled: z.optional(z.boolean()),
 })
+type Bowl = Happening<z.infer<typeof Payload>>
 
-function leftOver({ found, leftFraction }: Pick<z.infer<typeof Payload>, 'found' | 'leftFraction'>): number {
+function leftOver({ found, leftFraction }: Bowl['payload']): number {
   return found === 'empty' ? 0 : (leftFraction ?? USUALLY_LEFT[found])
 }
 
-function feedingAfter(
-  feeding: FeedingState,
-  answered: string,
-  day: number,
-  { found, leftFraction, refilled = false }: z.infer<typeof Payload>,
-): FeedingState {
-  if (answered === WATER)
-    return { ...feeding, bowls: { ...feeding.bowls, [answered]: { day, found, refilled } } }
-  const left = leftOver({ found, ...(leftFraction !== undefined && { leftFraction }) })
-  const line = own(feeding.lines, answered) ?? NO_FEEDS
-  const uneaten = left >= UNEATEN_FRACTION ? withdrawn(line, day) : null
-  const judged = uneaten ?? decided(line)
-  const portion = judged.portion && {
-    ...judged.portion,
-    leftFraction: left,
-    cleared: left === 0 ? judged.portion.cleared + 1 : 0,
-  }
-  return {
-    ...feeding,
-    today: uneaten ? feeding.today.filter(({ uid }) => uid !== uneaten.lastOffer?.uid) : feeding.today,
-    bowls: { ...feeding.bowls, [answered]: { day, found, refilled } },
-    lines: { ...feeding.lines, [answered]: { ...judged, portion } },
-  }
+function momentOf({ day, occurredAt }: Bowl): { day: number; at: string } {
+  return { day, at: occurredAt }
 }
 
-/** What the bowl says of whoever was not seen at it, and of its appetite. */
-function met(
-  state: ResidentState,
-  answered: string,
-  fact: Happening<z.infer<typeof Payload>>,
-): ResidentState {
+/** The duty whose food was looked at: the one named, else the one with an offer that nobody has looked at yet. */
+function answeredBy(state: ResidentState, fact: Bowl): string {
+  const { duty: named } = fact.payload
+  if (named !== undefined) return named
+  const open = Object.entries(state.feeding.lines)
+    .map(([line, known]) => ({ line, offer: openOffer(known, momentOf(fact)) }))
+    .filter(({ offer }) => offer && wasEaten(offer) === null)
+    .sort((a, b) => ((a.offer?.at ?? '') < (b.offer?.at ?? '') ? 1 : -1))
+  return open[0]?.line ?? FEED
+}
+
+/** What a bowl shows of an animal that was not seen at it. */
+export function shownByBowl(state: ResidentState, fact: Bowl): Sighting | null {
+  const answered = answeredBy(state, fact)
   const { found } = fact.payload
-  if (answered === WATER) return found === 'full' ? goneBy(state, 'full') : aliveBy(state, fact)
-  const offered = own(state.feeding.lines, answered)?.lastOffer
-  const wasLeft = offered?.outcome === 'left' && fact.day - offered.day <= LEFTOVER_DAYS
-  if (!wasLeft) return found === 'empty' ? aliveBy(state, fact) : state
-  const eaten = leftOver(fact.payload) < UNEATEN_FRACTION
-  const habit = habitAfter(state, eaten)
-  const after = eaten ? aliveBy(state, fact) : goneBy(state, 'untouched')
-  return { ...after, feeding: { ...after.feeding, ...(habit && { habit }) } }
+  if (answered === WATER) return found === 'full' ? 'full' : 'alive'
+  const offer = openOffer(own(state.feeding.lines, answered), momentOf(fact))
+  if (!offer) return found === 'empty' ? 'alive' : null
+  return wasEaten({ ...offer, found: { ...markOf(fact), left: leftOver(fact.payload) } }) ? 'alive' : 'untouched'
 }
 
 /** The bowl or the feeding place as it was found. */
@@ -74,8 +59,13 @@ export const bowl = residentKind({
   payload: Payload,
   recordedBy: HANDS,
   fold(state, fact) {
-    const { duty: answered = 'feed' } = fact.payload
-    const done = withDone(met(state, answered, fact), `${answered}:bowl`, fact)
-    return { ...done, feeding: feedingAfter(done.feeding, answered, fact.day, fact.payload) }
+    const answered = answeredBy(state, fact)
+    const { found, refilled = false } = fact.payload
+    const done = withDone(state, `${answered}:bowl`, fact)
+    const bowls = { ...state.feeding.bowls, [answered]: { ...markOf(fact), found, refilled } }
+    const line = own(state.feeding.lines, answered)
+    if (answered === WATER || !line) return { ...done, feeding: { ...state.feeding, bowls } }
+    const looked = withLeftover(line, { ...markOf(fact), left: leftOver(fact.payload) })
+    return { ...done, feeding: { lines: { ...state.feeding.lines, [answered]: looked }, bowls } }
   },
 })

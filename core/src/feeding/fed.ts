@@ -1,18 +1,18 @@
 import * as z from 'zod/mini'
 import { HANDS } from '../people/role.ts'
-import { goneBy, residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import { residentKind, withDone } from '../residents/residentKind.ts'
+import type { ResidentState } from '../residents/residentState.ts'
+import { holdOfSign } from '../skin/holdOfSign.ts'
 import type { Happening } from '../subjects/kind.ts'
 import { markOf } from '../subjects/mark.ts'
-import { confirmed, duty, text, Uid, word } from '../subjects/values.ts'
-import { habitAfter } from './habit.ts'
-import { isMeal, lineAfter, NO_FEEDS } from './feedLine.ts'
-import type { FeedingState, ItemHistory, Offer } from './feedingState.ts'
-import { FeedOutcome, mealsIn } from './feedingState.ts'
-import type { ResidentState } from '../residents/residentState.ts'
 import { own } from '../subjects/own.ts'
-
-/** Days of offers kept per food: caps are counted over any 7 days. */
-const CAP_WINDOW_DAYS = 7
+import { confirmed, duty, text, Uid, word } from '../subjects/values.ts'
+import type { HoldKind } from '../holds/holdKind.ts'
+import { standsOn } from '../holds/holdsState.ts'
+import { NO_FEEDS, openOffer, withLeftover, withOffer } from './feedLine.ts'
+import type { FeedLine, Offer } from './feedingState.ts'
+import { FeedOutcome } from './feedingState.ts'
+import { isMeal } from './offerSum.ts'
 
 const Payload = z.strictObject({
   duty,
@@ -23,13 +23,40 @@ const Payload = z.strictObject({
   supplements: z.optional(z.array(word(40)).check(z.maxLength(6))),
   outcome: FeedOutcome,
   why: z.optional(text),
+  inSight: z
+    .optional(z.literal(true))
+    .check(z.describe('It was seen while it was offered, whether or not it took anything.')),
+  uneaten: z
+    .optional(z.literal(true))
+    .check(z.describe('What was offered before still lay there untouched.')),
   lot: z.optional(Uid).check(z.describe('The batch it was taken from.')),
   confirmed,
 })
 type Fed = Happening<z.infer<typeof Payload>>
 
-function offerOf(fact: Fed): Offer {
-  const { item, size, count, grams, outcome, why } = fact.payload
+/** What keeps an animal from eating whatever its appetite: refusals then say nothing of its habit. */
+const NOT_EATING: readonly HoldKind[] = [
+  'winterRest',
+  'fasting',
+  'gravid',
+  'incubating',
+  'settling',
+  'vetOrder',
+  'inBlue',
+  'premolt',
+  'sealedIn',
+  'soft',
+]
+
+function isKeptFromEating({ skin, holds }: Pick<ResidentState, 'skin' | 'holds'>, day: number): boolean {
+  return (
+    (skin.sign !== null && holdOfSign(skin.sign.stage) !== null) ||
+    holds.said.some((said) => NOT_EATING.includes(said.hold) && standsOn(said, day))
+  )
+}
+
+function offerOf(state: ResidentState, fact: Fed): Offer {
+  const { item, size, count, grams, supplements, outcome, why } = fact.payload
   return {
     ...markOf(fact),
     item,
@@ -37,63 +64,35 @@ function offerOf(fact: Fed): Offer {
     ...(size !== undefined && { size }),
     ...(count !== undefined && { count }),
     ...(grams !== undefined && { grams }),
+    ...(supplements?.length && { supplements }),
     ...(why !== undefined && { why }),
+    ...(isKeptFromEating(state, fact.day) && { apart: true as const }),
   }
 }
 
-function itemAfter(history: ItemHistory | undefined, day: number, outcome: Offer['outcome']): ItemHistory {
-  const { days, taken, refusedInRow } = history ?? { days: [], taken: 0, refusedInRow: 0 }
-  return {
-    days: [...days.filter((offered) => offered > day - CAP_WINDOW_DAYS).slice(-CAP_WINDOW_DAYS), day],
-    taken: outcome === 'taken' || outcome === 'part' ? taken + 1 : taken,
-    refusedInRow: outcome === 'refused' ? refusedInRow + 1 : outcome === 'left' ? refusedInRow : 0,
-  }
-}
-
-function feedingAfter(feeding: FeedingState, fact: Fed, answered: string): FeedingState {
-  const offer = offerOf(fact)
-  const lines = { ...feeding.lines, [answered]: lineAfter(own(feeding.lines, answered) ?? NO_FEEDS, offer) }
-  if (offer.outcome === 'notOffered') return { ...feeding, lines }
-  const items = {
-    ...feeding.items,
-    [offer.item]: itemAfter(own(feeding.items, offer.item), fact.day, offer.outcome),
-  }
-  if (!isMeal(offer)) return { ...feeding, lines, items }
-  const bowl = own(feeding.bowls, answered)
-  const given = { day: fact.day, meals: mealsIn({ lines }) }
-  const supplements = (fact.payload.supplements ?? []).map((name) => [name, given] as const)
-  return {
-    ...feeding,
-    lines,
-    items,
-    today: [...feeding.today.filter(({ day }) => day === fact.day), { ...markOf(fact), duty: answered }],
-    supplements: { ...feeding.supplements, ...Object.fromEntries(supplements) },
-    bowls: bowl ? { ...feeding.bowls, [answered]: { ...bowl, refilled: true } } : feeding.bowls,
-  }
-}
-
-/** Whoever eats in view is seen; what is refused by somebody nobody sees may have been left untouched. */
-function met(state: ResidentState, fact: Fed): ResidentState {
-  const { outcome } = fact.payload
-  if (outcome === 'taken' || outcome === 'part') return seenBy(state, fact)
-  return outcome === 'refused' ? goneBy(state, 'untouched') : state
-}
-
-/** Food was offered. Eaten in view, the animal was seen as well. */
+/** Food was offered, or somebody came to offer it and did not. */
 export const fed = residentKind({
   payload: Payload,
   recordedBy: HANDS,
   touches: ({ lot, count, grams }) => {
-    const amount = count ?? grams
-    return lot === undefined
-      ? []
-      : [{ family: 'lot', subject: lot, how: 'eaten', ...(amount !== undefined && { amount }) }]
+    if (lot === undefined) return []
+    const amount = count !== undefined ? { amount: count } : grams !== undefined ? { amount: grams } : {}
+    return [{ family: 'lot', subject: lot, how: 'eaten', ...amount }]
   },
   fold(state, fact) {
-    const { duty: answered = 'feed', outcome } = fact.payload
-    const done = withDone(met(state, fact), answered, fact)
-    const habit =
-      outcome === 'left' || outcome === 'notOffered' ? undefined : habitAfter(state, isMeal({ outcome }))
-    return { ...done, feeding: { ...feedingAfter(state.feeding, fact, answered), ...(habit && { habit }) } }
+    // Whoever is dead or gone eats nothing here.
+    if (state.stay.ended) return state
+    const { duty: answered = 'feed', uneaten } = fact.payload
+    const before = own(state.feeding.lines, answered) ?? NO_FEEDS
+    const found = uneaten && openOffer(before, { day: fact.day, at: fact.occurredAt })
+    const looked: FeedLine = found ? withLeftover(before, { ...markOf(fact), left: 1 }) : before
+    const offer = offerOf(state, fact)
+    const bowl = own(state.feeding.bowls, answered)
+    const bowls =
+      bowl && isMeal(offer)
+        ? { ...state.feeding.bowls, [answered]: { ...bowl, refilled: true } }
+        : state.feeding.bowls
+    const lines = { ...state.feeding.lines, [answered]: withOffer(looked, offer) }
+    return { ...withDone(state, answered, fact), feeding: { lines, bowls } }
   },
 })

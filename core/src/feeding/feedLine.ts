@@ -1,72 +1,103 @@
-import type { FeedLine, Meal, Offer, Portion } from './feedingState.ts'
+import { compareCursors } from '../entries/order.ts'
+import type { FeedLine, FeedingState, Leftover, Meal, Offer } from './feedingState.ts'
+import { isMeal, nothingOffered, sumAfter, sumOf, wasEaten } from './offerSum.ts'
 
-/** Meals remembered of each duty: a snack after a large meal does not end its digestion. */
-const MEALS_KEPT = 4
+/** Caps are counted over any 7 days: all offers of so many days are kept, */
+const KEPT_DAYS = 8
+/** but no more than so many, */
+const MOST_KEPT = 40
+/** and so many however long ago: a snack after a large meal does not end its digestion. */
+const LEAST_KEPT = 6
 /** How long leftovers still speak of the last meal. */
-export const LEFTOVER_DAYS = 3
+const LEFTOVER_DAYS = 3
+/** What is found within the hour lay there before: a new offer takes longer to be eaten. */
+const JUST_GIVEN_MS = 3_600_000
 
-export const NO_FEEDS: FeedLine = { lately: [], lastOffer: null, refusals: 0, meals: 0, portion: null }
+export const NO_FEEDS: FeedLine = { before: nothingOffered(), offers: [] }
 
-/** Whether an offer counts as a meal. */
-export function isMeal({ outcome }: Pick<Offer, 'outcome'>): boolean {
-  return outcome === 'taken' || outcome === 'part' || outcome === 'left'
+/** The line with its oldest offers added up. */
+function shortened({ before, offers }: FeedLine): FeedLine {
+  const newest = offers.at(-1)?.day ?? 0
+  const recent = offers.filter(({ day }) => newest - day < KEPT_DAYS).length
+  const kept = Math.min(MOST_KEPT, Math.max(LEAST_KEPT, recent))
+  const old = offers.slice(0, -kept)
+  return { before: old.reduce(sumAfter, before), offers: offers.slice(-kept) }
 }
 
-function portionAfter(portion: Portion | null, grams: number | undefined): Portion | null {
-  if (grams === undefined) return portion
-  return { grams, cleared: portion?.grams === grams ? portion.cleared : 0, leftFraction: null }
+function inOrder(a: Offer, b: Offer): number {
+  return compareCursors({ at: a.at, uid: a.uid }, { at: b.at, uid: b.uid })
 }
 
-function mealOf({ day, at, by, uid, grams }: Offer): Meal {
-  return { day, at, by, uid, ...(grams !== undefined && { grams }) }
+export function withOffer(line: FeedLine, offer: Offer): FeedLine {
+  return shortened({ ...line, offers: [...line.offers, offer].sort(inOrder) })
 }
 
-type Row = Pick<FeedLine, 'refusals' | 'refusedFrom'>
-
-function rowOf({ refusals, refusedFrom }: Row): Row {
-  return { refusals, ...(refusedFrom !== undefined && { refusedFrom }) }
+/** The offer that what lies there is left of: the last one of these days, unless it was only just given and the one
+ * before it is still open. */
+function offerFound({ offers }: FeedLine, { day, at }: Pick<Leftover, 'day' | 'at'>): Offer | undefined {
+  const lately = offers.filter(
+    (offer) => offer.outcome !== 'notOffered' && day - offer.day <= LEFTOVER_DAYS && offer.at <= at,
+  )
+  const last = lately.at(-1)
+  const before = lately.at(-2)
+  const isNew = last !== undefined && Date.parse(at) - Date.parse(last.at) < JUST_GIVEN_MS
+  return isNew && before && wasEaten(before) === null ? before : last
 }
 
-/** What was left to find and not looked at for so many days was eaten, as far as anybody knows. */
-const UNDECIDED_DAYS = 1
-
-/** Refusals in a row as they stand on a day: a meal left in place last night neither ends nor lengthens the row. */
-export function refusalsOn({ lastOffer, undecided, ...line }: FeedLine, day: number): Row {
-  if (undecided && lastOffer && day - lastOffer.day <= UNDECIDED_DAYS) return undecided
-  return rowOf(line)
+/** The line once somebody found what was left of an offer. */
+export function withLeftover(line: FeedLine, found: Leftover): FeedLine {
+  const offer = offerFound(line, found)
+  if (!offer) return line
+  return { ...line, offers: line.offers.map((one) => (one === offer ? { ...one, found } : one)) }
 }
 
-/** The line once what was left is known to be eaten. */
-export function decided({ undecided: _eaten, ...line }: FeedLine): FeedLine {
-  return line
+/** The offer that a look at the bowl speaks of, where it was left to find and nobody has looked. */
+export function openOffer(line: FeedLine | undefined, found: Pick<Leftover, 'day' | 'at'>): Offer | null {
+  const offer = line && offerFound(line, found)
+  return offer?.outcome === 'left' ? offer : null
 }
 
-export function lineAfter(line: FeedLine, offer: Offer): FeedLine {
-  if (offer.outcome === 'notOffered') return { ...line, lastOffer: offer }
-  const { undecided: _known, refusedFrom, ...before } = line
-  const offered = { ...before, lastOffer: offer, portion: portionAfter(line.portion, offer.grams) }
-  if (!isMeal(offer))
-    return { ...offered, refusals: line.refusals + 1, refusedFrom: refusedFrom ?? offer.day }
-  return {
-    ...offered,
-    lately: [...line.lately, mealOf(offer)].slice(-MEALS_KEPT),
-    refusals: 0,
-    meals: line.meals + 1,
-    ...(offer.outcome === 'left' && { undecided: rowOf(line) }),
+/** The last offer that was made. */
+export function lastOffered(line: FeedLine | undefined): Offer | null {
+  return line?.offers.findLast(({ outcome }) => outcome !== 'notOffered') ?? null
+}
+
+/** The last time somebody came to feed, also where nothing was offered. */
+export function lastOffer(line: FeedLine | undefined): Offer | null {
+  return line?.offers.at(-1) ?? null
+}
+
+/** The last meals of a line that are kept, oldest first. */
+export function mealsKept({ offers }: FeedLine): Offer[] {
+  return offers.filter(isMeal)
+}
+
+export function lastMealIn(line: FeedLine | undefined): Meal | null {
+  return line ? sumOf(line).lastMeal : null
+}
+
+/** Meals over all feeding duties. */
+export function mealsIn({ lines }: Pick<FeedingState, 'lines'>): number {
+  return Object.values(lines).reduce((sum, line) => sum + sumOf(line).meals, 0)
+}
+
+/** The day of the last meal over all feeding duties; null before the first. */
+export function lastMealDay({ lines }: Pick<FeedingState, 'lines'>): number | null {
+  const days = Object.values(lines).flatMap((line) => lastMealIn(line)?.day ?? [])
+  return days.length > 0 ? Math.max(...days) : null
+}
+
+/** A portion that follows its leftovers: its grams, how many of this size in a row were cleared, and the share that
+ * was left of the last of them. Null where nothing was offered by weight. */
+export function portionOf({ offers }: FeedLine): { grams: number; cleared: number; leftFraction: number | null } | null {
+  const weighed = offers.filter(({ outcome, grams }) => outcome !== 'notOffered' && grams !== undefined)
+  const last = weighed.at(-1)
+  if (last?.grams === undefined) return null
+  let cleared = 0
+  for (const { grams, found } of weighed.toReversed()) {
+    // The one that still lies there does not end the row of those before it.
+    if (grams !== last.grams || (found && found.left > 0)) break
+    if (found) cleared += 1
   }
-}
-
-/** A meal left to find that was then found uneaten was an offer, not a meal: null when this line's last
- * offer is no such meal. */
-export function withdrawn(line: FeedLine, day: number): FeedLine | null {
-  const { lastOffer, undecided, ...before } = line
-  if (lastOffer?.outcome !== 'left' || day - lastOffer.day > LEFTOVER_DAYS) return null
-  return {
-    ...before,
-    lately: line.lately.filter(({ uid }) => uid !== lastOffer.uid),
-    lastOffer: { ...lastOffer, outcome: 'refused' },
-    refusals: (undecided?.refusals ?? 0) + 1,
-    refusedFrom: undecided?.refusedFrom ?? lastOffer.day,
-    meals: line.meals - 1,
-  }
+  return { grams: last.grams, cleared, leftFraction: last.found?.left ?? null }
 }

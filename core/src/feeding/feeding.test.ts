@@ -7,7 +7,6 @@ import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
 import { CRICKETS, dutyOf, planOf } from '../testing/plans.ts'
 import { canBeAsPlanned } from '../walk/asPlanned.ts'
 import { residentDay } from '../walk/residentDay.ts'
-import { NO_FEEDS } from './feedLine.ts'
 import { mealAmount, nextPortion } from './mealAmount.ts'
 import { nextFood } from './nextFood.ts'
 import { supplementsDue } from './supplementsDue.ts'
@@ -201,7 +200,12 @@ describe('a meal for a group', () => {
   it('by grams has bounds that follow them too', () => {
     const rule: AmountRule = { by: 'portion', grams: 10, min: 5, max: 20, followsLeftovers: true, per: 4 }
     expect(meal(rule, 8).grams).toEqual([20, 20])
-    const line = { ...NO_FEEDS, portion: { grams: 40, cleared: 5, leftFraction: null } }
+    const line = told(
+      [0, 2, 4].flatMap((day) => [
+        entryOn(day, 'fed', { item: 'greens', grams: 40, outcome: 'taken' }),
+        entryOn(day + 1, 'bowl', { found: 'empty' }),
+      ]),
+    ).feeding.lines['feed']
     expect(mealAmount(rule, [], { sizes: {}, weight: null, animals: 8, line }).grams).toEqual([40, 40])
     expect(mealAmount(rule, [], { sizes: {}, weight: null, animals: 4, line }).grams).toEqual([20, 20])
   })
@@ -232,7 +236,7 @@ describe('supplements', () => {
 
   it('on a refused meal were not given', () => {
     const refused = entryOn(0, 'fed', { item: 'crickets', outcome: 'refused', supplements: ['calcium'] })
-    expect(told([refused]).feeding.supplements).toEqual({})
+    expect(supplementsDue([{ name: 'calcium', everyMeals: 9 }], told([refused]), FIRST_DAY)).toHaveLength(1)
   })
 })
 

@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { portionOf } from './feedLine.ts'
 import type { FeedLine } from './feedingState.ts'
 import type { GrowthState } from '../growth/growthState.ts'
 import { weightFact } from '../weightTrend/weightFact.ts'
@@ -87,7 +88,7 @@ export function nextPortion(
   times = 1,
 ): { grams: number; because: Reason[] } {
   const clamp = (grams: number) => Math.min(rule.max * times, Math.max(rule.min * times, grams))
-  const portion = line?.portion
+  const portion = line && portionOf(line)
   if (!rule.followsLeftovers || !portion) return { grams: clamp(rule.grams * times), because: [] }
   const { grams, cleared, leftFraction } = portion
   if (leftFraction !== null && leftFraction > TOO_MUCH_LEFT) {

@@ -2,7 +2,7 @@ import type { ResidentState } from '../residents/residentState.ts'
 import type { Food } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
-import { own } from '../subjects/own.ts'
+import { historyOf, offersOf } from './accepted.ts'
 
 /** After so many refusals in a row another food is tried first … */
 const GIVE_UP_AFTER = 3
@@ -15,17 +15,17 @@ export interface FoodChoice {
 }
 
 function barred(food: Food, state: ResidentState, day: Day): Reason | null {
-  const history = own(state.feeding.items, food.item)
+  const history = historyOf(state.feeding, food.item)
   if (!history) return null
   if (food.weeklyCap !== undefined) {
-    const offers = history.days.filter((offered) => offered > day - 7 && offered < day).length
+    const offers = offersOf(state.feeding, food.item, { from: day - 6, before: day })
     if (offers >= food.weeklyCap) return { rule: 'weeklyCap', item: food.item, cap: food.weeklyCap, offers }
   }
-  const lastDay = history.days.at(-1)
-  if (food.minGapDays !== undefined && lastDay !== undefined && day - lastDay < food.minGapDays) {
+  const { lastDay } = history
+  if (food.minGapDays !== undefined && day - lastDay < food.minGapDays) {
     return { rule: 'minGap', item: food.item, days: food.minGapDays, lastDay }
   }
-  const lately = lastDay !== undefined && day - lastDay < TRY_AGAIN_AFTER_DAYS
+  const lately = day - lastDay < TRY_AGAIN_AFTER_DAYS
   if (lately && history.refusedInRow >= GIVE_UP_AFTER) {
     return { fact: 'itemRefused', item: food.item, inRow: history.refusedInRow }
   }
@@ -47,7 +47,7 @@ export function nextFood(foods: readonly Food[], state: ResidentState, day: Day)
       if ('fact' in bar) refusedBest ??= food
       continue
     }
-    const lastDay = own(state.feeding.items, food.item)?.days.at(-1) ?? -Infinity
+    const lastDay = historyOf(state.feeding, food.item)?.lastDay ?? -Infinity
     if (best === null || lastDay < bestDay) {
       best = food
       bestDay = lastDay

@@ -1,4 +1,4 @@
-import { countOf } from '../count/countOf.ts'
+import { countOf } from '../count/howMany.ts'
 import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { Duty, Food } from '../plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'

@@ -1,8 +1,9 @@
-import { countOf } from '../count/countOf.ts'
+import { countOf } from '../count/howMany.ts'
 import { growthOver } from '../growth/expectedGrowth.ts'
 import type { Duty, Food } from '../plan/duty.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { ResidentState } from '../residents/residentState.ts'
+import { lastOffered } from './feedLine.ts'
 import { own } from '../subjects/own.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
@@ -61,7 +62,7 @@ export function otherPrey(known: Known): Verdict[] {
   if (plan.lives === 'colony') return []
   for (const duty of plan.duties) {
     if (duty.amount?.by !== 'massShare' && duty.amount?.by !== 'width') continue
-    const last = own(state.feeding.lines, duty.id)?.lastOffer
+    const last = lastOffered(own(state.feeding.lines, duty.id))
     for (const food of duty.foods ?? []) {
       const now = sizeIn(0, duty, food, known)
       const from = last?.item === food.item && last.size !== undefined ? last.size : now

@@ -4,7 +4,7 @@ import type { Evidence } from '../verdicts/evidence.ts'
 import type { Explanations } from '../verdicts/explanation.ts'
 import { daysWithoutFood, explains } from '../verdicts/explanation.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
-import { refusalsOn } from './feedLine.ts'
+import { rowOn, wasEaten } from './offerSum.ts'
 import type { FeedingHabit } from './feedingState.ts'
 
 /** Before its habit is known, nine of ten offers are taken; worth so many of its own. */
@@ -23,17 +23,13 @@ export function takes({ offers, taken }: FeedingHabit): number {
 /** Rows of refusals that are a worry: at least what the stage allows, and more than its own habit explains. */
 export function refusals(evidence: Evidence, explanations: Explanations): Verdict[] {
   const { day, plan, state } = evidence
-  const { habit } = state.feeding
   return Object.entries(state.feeding.lines).flatMap(([duty, line]): Verdict[] => {
-    const { refusals: inRow, refusedFrom } = refusalsOn(line, day)
-    const offer = line.lastOffer
-    if (inRow < plan.refusalsToWorry || !offer) return []
-    const since = refusedFrom ?? offer.day
+    const row = rowOn(line, day)
+    const offer = line.offers.findLast((one) => wasEaten(one) === false)
+    if (!row || !offer || row.refusals < plan.refusalsToWorry) return []
+    const { refusals: inRow, from: since } = row
     const explained = explains(explanations(), { since, day })
-    // The habit counts the row itself; what it was before the row is what is usual.
-    const usual = takes(
-      habit ? { ...habit, offers: Math.max(0, habit.offers - inRow) } : { offers: 0, taken: 0 },
-    )
+    const usual = takes(row.before)
     const isUnusual = (1 - usual) ** inRow <= UNUSUAL || inRow >= plan.refusalsToWorry * WHATEVER_ITS_HABIT
     if (!explained && !isUnusual) return []
     const because: Reason[] = [

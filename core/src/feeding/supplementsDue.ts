@@ -1,13 +1,33 @@
-import type { ResidentState } from '../residents/residentState.ts'
-import { mealsIn } from './feedingState.ts'
 import type { SupplementRule } from '../plan/duty.ts'
-import type { Day } from '../time/day.ts'
+import type { ResidentState } from '../residents/residentState.ts'
 import { own } from '../subjects/own.ts'
+import type { Day } from '../time/day.ts'
+import type { FeedingState } from './feedingState.ts'
+import { mealsKept } from './feedLine.ts'
+import { sumOf } from './offerSum.ts'
+
+/** When a supplement was last eaten, and how many meals there were since, over all feeding duties; null where it
+ * never was. What was dusted and not eaten was not given. */
+function lastGiven({ lines }: FeedingState, name: string): { day: Day; mealsSince: number } | null {
+  const given = Object.values(lines)
+    .flatMap((line) => {
+      const last = own(sumOf(line).supplements, name)
+      return last ? [{ line, ...last }] : []
+    })
+    .sort((a, b) => (a.at < b.at ? 1 : -1))[0]
+  if (!given) return null
+  const elsewhere = Object.values(lines).filter((line) => line !== given.line)
+  const since = elsewhere.reduce(
+    (sum, line) => sum + mealsKept(line).filter(({ at }) => at > given.at).length,
+    sumOf(given.line).meals - given.meals,
+  )
+  return { day: given.day, mealsSince: since }
+}
 
 function isDue(rule: SupplementRule, state: ResidentState, day: Day): boolean {
-  const given = own(state.feeding.supplements, rule.name)
+  const given = lastGiven(state.feeding, rule.name)
   if (!given) return true
-  const byMeals = rule.everyMeals !== undefined && mealsIn(state.feeding) + 1 - given.meals >= rule.everyMeals
+  const byMeals = rule.everyMeals !== undefined && given.mealsSince + 1 >= rule.everyMeals
   const byDays = rule.everyDays !== undefined && day - given.day >= rule.everyDays
   return byMeals || byDays
 }

@@ -1,10 +1,12 @@
 import { effectiveFacts } from '../entries/effectiveFacts.ts'
 import type { Entry } from '../entries/entry.ts'
 import { isAmendment } from '../entries/isAmendment.ts'
+import { isKnown } from '../entries/isKnown.ts'
 import { compareCursors, cursorOf } from '../entries/order.ts'
 import { touchesOf } from '../entries/touchesOf.ts'
 import type { Fact } from '../subjects/families.ts'
 import type { Folded } from '../subjects/folded.ts'
+import { keepingLater } from './keepingLater.ts'
 import { reduce } from './reduce.ts'
 
 export interface Continued<S> {
@@ -19,19 +21,21 @@ function changesPlace(fact: Fact): boolean {
 }
 
 /** What a fold and the entries after it say together. An entry that happened before the newest of the
- * fold is folded all the same, in its order among the others that are new: nearly always it says the
- * same there, and what was just entered must not vanish. A move is not, nor is an amendment of something
- * older. All of these are reported. */
+ * fold is folded all the same, in its order among the others that are new: what was just entered must not
+ * vanish, and undoes nothing that rests on a later fact. A move is not, nor is an amendment of something
+ * older, and what only a newer version knows. All of these are reported. */
 export function continueFrom<S extends Folded>(base: S, entries: readonly Entry[]): Continued<S> {
   const known = new Set(entries.map(({ uid }) => uid))
-  let complete = entries.every((entry) => !isAmendment(entry) || known.has(entry.payload.target))
+  let complete = entries.every(
+    (entry) => isKnown(entry) && (!isAmendment(entry) || known.has(entry.payload.target)),
+  )
   let state = base
   for (const fact of effectiveFacts(entries)) {
     const late = base.cursor !== null && compareCursors(cursorOf(fact), base.cursor) <= 0
     if (late) complete = false
     if (late && changesPlace(fact)) continue
     const next = reduce(state, fact)
-    state = late ? { ...next, cursor: state.cursor } : next
+    state = late ? { ...keepingLater(state, next, cursorOf(fact)), cursor: state.cursor } : next
   }
   return { state, complete }
 }

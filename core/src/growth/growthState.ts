@@ -50,8 +50,10 @@ export function weightReading({
 }
 
 export const GrowthState = z.strictObject({
-  /** The last weighings, oldest first. */
+  /** The last weighings of this stay, oldest first. */
   weights: z.array(WeightReading),
+  /** Those of earlier stays. */
+  earlier: z.optional(z.array(WeightReading)),
   /** Last measured, by part of the body, and on the day before that. */
   sizes: z.record(
     z.string(),

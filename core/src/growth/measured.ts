@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
-import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import { residentKind, withDone } from '../residents/residentKind.ts'
 import { confirmed, duty } from '../subjects/values.ts'
 import { BodyPart } from './growthState.ts'
 
@@ -17,8 +17,10 @@ export const measured = residentKind({
     const last = state.growth.sizes[part]
     // Measured again on the same day, the earlier one was looked at twice.
     const before = last && last.day < fact.day ? { day: last.day, mm: last.mm } : last?.before
+    // Said late: it was measured since.
+    if (last && last.day > fact.day) return withDone(state, answered, fact)
     return {
-      ...withDone(seenBy(state, fact), answered, fact),
+      ...withDone(state, answered, fact),
       growth: {
         ...state.growth,
         sizes: { ...state.growth.sizes, [part]: { day: fact.day, mm, ...(before && { before }) } },

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
-import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import { residentKind, withDone } from '../residents/residentKind.ts'
 import type { WeightReading } from './growthState.ts'
 import { WeightContext, weightReading } from './growthState.ts'
 import { confirmed, duty, word } from '../subjects/values.ts'
@@ -9,6 +9,11 @@ import { confirmed, duty, word } from '../subjects/values.ts'
 const LEAST_KEPT = 24
 const MOST_KEPT = 120
 const KEPT_DAYS = 400
+
+function inOrder(weights: readonly WeightReading[]): WeightReading[] {
+  // Stable: weighings of one day stay in the order in which they were told.
+  return [...weights].sort((a, b) => a.day - b.day)
+}
 
 function lately(weights: readonly WeightReading[]): WeightReading[] {
   const newest = weights.at(-1)?.day ?? 0
@@ -35,8 +40,8 @@ export const weighed = residentKind({
     const { duty: answered = 'weigh' } = fact.payload
     const reading = weightReading(fact)
     return {
-      ...withDone(seenBy(state, fact), answered, fact),
-      growth: { ...state.growth, weights: lately([...state.growth.weights, reading]) },
+      ...withDone(state, answered, fact),
+      growth: { ...state.growth, weights: lately(inOrder([...state.growth.weights, reading])) },
     }
   },
 })

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
-import { residentKind, seenBy } from '../residents/residentKind.ts'
+import { residentKind } from '../residents/residentKind.ts'
 import { markOf } from '../subjects/mark.ts'
 
 const SCORES_KEPT = 6
@@ -13,7 +13,7 @@ export const condition = residentKind({
     const { score } = fact.payload
     const scores = [...(state.health.scores ?? []), { day: fact.day, score }].slice(-SCORES_KEPT)
     return {
-      ...seenBy(state, fact),
+      ...state,
       health: { ...state.health, condition: { ...markOf(fact), score }, scores },
     }
   },

@@ -1,4 +1,4 @@
-import { countOf } from '../count/countOf.ts'
+import { countOf } from '../count/howMany.ts'
 import { fromSheet } from '../plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Plan } from '../plan/plan.ts'

@@ -4,9 +4,12 @@ import type { HoldRule } from '../plan/holdRule.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../time/day.ts'
-import type { Meal } from '../feeding/feedingState.ts'
+import { mealsKept } from '../feeding/feedLine.ts'
+import type { Offer } from '../feeding/feedingState.ts'
 import { holdOfSign } from '../skin/holdOfSign.ts'
 import type { HoldKind } from './holdKind.ts'
+import type { SaidHold } from './holdsState.ts'
+import { standsOn, saidOn } from './holdsState.ts'
 
 export interface Hold {
   hold: HoldKind
@@ -50,7 +53,7 @@ function fromRule(rule: HoldRule, since: Day, day: Day, because: Reason[]): Hold
     since,
     expectedEnd,
     worryFrom,
-    overdue: rule.endsBy === 'event' && worryFrom !== null && day > worryFrom,
+    overdue: rule.endsBy === 'event' && worryFrom !== null && day >= worryFrom,
     suppresses: rule.suppresses,
     endsBy: rule.endsBy,
     because: [
@@ -68,11 +71,11 @@ function fromRule(rule: HoldRule, since: Day, day: Day, because: Reason[]): Hold
 
 /** The latest meal that is large enough to hold for, over all feeding duties. The grams are those of the
  * meal, whatever was offered since. */
-function lastLargeMeal({ feeding }: ResidentState, rule: HoldRule, grams: number | null): Meal | null {
+function lastLargeMeal({ feeding }: ResidentState, rule: HoldRule, grams: number | null): Offer | null {
   const least = rule.fromMassShare === undefined ? 0 : grams === null ? Infinity : rule.fromMassShare * grams
-  let latest: Meal | null = null
-  for (const { lately } of Object.values(feeding.lines))
-    for (const meal of lately)
+  let latest: Offer | null = null
+  for (const line of Object.values(feeding.lines))
+    for (const meal of mealsKept(line))
       if ((meal.grams ?? 0) >= least && (latest === null || meal.at > latest.at)) latest = meal
   return latest
 }
@@ -111,19 +114,17 @@ function isLifted(hold: HoldKind, why: Cause, { holds }: ResidentState): boolean
   return lifted !== undefined && why.at <= lifted.at
 }
 
-function byPerson(kind: HoldKind, state: ResidentState, plan: Plan, day: Day): Hold | null {
-  const set = state.holds.set[kind]
-  if (!set) return null
+/** What somebody said holds until they, a fact or the day they named ends it. */
+function byPerson({ hold: kind, by, since, reason, until }: SaidHold, plan: Plan, day: Day): Hold {
   const rule = plan.holds.find(({ hold }) => hold === kind)
-  const expectedEnd = set.until ?? (rule?.days === undefined ? null : set.since + rule.days)
-  const worryFrom = set.until ?? (rule?.worryAfter === undefined ? expectedEnd : set.since + rule.worryAfter)
-  const { by, since, reason, until } = set
+  const expectedEnd = until ?? (rule?.days === undefined ? null : since + rule.days)
+  const worryFrom = until ?? (rule?.worryAfter === undefined ? expectedEnd : since + rule.worryAfter)
   return {
     hold: kind,
     since,
     expectedEnd,
     worryFrom,
-    overdue: worryFrom !== null && day > worryFrom,
+    overdue: worryFrom !== null && day >= worryFrom,
     suppresses: rule?.suppresses ?? BY_PERSON[kind],
     endsBy: 'event',
     because: [{ fact: 'setBy', by, day: since, reason, until }, ...(rule ? [{ source: rule.source }] : [])],
@@ -137,14 +138,11 @@ function byPerson(kind: HoldKind, state: ResidentState, plan: Plan, day: Day): H
 export function holdsOn(day: Day, state: ResidentState, plan: Plan, grams: number | null): Hold[] {
   const holds: Hold[] = []
   for (const rule of plan.holds) {
-    if (state.holds.set[rule.hold]) continue
+    if (saidOn(state.holds, rule.hold, day)) continue
     const why = cause(rule, state, grams)
     const hold = why && !isLifted(rule.hold, why, state) && fromRule(rule, why.since, day, why.because)
     if (hold) holds.push(hold)
   }
-  for (const kind of Object.keys(state.holds.set) as HoldKind[]) {
-    const hold = byPerson(kind, state, plan, day)
-    if (hold) holds.push(hold)
-  }
-  return holds
+  const said = state.holds.said.filter((one) => standsOn(one, day))
+  return [...holds, ...said.map((one) => byPerson(one, plan, day))]
 }

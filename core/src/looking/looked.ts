@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { WRITERS } from '../people/role.ts'
-import { residentKind, seenBy, withDone } from '../residents/residentKind.ts'
+import { residentKind, withDone } from '../residents/residentKind.ts'
 import { duty } from '../subjects/values.ts'
 
 /** Somebody looked for it. */
@@ -9,7 +9,8 @@ export const looked = residentKind({
   recordedBy: WRITERS,
   fold(state, fact) {
     const after = withDone(state, fact.payload.duty ?? 'look', fact)
-    if (fact.payload.seen) return seenBy(after, fact)
-    return { ...after, looking: { ...after.looking, searches: after.looking.searches + 1 } }
+    const { looking } = state
+    if (fact.payload.seen || (looking.seenOn !== null && fact.day < looking.seenOn)) return after
+    return { ...after, looking: { ...looking, searches: looking.searches + 1 } }
   },
 })

@@ -13,13 +13,15 @@ export const PlaceState = z.strictObject({
   ),
   /** It was last made ready. */
   readied: z.nullable(Mark),
+  /** Last done there, by duty. */
+  done: z.record(z.string(), Mark),
   /** What was last read there. */
   readings: z.optional(Readings),
 })
 export type PlaceState = z.infer<typeof PlaceState>
 
 export function emptyPlace(): PlaceState {
-  return { ...nothingFolded(), waits: null, readied: null }
+  return { ...nothingFolded(), waits: null, readied: null, done: {} }
 }
 
 /** Makes a kind of fact about a place. */

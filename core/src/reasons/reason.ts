@@ -65,7 +65,7 @@ export type Reason =
   | { fact: 'count'; expected: number; found: number; by: string; day: number }
   | { fact: 'vacated'; by: string; day: number }
   | { fact: 'deaths'; count: number; days: number; of: number | null; by: string; day: number }
-  | { fact: 'gone'; how: EndedHow; by: string; day: number }
+  | { fact: 'gone'; how: EndedHow; by: string; day: number; count?: number }
   | { fact: 'companionDied'; companion: string; by: string; day: number }
   | { fact: 'permit'; number: string; what: string | null; until: number }
   | { fact: 'floorKept'; day: number; by: string; where: string }

@@ -1,6 +1,7 @@
 import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { text, Uid } from '../subjects/values.ts'
+import { beginStay } from './beginStay.ts'
 import { residentKind } from './residentKind.ts'
 
 /** How somebody comes to be here. */
@@ -22,13 +23,10 @@ export const arrived = residentKind({
     { family: 'place', subject: enclosure, how: 'movedInto' },
     ...(of === undefined ? [] : [{ family: 'resident', subject: of, how: 'cameFrom' }]),
   ],
-  fold: (state, { day, occurredAt, payload: { enclosure } }) => ({
-    ...state,
-    stay: {
-      expectedOn: null,
-      arrivedOn: day,
-      place: { enclosure, since: day, at: occurredAt },
-      ended: null,
-    },
-  }),
+  fold(state, fact) {
+    const { arrivedOn, ended } = state.stay
+    // Nobody arrives twice without having gone, and the dead do not come back.
+    const isHere = arrivedOn !== null && !ended
+    return isHere || ended?.how === 'died' ? state : beginStay(state, fact, fact.payload.enclosure)
+  },
 })

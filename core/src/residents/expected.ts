@@ -8,8 +8,11 @@ export const expected = residentKind({
   payload: z.strictObject({ enclosure: Uid, from: z.optional(text) }),
   recordedBy: KEEPERS,
   touches: ({ enclosure }) => [{ family: 'place', subject: enclosure, how: 'waitsFor' }],
-  fold: (state, { day, occurredAt, payload: { enclosure } }) => ({
-    ...state,
-    stay: { ...state.stay, expectedOn: day, place: { enclosure, since: day, at: occurredAt } },
-  }),
+  fold(state, { day, occurredAt, payload: { enclosure } }) {
+    const { arrivedOn, ended } = state.stay
+    const isHere = arrivedOn !== null && !ended
+    // Whoever is here is not on its way, and whoever died comes no more.
+    if (isHere || ended?.how === 'died') return state
+    return { ...state, stay: { ...state.stay, expected: { enclosure, since: day, at: occurredAt } } }
+  },
 })

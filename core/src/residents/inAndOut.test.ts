@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { countOf } from '../count/countOf.ts'
+import { countOf } from '../count/howMany.ts'
 import { touchesOf } from '../entries/touchesOf.ts'
 import { AFTER_DEATH } from '../looking/lookAfterDeath.ts'
 import { entryOn, FIRST_DAY, NEWCOMER, retraction, told } from '../testing/histories.ts'

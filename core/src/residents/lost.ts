@@ -9,5 +9,5 @@ export const lost = residentKind({
   payload: z.strictObject({ why: text }),
   recordedBy: KEEPERS,
   fold: (state, fact) =>
-    withEnd({ ...state, count: { ...state.count, missing: 0, shortfalls: [] } }, fact, { how: 'lost' }),
+    withEnd({ ...state, count: { ...state.count, shortfalls: [] } }, fact, { how: 'lost' }),
 })

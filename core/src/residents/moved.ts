@@ -20,9 +20,12 @@ export const moved = residentKind({
     ...(from === undefined ? [] : [{ family: 'place', subject: from, how: 'movedOutOf' }]),
   ],
   fold(state, fact) {
+    if (state.stay.ended) return state
     const { to, found, expected } = fact.payload
     const place = { enclosure: to, since: fact.day, at: fact.occurredAt }
-    const there = { ...state, stay: { ...state.stay, place } }
+    // One that is still on its way is to live there instead.
+    const isComing = state.stay.arrivedOn === null && state.stay.expected !== null
+    const there = { ...state, stay: { ...state.stay, ...(isComing ? { expected: place } : { place }) } }
     return found === undefined ? there : withCount(there, fact, found, expected)
   },
 })

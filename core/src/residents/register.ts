@@ -16,6 +16,9 @@ export const Register = z.strictObject({
   stage: word(40),
   /** Animals in a colony as it was put on record; null for one animal, or where nobody counted. */
   count: z.nullable(z.int().check(z.positive(), z.maximum(1_000_000))),
+  colony: z
+    .optional(z.boolean())
+    .check(z.describe('Whether it is a colony; without a number, one that nobody has counted.')),
   sex: Sex,
   hatchedOn: z.nullable(Day),
   /** How sure that day is, where it is not known to the day; and whether it is the day it was laid. */

@@ -2,13 +2,13 @@ import * as z from 'zod/mini'
 import { CountState, nothingCounted } from '../count/countState.ts'
 import { FeedingState, nothingFed } from '../feeding/feedingState.ts'
 import { GrowthState, nothingMeasured } from '../growth/growthState.ts'
+import { Note } from '../handover/notes.ts'
 import { HealthState, nothingObserved } from '../health/healthState.ts'
 import { HoldsState, nothingHeld } from '../holds/holdsState.ts'
 import { nothingSeen, LookingState } from '../looking/lookingState.ts'
 import { nothingShed, SkinState } from '../skin/skinState.ts'
 import { folded, nothingFolded } from '../subjects/folded.ts'
 import { Mark } from '../subjects/mark.ts'
-import { text } from '../subjects/values.ts'
 import { IdentityState } from './identity.ts'
 import { Register } from './register.ts'
 import { nowhere, StayState } from './stayState.ts'
@@ -28,7 +28,8 @@ export const ResidentState = z.strictObject({
   holds: HoldsState,
   health: HealthState,
   count: CountState,
-  note: z.nullable(z.strictObject({ ...Mark.shape, text })),
+  /** For the next shift, oldest first; each stands until somebody answers it. */
+  notes: z.array(Note),
 })
 export type ResidentState = z.infer<typeof ResidentState>
 
@@ -45,6 +46,6 @@ export function emptyResident(): ResidentState {
     holds: nothingHeld(),
     health: nothingObserved(),
     count: nothingCounted(),
-    note: null,
+    notes: [],
   }
 }

@@ -3,16 +3,43 @@ import { Ended } from './ended.ts'
 
 const day = z.number()
 
+/** A place somebody lives in, or is to live in. */
+export const Placement = z.strictObject({ enclosure: z.string(), since: day, at: z.string() })
+export type Placement = z.infer<typeof Placement>
+
+/** Some of a colony that went, how, and what is still open of it. */
+export const Going = z.strictObject({
+  ...Ended.shape,
+  /** How many. */
+  count: z.number(),
+  /** The day on which those that were lent came back. */
+  returnedOn: z.optional(day),
+})
+export type Going = z.infer<typeof Going>
+
+/** A stay that is over. */
+export const PastStay = z.strictObject({ arrivedOn: z.nullable(day), ended: Ended })
+export type PastStay = z.infer<typeof PastStay>
+
 /** Where a resident is, since when, and how its stay ended. */
 export const StayState = z.strictObject({
-  /** Set while it is expected and not here yet. */
-  expectedOn: z.nullable(day),
+  /** Where it is to live, while it is on its way and not here yet. */
+  expected: z.nullable(Placement),
   arrivedOn: z.nullable(day),
-  place: z.nullable(z.strictObject({ enclosure: z.string(), since: day, at: z.string() })),
+  place: z.nullable(Placement),
   ended: z.nullable(Ended),
+  /** Stays before this one, oldest first. */
+  before: z.array(PastStay),
+  /** Some of it that went, oldest first. */
+  goings: z.array(Going),
 })
 export type StayState = z.infer<typeof StayState>
 
 export function nowhere(): StayState {
-  return { expectedOn: null, arrivedOn: null, place: null, ended: null }
+  return { expected: null, arrivedOn: null, place: null, ended: null, before: [], goings: [] }
+}
+
+/** The place it lives in, or that is kept for it. */
+export function placeOf({ stay: { place, expected } }: { stay: StayState }): Placement | null {
+  return place ?? expected
 }

@@ -1,4 +1,4 @@
-import { lastMealDay } from '../feeding/feedingState.ts'
+import { lastMealDay } from '../feeding/feedLine.ts'
 import { observationsStanding } from '../health/observationsStanding.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Severity } from '../health/severity.ts'

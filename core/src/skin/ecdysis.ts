@@ -1,20 +1,27 @@
 import * as z from 'zod/mini'
+import { compareCursors, cursorOf } from '../entries/order.ts'
 import { KEEPERS_AND_VET } from '../people/role.ts'
-import { aliveBy, residentKind, seenBy } from '../residents/residentKind.ts'
-import type { ResidentState } from '../residents/residentState.ts'
+import { residentKind } from '../residents/residentKind.ts'
 import type { Happening } from '../subjects/kind.ts'
 import { markOf } from '../subjects/mark.ts'
-import type { SkinState } from './skinState.ts'
-import { EcdysisStage, SkinLeft } from './skinState.ts'
+import { oldSkinAfter } from './oldSkin.ts'
+import type { Shed, SkinState } from './skinState.ts'
+import { EcdysisStage, signEnded, SkinLeft } from './skinState.ts'
 
 const SHEDS_KEPT = 12
+/** A shed told again within so many days is the same one. */
+const SAME_SHED_DAYS = 2
 
 const Payload = z.strictObject({
   stage: EcdysisStage,
   how: z.optional(z.enum(['whole', 'inPieces'])),
   retained: z.optional(z.array(SkinLeft).check(z.maxLength(5))),
   limbsLost: z.optional(z.int().check(z.minimum(0), z.maximum(100))),
+  skinFound: z
+    .optional(z.literal(true))
+    .check(z.describe('Only the skin was found: the animal itself was not seen.')),
 })
+type Told = Happening<z.infer<typeof Payload>>
 
 /** Whether a sign belongs to the round of shed or molt that is already open: then its clock runs on.
  * Sealing in and being soft are matters of their own. */
@@ -24,39 +31,59 @@ function continues(before: EcdysisStage | undefined, stage: EcdysisStage): boole
   return stage === 'sealedIn' ? before === 'sealedIn' : true
 }
 
-function skinAfter(skin: SkinState, fact: Happening<z.infer<typeof Payload>>): SkinState {
-  const { stage, retained = [], limbsLost } = fact.payload
-  const open = { ...markOf(fact), stage, since: fact.day }
-  switch (stage) {
-    case 'dull':
-    case 'inBlue':
-    case 'clear':
-    case 'premolt':
-    case 'sealedIn':
-    case 'soft': {
-      const since = continues(skin.sign?.stage, stage) ? (skin.sign?.since ?? fact.day) : fact.day
-      return { ...skin, sign: { ...open, since } }
-    }
-    case 'hardened':
-      return { ...skin, sign: null }
-    case 'shed':
-    case 'molted':
-      return {
-        sign: stage === 'molted' ? { ...open, stage: 'soft' } : null,
-        sheds: [...skin.sheds, fact.day].slice(-SHEDS_KEPT),
-        retained,
-        ...((limbsLost ?? 0) > 0 && { limbsLost: { count: limbsLost ?? 0, day: fact.day } }),
-      }
+/** Said late: what it is a sign of has ended since. */
+function isOver({ signEnded: ended, sign }: SkinState, fact: Told): boolean {
+  const cursor = cursorOf(fact)
+  const newest = [ended, sign].find((mark) => mark && compareCursors(cursor, mark) < 0)
+  return newest != null
+}
+
+function withSign(skin: SkinState, fact: Told, stage: EcdysisStage): SkinState {
+  if (isOver(skin, fact)) return skin
+  const since = continues(skin.sign?.stage, stage) ? (skin.sign?.since ?? fact.day) : fact.day
+  return { ...skin, sign: { ...markOf(fact), stage, since } }
+}
+
+function shedsAfter(sheds: readonly Shed[], same: Shed | undefined, fact: Told): Shed[] {
+  const { limbsLost = 0 } = fact.payload
+  const lost = limbsLost > 0 && { limbsLost }
+  if (same) return sheds.map((one) => (one === same ? { ...one, ...lost } : one))
+  const sorted = [...sheds, { ...markOf(fact), ...lost }].sort((a, b) => compareCursors(a, b))
+  return sorted.slice(-SHEDS_KEPT)
+}
+
+function withShed(skin: SkinState, fact: Told): SkinState {
+  const { stage, how, retained = [] } = fact.payload
+  const { day, author: by } = fact
+  const same = skin.sheds.findLast((shed) => Math.abs(day - shed.day) <= SAME_SHED_DAYS)
+  const told = { how, retained, again: same !== undefined, day: same?.day ?? day, by }
+  const off: SkinState = {
+    ...skin,
+    sheds: shedsAfter(skin.sheds, same, fact),
+    retained: oldSkinAfter(skin.retained, told),
   }
+  if (isOver(skin, fact)) return off
+  const ended = signEnded(off, markOf(fact))
+  if (stage !== 'molted') return ended
+  // Told again: it hardens since it was told first.
+  const since = same && skin.sign?.stage === 'soft' ? skin.sign.since : day
+  return { ...ended, sign: { ...markOf(fact), stage: 'soft', since } }
 }
 
 /** A sign or stage of a shed or molt. */
 export const ecdysis = residentKind({
   payload: Payload,
   recordedBy: KEEPERS_AND_VET,
-  fold(state, fact): ResidentState {
-    // Sealing in is not a sighting of the animal: its burrow was found closed.
-    const met = fact.payload.stage === 'sealedIn' ? aliveBy(state, fact) : seenBy(state, fact)
-    return { ...met, skin: skinAfter(state.skin, fact) }
+  fold(state, fact) {
+    const { stage } = fact.payload
+    switch (stage) {
+      case 'shed':
+      case 'molted':
+        return { ...state, skin: withShed(state.skin, fact) }
+      case 'hardened':
+        return isOver(state.skin, fact) ? state : { ...state, skin: signEnded(state.skin, markOf(fact)) }
+      default:
+        return { ...state, skin: withSign(state.skin, fact, stage) }
+    }
   },
 })

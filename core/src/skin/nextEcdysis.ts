@@ -1,9 +1,11 @@
-import { refusalsOn } from '../feeding/feedLine.ts'
+import { rowOn } from '../feeding/offerSum.ts'
+import { pastHolds } from '../holds/holdsState.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { Plan } from '../plan/plan.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { IntervalPrior, LnInterval, RenewalChances } from '../renewal/nextInterval.ts'
 import { nextInterval, renewalChances } from '../renewal/nextInterval.ts'
+import { shedDays } from './skinState.ts'
 import type { Day } from '../time/day.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 
@@ -66,7 +68,7 @@ export interface NextEcdysis {
 /** Days within a stretch on which it lay in winter rest: its skin waits as well. */
 function restedBetween(from: Day, to: Day, { holds, state }: Pick<Evidence, 'holds' | 'state'>): number {
   const now = holds.flatMap(({ hold, since }) => (hold === 'winterRest' ? [[since, to] as const] : []))
-  const past = (state.holds.past ?? []).flatMap(({ hold, since, until }) =>
+  const past = pastHolds(state.holds, to).flatMap(({ hold, since, until }) =>
     hold === 'winterRest' ? [[since, until] as const] : [],
   )
   return [...now, ...past].reduce(
@@ -89,7 +91,7 @@ export function nextEcdysis(
   const { day, plan, state } = evidence
   const { ecdysis } = plan
   if (!ecdysis || plan.lives === 'colony' || isDoneMolting(evidence)) return null
-  const events = eventsOf(state.skin.sheds, ecdysis)
+  const events = eventsOf(shedDays(state.skin), ecdysis)
   const last = events.at(-1)
   if (last === undefined || last > day) return null
   const elapsed = day - last - restedBetween(last, day, evidence)
@@ -112,7 +114,7 @@ export function signDays({ ecdysis, holds }: Pick<Plan, 'ecdysis' | 'holds'>): n
 }
 
 function isRefusing({ state, day }: Pick<Evidence, 'state' | 'day'>): boolean {
-  return Object.values(state.feeding.lines).some((line) => refusalsOn(line, day).refusals > 0)
+  return Object.values(state.feeding.lines).some((line) => rowOn(line, day) !== null)
 }
 
 /** A chance once refusing was seen, by its likelihood ratio. */

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { entryOn, FIRST_DAY, told } from '../testing/histories.ts'
+import { partsLeft } from './skinState.ts'
 
 const sign = (
   day: number,
@@ -17,7 +18,7 @@ describe('sheds and molts', () => {
   it('a molt leaves the animal soft until somebody says it hardened', () => {
     const molted = [sign(0, 'premolt'), sign(9, 'molted')]
     expect(told(molted).skin).toMatchObject({
-      sheds: [FIRST_DAY + 9],
+      sheds: [{ day: FIRST_DAY + 9 }],
       sign: { stage: 'soft', since: FIRST_DAY + 9 },
     })
     expect(told([...molted, sign(20, 'hardened')]).skin.sign).toBeNull()
@@ -41,13 +42,13 @@ describe('old skin', () => {
   const shed = entryOn(0, 'ecdysis', { stage: 'shed', how: 'inPieces', retained: ['eyeCaps', 'toes'] })
 
   it('stays on the record until the next shed', () => {
-    expect(told([shed]).skin.retained).toEqual(['eyeCaps', 'toes'])
+    expect(partsLeft(told([shed]).skin)).toEqual(['eyeCaps', 'toes'])
     expect(told([shed, entryOn(40, 'ecdysis', { stage: 'shed', how: 'whole' })]).skin.retained).toEqual([])
   })
 
   it('is off when somebody says so, part by part or all of it, without a shed that did not happen', () => {
     const parts = told([shed, entryOn(3, 'skinCleared', { parts: ['toes'] })]).skin
-    expect(parts).toMatchObject({ retained: ['eyeCaps'], sheds: [FIRST_DAY] })
+    expect(parts).toMatchObject({ retained: [{ part: 'eyeCaps' }], sheds: [{ day: FIRST_DAY }] })
     expect(told([shed, entryOn(3, 'skinCleared', {})]).skin.retained).toEqual([])
   })
 })

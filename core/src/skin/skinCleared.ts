@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
-import { residentKind, seenBy } from '../residents/residentKind.ts'
+import { residentKind } from '../residents/residentKind.ts'
 import { text } from '../subjects/values.ts'
 import { SkinLeft } from './skinState.ts'
 
@@ -11,9 +11,10 @@ export const skinCleared = residentKind({
     how: z.optional(text),
   }),
   recordedBy: KEEPERS_AND_VET,
-  fold(state, fact) {
-    const { parts } = fact.payload
-    const retained = parts === undefined ? [] : state.skin.retained.filter((part) => !parts.includes(part))
-    return { ...seenBy(state, fact), skin: { ...state.skin, retained } }
+  fold(state, { day, payload: { parts } }) {
+    const retained = state.skin.retained.filter(
+      ({ part, since }) => since > day || (parts !== undefined && !parts.includes(part)),
+    )
+    return { ...state, skin: { ...state.skin, retained } }
   },
 })

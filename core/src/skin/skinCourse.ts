@@ -2,6 +2,7 @@ import type { Plan } from '../plan/plan.ts'
 import type { BodyPart } from '../growth/growthState.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import { studentCdf } from '../statistics/student.ts'
+import { shedDays } from './skinState.ts'
 import type { Day } from '../time/day.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 
@@ -18,9 +19,10 @@ const BEFORE_DAYS = 400
 
 /** By how much a part was longer when it was first measured after the skin came off. */
 export function grewAtMolt({ day, plan, state }: Known): Verdict[] {
-  const shed = state.skin.sheds.at(-1)
+  const sheds = shedDays(state.skin)
+  const shed = sheds.at(-1)
   if (!plan.ecdysis || shed === undefined || day - shed > NEWS_DAYS) return []
-  const earlier = state.skin.sheds.at(-2) ?? -Infinity
+  const earlier = sheds.at(-2) ?? -Infinity
   const grown = Object.entries(state.growth.sizes).flatMap(([part, { mm, day: after, before }]) => {
     // Measured twice between the same two skins, or long before, nothing is known of this one.
     if (!before || after < shed || before.day >= shed) return []
@@ -48,7 +50,7 @@ const NOTABLE = Math.log(1.08)
 /** Whether the intervals between sheds or molts grow longer beyond chance, as they do with size: by a line through
  * the logarithms of the last of them, one-sided at 95 %. */
 export function longerIntervals({ plan, state }: Known): Verdict[] {
-  const { sheds } = state.skin
+  const sheds = shedDays(state.skin)
   const days = sheds
     .slice(1)
     .map((shed, at) => shed - (sheds[at] ?? shed))

@@ -2,6 +2,7 @@ import { fromSheet } from '../plan/source.ts'
 import type { Hold } from '../holds/holdsOn.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
+import { limbsLostAt, partsLeft } from './skinState.ts'
 import { holdOfSign } from './holdOfSign.ts'
 import { forecastReason, nextEcdysis, OVERDUE } from './nextEcdysis.ts'
 import type { EcdysisStage } from './skinState.ts'
@@ -24,7 +25,7 @@ export function signTooLong({ day, plan, state, holds }: Evidence): Verdict[] {
   const kind = holdOfSign(stage)
   const rule = plan.holds.find(({ hold }) => hold === kind)
   const usual = rule?.worryAfter ?? rule?.days ?? USUAL_AT_MOST[stage]
-  if (usual === undefined || day - since <= usual) return []
+  if (usual === undefined || day - since < usual) return []
   const held: Hold | undefined = holds.find(({ hold }) => hold === kind)
   return [
     {
@@ -66,18 +67,20 @@ export function ecdysisAhead(evidence: Evidence): Verdict[] {
 
 /** Old skin that is still on. */
 export function skinLeft({ day, plan, state }: Evidence): Verdict[] {
-  const { retained, sheds } = state.skin
+  const { retained } = state.skin
   const { retainedToAct } = plan.standing
   if (retained.length === 0) return []
-  const shedOn = sheds.at(-1) ?? null
-  const old = shedOn !== null && day - shedOn >= retainedToAct
+  // Followed since the shed that left it first, whatever came off since.
+  const shedOn = Math.min(...retained.map(({ since }) => since))
+  const layers = Math.max(...retained.map((old) => old.layers))
+  const old = day - shedOn >= retainedToAct || layers > 1
   return [
     {
       severity: old ? 'act' : 'watch',
       since: shedOn,
-      what: { code: 'retainedSkin', parts: retained, day: shedOn },
+      what: { code: 'retainedSkin', parts: partsLeft(state.skin), layers, day: shedOn },
       because: [
-        ...(shedOn === null ? [] : [{ fact: 'event', event: 'shed', day: shedOn } as const]),
+        { fact: 'event', event: 'shed', day: shedOn },
         { rule: 'retainedSkin', days: retainedToAct },
         { source: fromSheet(plan) },
       ],
@@ -90,7 +93,7 @@ const LIMB_DAYS = 21
 
 /** Limbs that the last molt cost. */
 export function limbsLost({ day, plan, state }: Evidence): Verdict[] {
-  const { limbsLost: lost } = state.skin
+  const lost = limbsLostAt(state.skin)
   if (!lost || day - lost.day > LIMB_DAYS) return []
   return [
     {

@@ -1,4 +1,4 @@
-import { countOf } from '../count/countOf.ts'
+import { countOf } from '../count/howMany.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import type { Plan } from '../plan/plan.ts'

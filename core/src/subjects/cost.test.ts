@@ -32,7 +32,7 @@ describe('what a new one costs in core', () => {
   it.each(kinds)('the kind "%s" is one file and a line in its family', (kind, family) => {
     const [home, ...more] = homeOf(kind)
     expect([home?.split('/').at(-1), more]).toEqual([`${kind}.ts`, []])
-    expect(importersOf(kind)).toEqual([expect.stringMatching(new RegExp(`/${family}Family\\.ts$`))])
+    expect(importersOf(kind)).toEqual([expect.stringMatching(new RegExp(`/${family}(Family|Kinds)\\.ts$`))])
   })
 
   it.each(Object.keys(FAMILIES))('the family "%s" is a folder and a line in the registry', (family) => {

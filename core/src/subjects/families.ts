@@ -7,7 +7,7 @@ import type { Folded } from './folded.ts'
 import type { Happening, Kind, Touch } from './kind.ts'
 
 /** A kind of any payload: it was checked against its own where it was made. */
-interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds'> {
+interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds' | 'since'> {
   payload: z.ZodMiniType
   fold: (state: S, fact: Happening<never>) => S
   touches?: (payload: never) => Touch[]
@@ -65,13 +65,20 @@ const KINDS: ReadonlyMap<string, AnyKind> = new Map(
 
 export const FACT_KINDS: readonly FactKind[] = [...KINDS.values()].map(({ name }) => name)
 
-/** What is known of a kind of fact. Throws on a kind that no family has. */
+/** What is known of a kind that is named in the code. Throws on one that no family has. */
 export function kindOf(name: FactKind): AnyKind {
   const kind = KINDS.get(name)
   if (!kind) throw new Error(`There is no kind of fact "${name}".`)
   return kind
 }
 
-export function familyOf(name: FactKind): FamilyName {
-  return kindOf(name).family
+/** What is known of a kind that an entry names; undefined for one that only a newer version knows. Such an entry
+ * is kept and sent on, and what it means is asked of the server. */
+export function kindNamed(name: string): AnyKind | undefined {
+  return KINDS.get(name)
+}
+
+/** The family of subjects that a kind of entry is about; undefined for a kind that is not known here. */
+export function familyOf(name: string): FamilyName | undefined {
+  return kindNamed(name)?.family
 }

@@ -29,6 +29,9 @@ export interface Kind<S, P> {
   /** Who may record it. */
   recordedBy: readonly Role[]
   fold: (state: S, fact: Happening<P>) => S
+  /** The revision of the folds since which it is known; without it, since before the fourth. Pages older than it are
+   * not told of it. */
+  since?: number
   /** A subject begins with it. */
   founds?: true
   touches?: (payload: P) => Touch[]

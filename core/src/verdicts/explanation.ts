@@ -1,9 +1,11 @@
 import type { HoldKind } from '../holds/holdKind.ts'
 import type { PastHold } from '../holds/holdsState.ts'
-import { lastMealDay } from '../feeding/feedingState.ts'
+import { pastHolds } from '../holds/holdsState.ts'
+import { lastMealDay } from '../feeding/feedLine.ts'
 import type { Reason } from '../reasons/reason.ts'
 import { readingVerdicts } from '../readings/readingVerdicts.ts'
 import { expectsSkin, signDays } from '../skin/nextEcdysis.ts'
+import { shedDays } from '../skin/skinState.ts'
 import type { Day } from '../time/day.ts'
 import { isInSeason, turned } from '../time/season.ts'
 import type { Evidence } from './evidence.ts'
@@ -69,7 +71,7 @@ function beganWith(since: Day, past: readonly PastHold[]): Day {
 
 function ofHolds({ day, holds, state, plan }: Evidence): Explanation[] {
   const rest = plan.rest?.stopAtLoss
-  const over = state.holds.past ?? []
+  const over = pastHolds(state.holds, day)
   const allows = (one: Explanation) =>
     one.by === 'winterRest' && rest !== undefined ? { ...one, allows: rest } : one
   const now = holds
@@ -90,7 +92,7 @@ function ofSkin(evidence: Evidence): Explanation[] {
   const { day, state, plan } = evidence
   const before = signDays(plan)
   const after = plan.ecdysis?.what === 'molt' ? before : AFTER_REST
-  const past = state.skin.sheds
+  const past = shedDays(state.skin)
     .filter((shed) => day - shed < 400)
     .map((shed) =>
       explanation('ecdysis', shed - before, shed + after, [{ fact: 'event', event: 'shed', day: shed }]),

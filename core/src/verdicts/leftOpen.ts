@@ -1,10 +1,14 @@
+import { missingOf } from '../count/countState.ts'
 import { floorRule } from '../keptFloor/floorTasks.ts'
 import { releasedFrom } from '../keptFloor/keptFloor.ts'
+import { isOpenGoing } from '../residents/goings.ts'
 import type { Evidence } from './evidence.ts'
+import { stillToDo } from './stillToDo.ts'
 import type { Verdict } from './verdict.ts'
 
 function unaccounted({ state }: Evidence): Verdict[] {
-  const { missing, shortfalls } = state.count
+  const { shortfalls } = state.count
+  const missing = missingOf(state.count)
   const [first] = shortfalls
   if (missing === 0 || !first) return []
   return [
@@ -36,7 +40,13 @@ function floorsReady({ day, plan, floors }: Evidence): Verdict[] {
     }))
 }
 
-/** What stays on the walk until somebody closes it: who is missing after a count, old floor that may go. */
+/** What is still to be seen to of some of a colony that died, or are only lent. */
+function goingsOpen({ day, state }: Evidence): Verdict[] {
+  return state.stay.goings.filter(isOpenGoing).flatMap((going) => stillToDo(going, day))
+}
+
+/** What stays on the walk until somebody closes it: who is missing after a count, old floor that may go, what is
+ * open of some that went. */
 export function leftOpen(evidence: Evidence): Verdict[] {
-  return [...unaccounted(evidence), ...floorsReady(evidence)]
+  return [...unaccounted(evidence), ...floorsReady(evidence), ...goingsOpen(evidence)]
 }

@@ -39,15 +39,16 @@ export type VerdictWhat =
   | { code: 'unseen'; days: number; searches: number; hidden: boolean; gone: boolean }
   | { code: 'suspectWeight'; grams: number; level: number | null; uid: string }
   | { code: 'observed'; text: string; uid: string }
-  | { code: 'retainedSkin'; parts: SkinLeft[]; day: number | null }
+  | { code: 'retainedSkin'; parts: SkinLeft[]; layers: number; day: number | null }
   | { code: 'unaccounted'; missing: number; day: number }
   | { code: 'vacated'; leaves: 'toClean' | 'toHold'; resident: string; day: number }
   | { code: 'floorReady'; lot: string; where: string; since: number; freeze: boolean }
   | { code: 'floorWaits'; lot: string; where: string }
   | { code: 'gone'; how: EndedHow; day: number }
-  | { code: 'postMortemOpen'; day: number }
-  | { code: 'bodyWaits'; day: number }
-  | { code: 'dueBack'; day: number }
+  /** `count` and `uid`: of so many of a colony, who went by that entry. */
+  | { code: 'postMortemOpen'; day: number; count?: number; uid?: string }
+  | { code: 'bodyWaits'; day: number; count?: number; uid?: string }
+  | { code: 'dueBack'; day: number; count?: number; uid?: string }
   | { code: 'permitEnds'; number: string; until: number }
   | {
       code: 'reading'

@@ -1,4 +1,4 @@
-import type { ResidentState } from '../residents/residentState.ts'
+import { mealsKept } from '../feeding/feedLine.ts'
 import { byGravity } from './byGravity.ts'
 import type { Evidence } from './evidence.ts'
 import { permitVerdicts } from '../residents/permitVerdicts.ts'
@@ -33,20 +33,17 @@ function overdueHolds({ day, holds, state }: Evidence): Verdict[] {
 }
 
 function fedTwice({ day, state }: Evidence): Verdict[] {
-  const byDuty = new Map<string, ResidentState['feeding']['today']>()
-  for (const fed of state.feeding.today) {
-    if (fed.day === day) byDuty.set(fed.duty, [...(byDuty.get(fed.duty) ?? []), fed])
-  }
-  const verdicts: Verdict[] = []
-  for (const [duty, feeds] of byDuty) {
-    if (feeds.length < 2) continue
-    verdicts.push({
-      severity: 'watch',
-      what: { code: 'fedTwice', duty, by: feeds.map(({ by }) => by) },
-      because: feeds.map(({ by, at }) => ({ fact: 'fedBy', by, at, duty })),
-    })
-  }
-  return verdicts
+  return Object.entries(state.feeding.lines).flatMap(([duty, line]): Verdict[] => {
+    const feeds = mealsKept(line).filter((meal) => meal.day === day)
+    if (feeds.length < 2) return []
+    return [
+      {
+        severity: 'watch',
+        what: { code: 'fedTwice', duty, by: feeds.map(({ by }) => by) },
+        because: feeds.map(({ by, at }) => ({ fact: 'fedBy', by, at, duty })),
+      },
+    ]
+  })
 }
 
 function observations(evidence: Evidence): Verdict[] {

@@ -2,6 +2,9 @@ import type { Draft } from '../entries/entry.ts'
 import type { FeedOutcome } from '../feeding/feedingState.ts'
 import { lotOf } from '../keptFloor/floorTasks.ts'
 import type { Offering } from '../feeding/offeringOn.ts'
+import { FULL_CLEAN } from '../cleaning/cleaned.ts'
+import { boxKey } from '../places/boxDuties.ts'
+import type { Plan } from '../plan/plan.ts'
 import type { DutyKind } from '../plan/duty.ts'
 import type { Task } from './task.ts'
 
@@ -54,10 +57,30 @@ export function fedDraft(
   }
 }
 
-/** The entry that says a task of a resident was done as planned: about the resident, or the lot the task
+/** The box of a resident, for what is done to the box. */
+export interface Home {
+  enclosure: string
+  plan: Pick<Plan, 'sheet'>
+}
+
+function tendedDraft({ enclosure, plan }: Home, { duty }: Task): Draft | null {
+  const key = boxKey(duty, plan)
+  const { does, litres } = duty
+  if (key === null || (does !== 'water' && does !== 'clean' && does !== 'dampen' && does !== 'check')) return null
+  const scope = does === 'clean' ? { scope: duty.id === FULL_CLEAN ? ('full' as const) : ('spot' as const) } : {}
+  return {
+    subject: enclosure,
+    kind: 'tended',
+    payload: { duty: key, does, ...scope, ...(litres !== undefined && { litres }) },
+  }
+}
+
+/** The entry that says a task of a resident was done as planned: about the resident, its box, or the lot the task
  * is about. Null where a number or a food is needed first. */
-export function asPlanned(subject: string, task: Task): Draft | null {
+export function asPlanned(subject: string, task: Task, home?: Home): Draft | null {
   const duty = task.duty.id
+  const tended = home && lotOf(task.duty) === null ? tendedDraft(home, task) : null
+  if (tended) return tended
   switch (task.duty.does) {
     case 'feed': {
       if (task.duty.cadence.type === 'whenEmpty') {
@@ -72,7 +95,7 @@ export function asPlanned(subject: string, task: Task): Draft | null {
       return { subject, kind: 'watered', payload: { duty, ...(litres !== undefined && { litres }) } }
     }
     case 'clean':
-      return { subject, kind: 'cleaned', payload: { duty, scope: duty === 'fullClean' ? 'full' : 'spot' } }
+      return { subject, kind: 'cleaned', payload: { duty, scope: duty === FULL_CLEAN ? 'full' : 'spot' } }
     case 'look':
       return { subject, kind: 'looked', payload: { duty, seen: true } }
     case 'dampen': {

@@ -1,9 +1,9 @@
 import type { Dueness, DuenessFacts } from '../cadence/dueness.ts'
 import { dueness } from '../cadence/dueness.ts'
 import { insteadOf, offeringOn } from '../feeding/offeringOn.ts'
-import { FULL_CLEAN } from '../cleaning/cleaned.ts'
 import type { FeedLine } from '../feeding/feedingState.ts'
-import { lastMealDay, lastMealIn } from '../feeding/feedingState.ts'
+import { lastMealDay, lastMealIn, lastOffer, lastOffered } from '../feeding/feedLine.ts'
+import { rowOn, wasEaten } from '../feeding/offerSum.ts'
 import type { Mark } from '../subjects/mark.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { WeightLevel } from '../weightTrend/weightLevel.ts'
@@ -28,6 +28,9 @@ import type { Verdict } from '../verdicts/verdict.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
 import { verdictsOn } from '../verdicts/verdictsOn.ts'
 import type { Task } from './task.ts'
+import { boxKey, lastInBox } from '../places/boxDuties.ts'
+import type { DoneInBox } from '../places/boxDuties.ts'
+import { shedDays } from '../skin/skinState.ts'
 import { own } from '../subjects/own.ts'
 
 /** Everything one resident asks for on a day. */
@@ -42,6 +45,8 @@ export interface ResidentDay {
 const PREPARE_AHEAD_DAYS = 3
 
 interface Today {
+  plan: Plan
+  box: DoneInBox
   readings: Readings
   day: Day
   minute: number | null
@@ -66,7 +71,7 @@ function eventDay(event: Event, state: ResidentState): Day | null {
     case 'moved':
       return state.stay.place?.since ?? null
     case 'shed':
-      return state.skin.sheds.at(-1) ?? null
+      return shedDays(state.skin).at(-1) ?? null
     case 'meal':
       return lastMealDay(state.feeding)
   }
@@ -76,15 +81,10 @@ function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
   return latestOf([own(state.done, `${duty.id}:bowl`)?.day, own(state.done, duty.id)?.day])
 }
 
-/** A full clean does what every lesser clean does. */
-function lastCleaned(duty: Duty, state: ResidentState): Mark | undefined {
-  const [spot, full] = [own(state.done, duty.id), own(state.done, FULL_CLEAN)]
-  return spot && full ? (spot.at < full.at ? full : spot) : (spot ?? full)
-}
-
-function markFor(duty: Duty, { state, readings }: Pick<Today, 'state' | 'readings'>): Mark | undefined {
+function markFor(duty: Duty, { state, readings, plan, box }: Today): Mark | undefined {
   if (duty.reads) return lastReading(readings, duty.reads)
-  return duty.does === 'clean' ? lastCleaned(duty, state) : own(state.done, duty.id)
+  const key = boxKey(duty, plan)
+  return key === null ? own(state.done, duty.id) : lastInBox(duty, key, { state, box })
 }
 
 function emptySince(duty: Duty, state: ResidentState): Day | null {
@@ -93,8 +93,9 @@ function emptySince(duty: Duty, state: ResidentState): Day | null {
 }
 
 function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
-  if (duty.offerAgainAfter === undefined || line?.lastOffer?.outcome !== 'refused') return null
-  return line.lastOffer.day + duty.offerAgainAfter
+  const offer = lastOffered(line)
+  if (duty.offerAgainAfter === undefined || !offer || wasEaten(offer) !== false) return null
+  return offer.day + duty.offerAgainAfter
 }
 
 function lastDone(duty: Duty, today: Today): Day | null {
@@ -128,23 +129,25 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
   const mark = line ? lastMealIn(line) : markFor(duty, today)
   if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
   else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
-  const offer = line?.lastOffer
-  if (line && offer?.outcome === 'refused') {
+  const offer = lastOffered(line)
+  if (line && offer && wasEaten(offer) === false) {
     because.push({
       fact: 'refused',
       duty: duty.id,
       day: offer.day,
       by: offer.by,
-      inRow: line.refusals,
+      inRow: rowOn(line, today.day)?.refusals ?? 1,
       ...(offer.why !== undefined && { why: offer.why }),
     })
     if (duty.offerAgainAfter !== undefined) because.push({ rule: 'offerAgain', days: duty.offerAgainAfter })
-  } else if (offer?.outcome === 'notOffered') {
+  }
+  const passed = lastOffer(line)
+  if (passed?.outcome === 'notOffered') {
     because.push({
       fact: 'notOffered',
-      day: offer.day,
-      by: offer.by,
-      ...(offer.why !== undefined && { why: offer.why }),
+      day: passed.day,
+      by: passed.by,
+      ...(passed.why !== undefined && { why: passed.why }),
     })
   }
   const bowl = own(state.feeding.bowls, duty.id)
@@ -170,7 +173,7 @@ function doneToday(duty: Duty, today: Today): Task['done'] {
   const mark = [markFor(duty, today), looked].find((candidate) => candidate?.day === day)
   if (!mark) return undefined
   const { at, by, uid } = mark
-  const offer = own(state.feeding.lines, duty.id)?.lastOffer
+  const offer = lastOffer(own(state.feeding.lines, duty.id))
   return { at, by, uid, ...(offer?.uid === uid && { outcome: offer.outcome }) }
 }
 
@@ -255,6 +258,8 @@ export interface ResidentDayInput {
   floors?: readonly KeptFloor[]
   /** What was last read where it lives. */
   readings?: Readings
+  /** What was last done in the box it lives in, whoever of its tenants it was said of. */
+  box?: DoneInBox
   /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
   minute?: number
   plan: Plan
@@ -263,8 +268,8 @@ export interface ResidentDayInput {
 }
 
 /** Before it comes only the place is made ready; afterwards that is behind it. */
-export function isComing({ stay: { expectedOn, arrivedOn } }: Pick<ResidentState, 'stay'>): boolean {
-  return expectedOn !== null && arrivedOn === null
+export function isComing({ stay: { expected, arrivedOn } }: Pick<ResidentState, 'stay'>): boolean {
+  return expected !== null && arrivedOn === null
 }
 
 /** What one resident needs on a day, what is held and why, and what its record says is wrong. Somebody who
@@ -276,6 +281,7 @@ export function residentDay({
   state,
   floors = [],
   readings = {},
+  box = {},
   hemisphere,
 }: ResidentDayInput): ResidentDay {
   const course = weightOf(state, plan)
@@ -288,7 +294,7 @@ export function residentDay({
   }
   const coming = isComing(state)
   const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
-  const today: Today = { day, minute: minute ?? null, state, holds, weight, readings }
+  const today: Today = { day, minute: minute ?? null, plan, box, state, holds, weight, readings }
   const tasks: Task[] = []
   const now = zonesNow(
     plan.targets,

@@ -1,4 +1,5 @@
 import type { Readings } from '../readings/readingsState.ts'
+import type { DoneInBox } from '../places/boxDuties.ts'
 import type { KeptFloor } from '../keptFloor/keptFloor.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import type { Plan } from '../plan/plan.ts'
@@ -19,6 +20,8 @@ export interface WalkResident {
   floors?: readonly KeptFloor[]
   /** What was last read where it lives. */
   readings?: Readings
+  /** What was last done in the box it lives in. */
+  box?: DoneInBox
 }
 
 export interface WalkInput {
@@ -63,10 +66,10 @@ export function stopsOf(visits: readonly Visit[]): Stop[] {
 /** The walk of a day: every resident's duties with their reasons, in the order to walk,
  * and what to prepare. Computed from plans and folds; nothing of it is stored. */
 export function walk({ day, minute, residents }: WalkInput): Walk {
-  const visits = residents.map(({ id, place, plan, state, floors = [], readings = {} }): Visit => ({
+  const visits = residents.map(({ id, place, plan, state, floors = [], readings = {}, box = {} }): Visit => ({
     resident: id,
     place,
-    ...residentDay({ day, plan, state, floors, readings, ...(minute !== undefined && { minute }) }),
+    ...residentDay({ day, plan, state, floors, readings, box, ...(minute !== undefined && { minute }) }),
   }))
   visits.sort(comparePlaced)
   return { stops: stopsOf(visits), prep: prepFor(day, visits) }

@@ -1,3 +1,5 @@
+import { saidOn } from '../holds/holdsState.ts'
+import { shedDays } from '../skin/skinState.ts'
 import type { Doubt } from '../entries/doubts.ts'
 import { doubtAbout } from '../entries/doubts.ts'
 import type { Draft } from '../entries/entry.ts'
@@ -81,8 +83,8 @@ export function contextToAsk(
   { day, state, plan }: Known,
   expected: Pick<ExpectedWeight, 'low' | 'high'>,
 ): WeightContext[] {
-  const isGravid = state.holds.set.gravid !== undefined
-  const lastShed = state.skin.sheds.at(-1)
+  const isGravid = saidOn(state.holds, 'gravid', day) !== undefined
+  const lastShed = shedDays(state.skin).at(-1)
   if (grams > expected.high) {
     const sex = state.register?.sex ?? 'unknown'
     return ['fullGut', ...(sex !== 'male' && !isGravid ? (['gravid'] as const) : [])]

@@ -1,5 +1,5 @@
 import { fromSheet } from '../plan/source.ts'
-import { refusalsOn } from '../feeding/feedLine.ts'
+import { rowOn } from '../feeding/offerSum.ts'
 import { firstOfLoss } from '../health/signsShown.ts'
 import type { Reason } from '../reasons/reason.ts'
 import { restRule } from '../rest/restRule.ts'
@@ -108,7 +108,7 @@ const FASTS = { days: 14, refusals: 2 }
 function fasts(evidence: Evidence): boolean {
   const days = daysWithoutFood(evidence)
   const rows = Object.values(evidence.state.feeding.lines).map(
-    (line) => refusalsOn(line, evidence.day).refusals,
+    (line) => rowOn(line, evidence.day)?.refusals ?? 0,
   )
   return (days !== null && days >= FASTS.days) || rows.some((inRow) => inRow >= FASTS.refusals)
 }

@@ -2,7 +2,6 @@ import type {
   Draft,
   Entry,
   EntryKind,
-  HoldKind,
   LotState,
   Plan,
   PlaceState,
@@ -19,6 +18,7 @@ import {
   limitsAt,
   replay,
   residentDay,
+  standsOn,
 } from '@kobrin/core'
 import type { Chance } from '../chance.ts'
 import type { Animal } from './animal.ts'
@@ -180,7 +180,7 @@ function feeding(kept: Kept, task: Task, today: KeeperDay, author: string, ms: n
 function reading(kept: Kept, { duty }: Task, today: KeeperDay, author: string, ms: number): void {
   const { plan, residentId: resident, home } = kept
   const { chance } = today
-  const held = Object.keys(kept.state.holds.set) as HoldKind[]
+  const held = kept.state.holds.said.filter((one) => standsOn(one, today.day)).map(({ hold }) => hold)
   const limits = duty.reads && limitsAt(duty.reads, plan, held)
   if (!duty.reads || !limits?.want) return
   const { zone, what } = duty.reads
@@ -240,7 +240,7 @@ function perform(kept: Kept, task: Task, today: KeeperDay, order: number): void 
     record(kept, draft, author, ms, today)
     return
   }
-  const draft = asPlanned(kept.residentId, task)
+  const draft = asPlanned(kept.residentId, task, { enclosure: kept.home, plan: kept.plan })
   if (draft) record(kept, draft, author, ms, today)
 }
 
@@ -302,7 +302,7 @@ function measure(kept: Kept, today: KeeperDay): void {
 export function keepADay(kept: Kept, today: KeeperDay): void {
   const floors = [...kept.lots].flatMap(([lot, state]) => keptFloor(lot, state) ?? [])
   const { plan, state, place } = kept
-  const { tasks } = residentDay({ day: today.day, plan, state, floors, readings: place.readings ?? {} })
+  const { tasks } = residentDay({ day: today.day, plan, state, floors, readings: place.readings ?? {}, box: place.done })
   // In the order of the clock: the walk first, what waits for its hour after it.
   const todo = tasks
     .filter(({ status }) => status === 'due' || status === 'late')

@@ -1,7 +1,7 @@
 import type { ErrorCode } from '@kobrin/contract'
 import { ERRORS } from '@kobrin/contract'
 import type { Entry, FamilyName, ResidentState } from '@kobrin/core'
-import { advance, emptyState, familyOf, isAmendment } from '@kobrin/core'
+import { advance, emptyState, isAmendment, kindOf } from '@kobrin/core'
 import type { AnyState } from './foldMemory.ts'
 import type { Known, Target } from './judge.ts'
 import { objection } from './judge.ts'
@@ -30,7 +30,7 @@ export interface Judged {
 function turnFor(subject: string, entry: Entry, { folds }: Knowledge): Turn {
   const fold = folds.get(subject)
   // Only a fact that founds is accepted about what is not on record.
-  const family = fold?.family ?? (isAmendment(entry) ? 'resident' : familyOf(entry.kind))
+  const family = fold?.family ?? (isAmendment(entry) ? 'resident' : kindOf(entry.kind).family)
   const before = fold?.state ?? emptyState(family)
   return {
     subject,

@@ -1,6 +1,6 @@
 import { EVERY_ROUTE, ROUTES } from '@kobrin/contract'
 import type { EntryKind } from '@kobrin/core'
-import { FACT_KINDS, familyOf, founds } from '@kobrin/core'
+import { FACT_KINDS, founds, kindOf } from '@kobrin/core'
 import fc from 'fast-check'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -46,7 +46,7 @@ function post(as: Client, entries: readonly unknown[]) {
 function goodEntry(kind: EntryKind): object {
   const subjects = { resident: resident(), place: place(), lot: LOT }
   const amends = kind === 'corrected' || kind === 'retracted'
-  const about = amends ? subjects.resident : founds({ kind }) ? uuidv7() : subjects[familyOf(kind)]
+  const about = amends ? subjects.resident : founds({ kind }) ? uuidv7() : subjects[kindOf(kind).family]
   return entryOf(kind, PAYLOADS[kind], about)
 }
 

@@ -1,6 +1,6 @@
 import { may, EVERY_ROUTE, ROUTES } from '@kobrin/contract'
 import type { EntryKind, FamilyName, Role } from '@kobrin/core'
-import { FACT_KINDS, familyOf, founds, mayRecord, ROLES } from '@kobrin/core'
+import { FACT_KINDS, founds, kindOf, mayRecord, ROLES } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -85,7 +85,7 @@ async function post(
 /** What an entry of a kind is about: somebody or something there is, or a beginning. */
 function subjectFor(kind: EntryKind): string {
   if (kind === 'corrected' || kind === 'retracted') return subjects().resident
-  return founds({ kind }) ? uuidv7() : subjects()[familyOf(kind)]
+  return founds({ kind }) ? uuidv7() : subjects()[kindOf(kind).family]
 }
 
 describe('entries of each kind', () => {

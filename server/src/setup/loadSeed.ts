@@ -1,6 +1,6 @@
 import type { SiteSeed } from '@kobrin/contract'
 import type { Entry, FamilyName } from '@kobrin/core'
-import { effectiveFacts, emptyState, familyOf, isAmendment, isoDay, replay } from '@kobrin/core'
+import { effectiveFacts, emptyState, isAmendment, isoDay, kindOf, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { change } from '../changes/tables.ts'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -57,7 +57,7 @@ function historiesIn({ rooms, bays, enclosures, entries }: SiteSeed): Map<string
     let history = histories.get(entry.subject)
     if (!history) {
       if (isAmendment(entry)) throw new Error(`Nothing is said about ${entry.subject} before it is amended.`)
-      history = { family: familyOf(entry.kind), lastSeq: 0, entries: [] }
+      history = { family: kindOf(entry.kind).family, lastSeq: 0, entries: [] }
       histories.set(entry.subject, history)
     }
     history.entries.push(entry)

@@ -3,7 +3,7 @@ import { buffer as wholeBuffer, text as wholeText } from 'node:stream/consumers'
 import type { Bookmark, GivenCode } from '@kobrin/contract'
 import { advanced, furthest, sayBookmark } from '@kobrin/contract'
 import type { Entry, FamilyName } from '@kobrin/core'
-import { civil, effectiveFacts, emptyState, familyOf, isAmendment, replay } from '@kobrin/core'
+import { civil, effectiveFacts, emptyState, isAmendment, kindOf, replay } from '@kobrin/core'
 import { and, eq } from 'drizzle-orm'
 import { v7 as uuidv7 } from 'uuid'
 import type { Entry as ZipEntry, ZipFile } from 'yauzl'
@@ -133,7 +133,7 @@ async function furnish(tx: Transaction, from: Opened, house: TakenHouse): Promis
 function familyIn(history: readonly Entry[]): FamilyName {
   const fact = history.find((entry) => !isAmendment(entry))
   if (!fact || isAmendment(fact)) throw damaged('something is amended that was never said')
-  return familyOf(fact.kind)
+  return kindOf(fact.kind).family
 }
 
 /** The last place of each stream. */

@@ -141,7 +141,7 @@ export function createTables(folder: string, furnishing: Furnishing): Tables {
       sheet?.latin,
       register?.stage,
       register?.sex,
-      countOf({ count, register }),
+      countOf({ count }),
       register && register.hatchedOn !== null ? isoDay(register.hatchedOn) : null,
       stay.arrivedOn === null ? null : isoDay(stay.arrivedOn),
       nameOf.get(stay.place?.enclosure ?? ''),

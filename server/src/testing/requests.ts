@@ -107,6 +107,8 @@ export const PAYLOADS: Record<EntryKind, object> = {
   staged: { stage: 'adult', why: 'Grown' },
   schooled: { school: 'd3', option: 'always', why: 'No tube' },
   counted: { count: 12 },
+  answered: { note: uuidv7() },
+  tended: { duty: 'water', does: 'water' },
   accounted: { found: 1, lost: 0, why: 'Behind the cork' },
   gained: { count: 2 },
   fed: { item: 'crickets', outcome: 'taken' },

@@ -37,7 +37,7 @@ export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
   const ledger = createLedger({
     carryOn: (base, since) => folding().continueFrom(base, since),
     emptyOf: (family) => EMPTY[family],
-    familyOf: (entry) => (folding().isAmendment(entry) ? null : folding().familyOf(entry.kind)),
+    familyOf: (entry) => folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null),
     onBelieved(subject, family, state) {
       if (family === 'resident') onRegister(subject, (state as ResidentState).register)
       if (family === 'lot') lots.set(subject, state as LotState)

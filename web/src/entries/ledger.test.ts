@@ -20,7 +20,7 @@ function openLedger(): Ledger {
   return createLedger({
     carryOn: continueFrom,
     emptyOf: emptyState,
-    familyOf: (entry) => (isAmendment(entry) ? null : familyOf(entry.kind)),
+    familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
   })
 }
 

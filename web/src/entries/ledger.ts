@@ -1,6 +1,6 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
 import { furthest, isBehind, isPast } from '@kobrin/contract'
-import type { continueFrom, Entry, FamilyName, StateOf } from '@kobrin/core'
+import type { Continued, continueFrom, Entry, FamilyName, StateOf } from '@kobrin/core'
 import { shallowReactive } from 'vue'
 
 export type AnyState = StateOf<FamilyName>
@@ -82,7 +82,7 @@ interface ToKeep {
   subject: string
   family: FamilyName
   head: Bookmark
-  carryOn: typeof continueFrom
+  carriedOn: (base: AnyState, since: readonly Entry[]) => Continued<AnyState>
   empty: AnyState
 }
 
@@ -90,12 +90,12 @@ interface ToKeep {
  * the feed has told counts. */
 function foldToKeep(
   page: Page,
-  { subject, family, head, carryOn, empty }: ToKeep,
+  { subject, family, head, carriedOn, empty }: ToKeep,
 ): ReturnType<Ledger['keptFold']> {
   const base = page.base ?? empty
   const told = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
   if (!page.base && told.length === 0) return null
-  const { state, complete } = told.length > 0 ? carryOn(base, told) : { state: base, complete: true }
+  const { state, complete } = carriedOn(base, told)
   if (!complete) return { subject, family, state: base, upTo: page.upTo, stale: true }
   return { subject, family, state, upTo: furthest(page.upTo, head) }
 }
@@ -105,12 +105,24 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
   const pages = new Map<string, Page>()
   const families = new Map<string, FamilyName>()
   const believed = shallowReactive(new Map<string, AnyState>())
+
+  /** What a fold and the entries after it say here. What cannot be folded here, the server can: a newer version wrote
+   * it. */
+  function carriedOn(base: AnyState, since: readonly Entry[]): Continued<AnyState> {
+    if (since.length === 0) return { state: base, complete: true }
+    try {
+      return carryOn(base, since)
+    } catch (error) {
+      console.error(error)
+      return { state: base, complete: false }
+    }
+  }
+
+  /** False when only the server can tell. */
   function refold(subject: string, page: Page): boolean {
     const family = families.get(subject)
-    if (!family) return true
-    const base = page.base ?? emptyOf(family)
-    const { state, complete } =
-      page.since.length > 0 ? carryOn(base, page.since) : { state: base, complete: true }
+    if (!family) return false
+    const { state, complete } = carriedOn(page.base ?? emptyOf(family), page.since)
     page.complete = complete
     believed.set(subject, state)
     onBelieved?.(subject, family, state)
@@ -163,7 +175,7 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       const page = pages.get(subject)
       const family = families.get(subject)
       return page && family
-        ? foldToKeep(page, { subject, family, head, carryOn, empty: emptyOf(family) })
+        ? foldToKeep(page, { subject, family, head, carriedOn, empty: emptyOf(family) })
         : null
     },
     startOver() {

@@ -21,7 +21,7 @@ function note(text: string, act?: string): { entry: Entry } {
   return { entry: act === undefined ? entry : { ...entry, act } }
 }
 
-const textOf = ({ payload }: PostedEntry) => ('text' in payload ? payload.text : '')
+const textOf = ({ payload }: PostedEntry) => ('text' in payload ? (payload.text ?? '') : '')
 
 const accepted = (entries: readonly PostedEntry[]): BatchAnswer => ({
   receipts: entries.map(({ uid }, index) => ({ uid, status: 'accepted', stream: 1, seq: index + 1 })),

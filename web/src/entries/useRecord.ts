@@ -119,9 +119,10 @@ export const useRecord = defineStore('record', () => {
           () => undefined,
         )
     },
+    // To the device before anything is believed: what is said must not depend on what this page makes of it.
     put(entries) {
-      intake.added(entries)
       needWriter().put(entries)
+      intake.added(entries)
     },
   })
 

@@ -70,12 +70,11 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
 
   /** On this device before anything else, stamped with the key of this sign-in, and on its way. */
   async function putNow(entries: readonly Entry[], by: Shift | undefined): Promise<void> {
-    tell({ type: 'made', entries: [...entries] })
     await outbox.add(
       await Promise.all(entries.map((entry) => proven(entry, by && stamped(posted(entry), by)))),
     )
-    // Another tab may hold the line; what lies in the store is sent from there.
-    tell({ type: 'made', entries: [] })
+    // Another tab may hold the line: what lies in the store now is sent from there.
+    tell({ type: 'made', entries: [...entries] })
   }
 
   return {
@@ -92,7 +91,10 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     // Stamping takes a moment: what was said first is sent first all the same.
     put(entries: readonly Entry[]): void {
       const by = shift()
-      putting = putting.then(() => putNow(entries, by))
+      putting = putting
+        .then(() => putNow(entries, by))
+        // What is said next is kept all the same.
+        .catch((error: unknown) => on.onTrouble(error, tell))
     },
     sendIfLeading(): void {
       if (isLeading()) void outbox.send()

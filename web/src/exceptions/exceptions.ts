@@ -1,5 +1,5 @@
 import type { KeptFloor, Point, ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
-import { isComing } from '@kobrin/core'
+import { isComing, partsLeft } from '@kobrin/core'
 import type { Exception } from './ask.ts'
 import { arrivalException } from './arrivalException.ts'
 import { careExceptions } from './careExceptions.ts'
@@ -39,16 +39,17 @@ export function exceptionsFor({
   home,
   points,
 }: ExceptionsFor): Exception[] {
-  if (isComing(state) && state.stay.place) return [arrivalException(residentId, state.stay.place.enclosure)]
+  const { expected } = state.stay
+  if (isComing(state) && expected) return [arrivalException(residentId, expected.enclosure)]
   const [weigh, ...care] = careExceptions(residentId, group, day)
   return [
     ...feedingExceptions(residentId, day),
     ...(weigh ? [weigh] : []),
-    skinException(residentId, group, state.skin.retained),
+    skinException(residentId, group, partsLeft(state.skin)),
     ...care,
     ...readingException({ residentId, home, points }),
     ...holdExceptions(residentId, day, today),
     ...countExceptions(residentId, floors),
-    ...leavingExceptions({ residentId, lives, state, boxLeft }),
+    ...leavingExceptions({ residentId, lives, state, today, boxLeft }),
   ]
 }

@@ -7,12 +7,13 @@ interface Leaving {
   residentId: string
   lives: 'individual' | 'colony'
   state: ResidentState
+  today: number
   /** The box that stands empty once it is gone. */
   boxLeft: string | null
 }
 
 /** Some of a colony died. With the last of them its box waits to be cleaned. */
-function dying({ residentId, state, boxLeft }: Leaving): Ask {
+function dying({ residentId, state, today, boxLeft }: Leaving): Ask {
   return {
     type: 'form',
     fields: [
@@ -34,7 +35,7 @@ function dying({ residentId, state, boxLeft }: Leaving): Ask {
         kind: 'died',
         payload: { count, ...(why !== undefined && { why }) },
       }
-      if (boxLeft === null || leftWithout(state, count) !== 0) return died
+      if (boxLeft === null || leftWithout(state.count, count, { how: 'died', day: today }) !== null) return died
       return [
         died,
         { subject: boxLeft, kind: 'vacated', payload: { resident: residentId, leaves: 'toClean' } },

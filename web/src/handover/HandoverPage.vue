@@ -9,7 +9,6 @@ import '../verdicts/verdict.css'
 import '../app/page.css'
 import { useAskedCurves } from '../curves/useCurves.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
-import { useRecord } from '../entries/useRecord.ts'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
@@ -18,6 +17,7 @@ import { useAnswerOf } from '../wire/queries.ts'
 import Because from '../words/Because.vue'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
+import ShiftNotes from './ShiftNotes.vue'
 import type { ChangeLine } from './changeLine.ts'
 import { isNews, lineOfChange } from './changeLine.ts'
 import { terms } from '../words/terms.ts'
@@ -27,7 +27,6 @@ import { t } from './words.ts'
 
 const site = useSite()
 const residents = useResidents()
-const record = useRecord()
 const today = useToday()
 const teller = useTeller()
 const places = usePlacesLeft()
@@ -69,12 +68,6 @@ const sections = computed(() => [
   { title: t('toWatch'), list: watched.value },
   { title: t('toDecide'), list: verdicts.value.filter(({ verdict }) => isProposal(verdict.what.code)) },
 ])
-const notes = computed(() =>
-  everyone.value.flatMap((resident) => {
-    const { note } = record.stateOf(resident.id)
-    return note && today.day - note.day <= YESTERDAY ? [{ resident, note }] : []
-  }),
-)
 
 /** Who left a place that waits, when, and who saw to it. */
 function leftBehind(enclosureId: string): string {
@@ -176,20 +169,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
           </li>
         </ul>
       </section>
-      <section class="block">
-        <h2>{{ t('saidForTheNext') }}</h2>
-        <ul>
-          <li v-for="{ resident, note } in notes" :key="resident.id">
-            <RouterLink :to="{ name: 'record', params: { id: resident.id } }">{{
-              resident.name
-            }}</RouterLink>: {{ note.text }}
-            <p class="quiet">
-              {{ sayDay(note.day, today.day) }} {{ today.clock(note.at) }}, {{ site.nameOf(note.by) }}
-            </p>
-          </li>
-          <li v-if="notes.length === 0" class="quiet">{{ t('noNotes') }}</li>
-        </ul>
-      </section>
+      <ShiftNotes />
     </div>
   </main>
 </template>

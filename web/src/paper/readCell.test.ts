@@ -26,7 +26,7 @@ const warm = taskOf(
   dutyOf({ id: 'read', does: 'read', reads: { zone: 'warm end', what: 'celsius' } }),
 )
 
-const WHOM = { resident: 'ada', home: 'a1', part: 'length' as const }
+const WHOM = { resident: 'ada', home: 'a1', sheet: 'testling', part: 'length' as const }
 const read = (typed: string, ...tasks: Parameters<typeof readCell>[2][number][]) =>
   readCell(typed, WHOM, tasks)
 const payloadOf = (typed: string, ...tasks: Parameters<typeof readCell>[2][number][]) => {
@@ -110,7 +110,7 @@ describe('what stands on every sheet', () => {
 
   it('a line as planned is all that is due and asks for no number and no eyes on one lock', () => {
     const open = taskOf({ status: 'open', offering })
-    const drafts = allAsPlanned('ada', [meal, look, lock, length, warm, open])
+    const drafts = allAsPlanned(WHOM, [meal, look, lock, length, warm, open])
     expect(drafts.map(({ kind }) => kind)).toEqual(['fed', 'looked'])
   })
 })

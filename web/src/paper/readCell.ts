@@ -20,8 +20,10 @@ const OUTCOMES: Readonly<Record<string, FeedOutcome>> = {
 /** Whom a cell is about. */
 export interface Whom {
   resident: string
-  /** Where its readings are taken. */
+  /** Where it lives: its readings are taken there, and what is done to its box is said of it. */
   home: string | undefined
+  /** Its care sheet. */
+  sheet: string
   /** What of it is measured. */
   part: BodyPart
 }
@@ -30,6 +32,10 @@ export type CellRead = { drafts: Draft[]; insists: boolean } | { complaint: stri
 
 function isBowl({ duty }: Task): boolean {
   return duty.cadence.type === 'whenEmpty'
+}
+
+function planned({ resident, home, sheet }: Whom, task: Task): Draft | null {
+  return asPlanned(resident, task, home === undefined ? undefined : { enclosure: home, plan: { sheet } })
 }
 
 /** The meal that was given, in another amount than planned: pieces where it is given by the piece. */
@@ -93,7 +99,7 @@ export function readCell(typed: string, whom: Whom, tasks: readonly Task[]): Cel
   const insists = said.endsWith(INSISTS)
   const mark = insists ? said.slice(0, -1).trim() : said
   if (mark === PLANNED) {
-    const drafts = tasks.flatMap((task) => asPlanned(whom.resident, task) ?? [])
+    const drafts = tasks.flatMap((task) => planned(whom, task) ?? [])
     if (drafts.length > 0) return { drafts, insists }
   }
   for (const task of tasks) {
@@ -126,8 +132,8 @@ export function readNote(typed: string, resident: string): CellRead | null {
 }
 
 /** Everything of a line that is due, as planned: what was not marked otherwise and one tick may say of many. */
-export function allAsPlanned(resident: string, tasks: readonly Task[]): Draft[] {
+export function allAsPlanned(whom: Whom, tasks: readonly Task[]): Draft[] {
   return tasks
     .filter((task) => isToDo(task) && canBeForAll(task))
-    .flatMap((task) => asPlanned(resident, task) ?? [])
+    .flatMap((task) => planned(whom, task) ?? [])
 }

@@ -15,6 +15,7 @@ import { useToday } from '../time/useToday.ts'
 import type { Face } from '../walk/stops.ts'
 import { sayDoubt } from '../words/doubts.ts'
 import type { CellRead } from './readCell.ts'
+import type { Whom } from './readCell.ts'
 import { allAsPlanned, PLANNED, readCell, readNote, readWeight } from './readCell.ts'
 import type { SheetRow } from './sheet.ts'
 import { WEIGHT } from './sheet.ts'
@@ -90,10 +91,14 @@ export function usePaperRound(face: Face, day: number) {
     const typed = typedIn(resident, column)
     if (column === WEIGHT) return readWeight(typed, resident, openIn(row, WEIGHT)[0])
     if (column === 'note') return readNote(typed, resident)
+    return readCell(typed, whomOf(resident), openIn(row, column))
+  }
+
+  function whomOf(resident: string): Whom {
     const one = site.residents.get(resident)
     const group = one && site.species.get(one.sheet)?.group
     const [part = 'length'] = group ? partsOf(group) : []
-    return readCell(typed, { resident, home: residents.homeOf(resident), part }, openIn(row, column))
+    return { resident, home: residents.homeOf(resident), sheet: one?.sheet ?? '', part }
   }
 
   /** What a line says: its cells, and where it is ticked as a whole everything else that is due. */
@@ -109,7 +114,7 @@ export function usePaperRound(face: Face, day: number) {
     if (whole === '') return line
     const rest = columns.filter((column) => typedIn(row.resident, column).trim() === '')
     const drafts = allAsPlanned(
-      row.resident,
+      whomOf(row.resident),
       rest.flatMap((column) => openIn(row, column)),
     )
     put(

@@ -1,5 +1,12 @@
-import type { Readings, ResidentDay, Verdict } from '@kobrin/core'
-import { countOf as countIn, mayRecord, residentDay } from '@kobrin/core'
+import type { DoneInBox, Draft, Readings, ResidentDay, Task, Verdict } from '@kobrin/core'
+import {
+  asPlanned as plannedFor,
+  countOf as countIn,
+  doneInBox,
+  mayRecord,
+  placeOf,
+  residentDay,
+} from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
@@ -27,10 +34,26 @@ export const useResidents = defineStore('residents', () => {
   const today = useToday()
 
   // A box changes far less often than a state: the building is drawn anew only when somebody moves.
-  const homeOf = perResident((residentId) => record.stateOf(residentId).stay.place?.enclosure)
+  const homeOf = perResident((residentId) => placeOf(record.stateOf(residentId))?.enclosure)
 
   function readingsAt(enclosureId: string | undefined): Readings {
     return (enclosureId !== undefined && record.readings.get(enclosureId)) || NOTHING_READ
+  }
+
+  /** What was last done in the box of somebody, whoever of its tenants it was said of. */
+  function boxDoneOf(residentId: string): DoneInBox {
+    const home = homeOf(residentId)
+    if (home === undefined) return {}
+    const tenants = livingIn(home).map((one) => ({ state: record.stateOf(one.id), plan: plans.planOf(one) }))
+    return doneInBox(record.placeState(home), tenants)
+  }
+
+  /** What says that a task of somebody was done as planned: of its box, where it is the box that it is done to. */
+  function asPlanned(residentId: string, task: Task): Draft | null {
+    const resident = site.residents.get(residentId)
+    const enclosure = homeOf(residentId)
+    const home = resident && enclosure !== undefined ? { enclosure, plan: plans.planOf(resident) } : undefined
+    return plannedFor(residentId, task, home)
   }
 
   /** What somebody needs on a day, as far as the record goes now; without a minute all day long. */
@@ -44,6 +67,7 @@ export const useResidents = defineStore('residents', () => {
       state: record.stateOf(residentId),
       floors: keptFloors.of(residentId),
       readings: readingsAt(homeOf(residentId)),
+      box: boxDoneOf(residentId),
       hemisphere: site.site?.hemisphere,
     })
     return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
@@ -77,5 +101,5 @@ export const useResidents = defineStore('residents', () => {
     return countIn(record.stateOf(residentId))
   }
 
-  return { dayOf, dayOn, readingsAt, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
+  return { dayOf, dayOn, asPlanned, readingsAt, homeOf, livingIn, isTaken, boxLeftBy, nameOf, countOf }
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { openNotes } from '@kobrin/core'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { useSite } from '../site/useSite.ts'
@@ -12,6 +13,8 @@ import { useResidents } from '../residents/useResidents.ts'
 import { t } from './words.ts'
 
 const { residentId } = defineProps<{ residentId: string }>()
+
+const NOTE_DAYS = 14
 
 const site = useSite()
 const record = useRecord()
@@ -31,9 +34,10 @@ const done = computed(() => marks.value.flatMap((mark) => mark.done))
 const duties = computed(() => sayMarks(marks.value, site.nameOf))
 const lastDone = computed(() => [...done.value].sort((a, b) => (a.at < b.at ? 1 : -1))[0])
 const waits = computed(() => done.value.some(({ uid }) => record.waiting.has(uid)))
+/** The last note that nobody answered; older ones are for the handover. */
 const note = computed(() => {
-  const said = record.stateOf(residentId).note
-  return said && today.day - said.day <= 1 ? said : null
+  const [said] = openNotes(record.stateOf(residentId).notes).slice(-1)
+  return said && today.day - said.day <= NOTE_DAYS ? said : null
 })
 </script>
 

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import type { Barrier, EntryKind, Task } from '@kobrin/core'
-import { asPlanned } from '@kobrin/core'
 import type { ComponentPublicInstance } from 'vue'
 import { computed, nextTick, onMounted, shallowRef, useTemplateRef, watch } from 'vue'
 import { until, useElementSize, useEventListener, watchDebounced } from '@vueuse/core'
@@ -128,7 +127,7 @@ function exceptions(residentId: string): void {
 }
 
 function again(task: Task, when: When): void {
-  const draft = walk.focused && asPlanned(walk.focused, task)
+  const draft = walk.focused && residents.asPlanned(walk.focused, task)
   if (draft)
     record.keep(
       [draft],

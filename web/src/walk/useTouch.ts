@@ -1,5 +1,5 @@
 import type { Draft, Task } from '@kobrin/core'
-import { asPlanned, canBeAsPlanned, canBeForAll, isToDo } from '@kobrin/core'
+import { canBeAsPlanned, canBeForAll, isToDo } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import type { When } from '../time/useToday.ts'
 import { usePeople } from '../people/usePeople.ts'
@@ -7,6 +7,16 @@ import { useResidents } from '../residents/useResidents.ts'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { t } from './words.ts'
+
+/** What is done to a box is said once for all who live in it. */
+function onceEach(drafts: readonly Draft[]): Draft[] {
+  const said = new Set<string>()
+  return drafts.filter((draft) => {
+    if (draft.kind !== 'tended') return true
+    const key = `${draft.subject} ${draft.payload.duty}`
+    return !said.has(key) && said.add(key)
+  })
+}
 
 /** What one touch says: everything that is due and needs no number, as planned. */
 export function useTouch() {
@@ -22,7 +32,7 @@ export function useTouch() {
     const says: string[] = []
     for (const task of residents.dayOf(residentId).tasks) {
       if (!isToDo(task) || !can(task)) continue
-      const draft = asPlanned(residentId, task)
+      const draft = residents.asPlanned(residentId, task)
       if (!draft || !people.maySay(draft)) continue
       drafts.push(draft)
       says.push(task.duty.label ? dutyName(task).toLowerCase() : words.done[task.duty.does])
@@ -56,7 +66,7 @@ export function useTouch() {
     const can = (task: Task) => canBeForAll(task) && (does === undefined || task.duty.does === does)
     const each = residentIds.map((id) => plannedDrafts(id, can).drafts)
     const some = each.filter((drafts) => drafts.length > 0)
-    if (some.length > 0) record.keep(some.flat(), t('asPlanned2', { title, count: some.length }))
+    if (some.length > 0) record.keep(onceEach(some.flat()), t('asPlanned2', { title, count: some.length }))
     return some.length
   }
 

@@ -98,6 +98,28 @@ function sayWeighed({ grams, confirmed, doubted, context, tub }: Payload<'weighe
     : says
 }
 
+function sayWatered({ litres }: Pick<Payload<'watered'>, 'litres'>): string {
+  return litres ? t('freshWaterLitres', { litres: sayIn(litres, 'l') }) : t('freshWater')
+}
+
+function sayDampened({ end, litres }: Pick<Payload<'dampened'>, 'end' | 'litres'>): string {
+  const where = end ? t('dampenedWhere', { where: terms.end[end] }) : t('dampened')
+  return litres ? t('withLitres', { where, litres: sayIn(litres, 'l') }) : where
+}
+
+function sayTended(payload: Payload<'tended'>): string {
+  switch (payload.does) {
+    case 'water':
+      return sayWatered(payload)
+    case 'dampen':
+      return sayDampened(payload)
+    case 'clean':
+      return payload.scope === 'full' ? t('fullClean') : t('spotCleaned')
+    case 'check':
+      return t('inspected')
+  }
+}
+
 const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } = {
   registered: ({ name }) => t('putOnRecord', { name }),
   arrived: sayArrived,
@@ -154,12 +176,11 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
   condition: ({ score }) => t('bodyConditionEntry', { score }),
   fed: sayMeal,
   bowl: sayBowl,
-  watered: ({ litres }) => (litres ? t('freshWaterLitres', { litres: sayIn(litres, 'l') }) : t('freshWater')),
+  watered: sayWatered,
+  tended: sayTended,
+  answered: ({ text }) => withWhy(t('noteAnswered'), text),
   cleaned: ({ scope }) => (scope === 'full' ? t('fullClean') : t('spotCleaned')),
-  dampened({ end, litres }) {
-    const where = end ? t('dampenedWhere', { where: terms.end[end] }) : t('dampened')
-    return litres ? t('withLitres', { where, litres: sayIn(litres, 'l') }) : where
-  },
+  dampened: sayDampened,
   weighed: sayWeighed,
   measured: ({ part, mm }) => t('partMm', { part: terms.part[part], mm: sayIn(mm, 'mm') }),
   ecdysis: sayShed,
@@ -179,7 +200,9 @@ const SAYS: { [K in FactKind]: (payload: Payload<K>, about: About) => string } =
 }
 
 function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, about: About): string {
-  return (SAYS[fact.kind] as (payload: unknown, about: About) => string)(fact.payload, about)
+  const says = SAYS[fact.kind] as ((payload: unknown, about: About) => string) | undefined
+  // A newer version wrote it: it is kept, and read once this page is taken anew.
+  return says ? says(fact.payload, about) : t('saidByNewer')
 }
 
 /** What an entry says, or would say, in one line. */

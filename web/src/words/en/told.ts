@@ -252,6 +252,8 @@ export default {
   oldFloorSomeCounted: 'Old floor: {animals} {found}',
   oldFloorThrownAway: 'Old floor thrown away',
   inspected: 'Inspected',
+  noteAnswered: 'Note answered',
+  saidByNewer: 'Said by a newer version of Kobrin. Take the new version to read it.',
   freshWaterLitres: 'Fresh water {litres}',
   freshWater: 'Fresh water',
   fullClean: 'Full clean',

@@ -1,0 +1,106 @@
+import { own } from '../subjects/own.ts'
+import type { FeedLine, ItemHistory, Offer, OfferSum, RefusalRow } from './feedingState.ts'
+
+/** From this share left over, what was left to find was not eaten. */
+const UNEATEN_FRACTION = 0.9
+/** What an offer of some months ago still counts: of fifty offers back, a third. */
+const FADES = 0.98
+/** What was left to find and not looked at for so many days was eaten, as far as anybody knows. */
+const UNDECIDED_DAYS = 1
+
+export function nothingOffered(): OfferSum {
+  return {
+    meals: 0,
+    lastMeal: null,
+    row: null,
+    habit: { offers: 0, taken: 0 },
+    items: {},
+    supplements: {},
+  }
+}
+
+/** Whether an offer was eaten: true where it was seen or found eaten, false where it was refused or found untouched,
+ * null where it was left to find and nobody has looked. Undefined of what was not offered. */
+export function wasEaten({ outcome, found }: Pick<Offer, 'outcome' | 'found'>): boolean | null | undefined {
+  switch (outcome) {
+    case 'taken':
+    case 'part':
+      return true
+    case 'refused':
+      return false
+    case 'left':
+      return found ? found.left < UNEATEN_FRACTION : null
+    case 'notOffered':
+      return undefined
+  }
+}
+
+/** Whether an offer counts as a meal: what was left to find does until it is found untouched. */
+export function isMeal(offer: Pick<Offer, 'outcome' | 'found'>): boolean {
+  return wasEaten(offer) ?? offer.outcome === 'left'
+}
+
+/** Whether it was left last night, and nobody has looked yet. */
+function isUndecided(offer: Offer, day: number): boolean {
+  return wasEaten(offer) === null && day - offer.day <= UNDECIDED_DAYS
+}
+
+function itemAfter(history: ItemHistory | undefined, offer: Offer): ItemHistory {
+  const { taken, refusedInRow } = history ?? { taken: 0, refusedInRow: 0 }
+  const eaten = wasEaten(offer)
+  return {
+    taken: eaten ? taken + 1 : taken,
+    refusedInRow: eaten === null ? refusedInRow : eaten ? 0 : refusedInRow + 1,
+    lastDay: offer.day,
+  }
+}
+
+function rowAfter(row: RefusalRow | null, offer: Offer, habit: OfferSum['habit']): RefusalRow | null {
+  if (isMeal(offer)) return null
+  return row ? { ...row, refusals: row.refusals + 1 } : { refusals: 1, from: offer.day, before: habit }
+}
+
+function habitAfter(habit: OfferSum['habit'], offer: Offer): OfferSum['habit'] {
+  const eaten = wasEaten(offer)
+  if (eaten === null || (!eaten && offer.apart)) return habit
+  return { offers: habit.offers * FADES + 1, taken: habit.taken * FADES + (eaten ? 1 : 0) }
+}
+
+/** What some offers and one more add up to. */
+export function sumAfter(sum: OfferSum, offer: Offer): OfferSum {
+  if (offer.outcome === 'notOffered') return sum
+  const items = { ...sum.items, [offer.item]: itemAfter(own(sum.items, offer.item), offer) }
+  const row = rowAfter(sum.row, offer, sum.habit)
+  const habit = habitAfter(sum.habit, offer)
+  if (!isMeal(offer)) return { ...sum, items, row, habit }
+  const { day, at, by, uid, grams } = offer
+  const meals = sum.meals + 1
+  const given = (offer.supplements ?? []).map((name) => [name, { day, at, meals }] as const)
+  return {
+    meals,
+    lastMeal: { day, at, by, uid, ...(grams !== undefined && { grams }) },
+    row,
+    habit,
+    items,
+    supplements: given.length > 0 ? { ...sum.supplements, ...Object.fromEntries(given) } : sum.supplements,
+  }
+}
+
+const sums = new WeakMap<FeedLine, OfferSum>()
+
+/** What all offers of a line add up to. */
+export function sumOf(line: FeedLine): OfferSum {
+  const known = sums.get(line)
+  if (known) return known
+  const sum = line.offers.reduce(sumAfter, line.before)
+  sums.set(line, sum)
+  return sum
+}
+
+/** Refusals in a row as they stand on a day: a meal left in place last night neither ends nor lengthens the row.
+ * Null where the last offer was eaten. */
+export function rowOn(line: FeedLine, day: number): RefusalRow | null {
+  const last = line.offers.findLast(({ outcome }) => outcome !== 'notOffered')
+  if (!last || !isUndecided(last, day)) return sumOf(line).row
+  return line.offers.filter((offer) => !isUndecided(offer, day)).reduce(sumAfter, line.before).row
+}
