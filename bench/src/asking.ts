@@ -1,6 +1,7 @@
 import { setTimeout as sleep } from 'node:timers/promises'
 import type { Me } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
+import { REVISION_HEADER, ROUTES } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import { demoPassphrase } from '@kobrin/demo'
 
 const PATIENCE_MS = 8_000
@@ -39,7 +40,11 @@ export async function askingAs(login: string, base: string): Promise<Asking> {
   async function send(path: string, cookie: string, body?: unknown): Promise<Response> {
     const response = await fetch(`${base}${path}`, {
       method: body === undefined ? 'GET' : 'POST',
-      headers: { cookie, ...(body !== undefined && { 'content-type': 'application/json' }) },
+      headers: {
+        cookie,
+        [REVISION_HEADER]: String(FOLD_REVISION),
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+      },
       signal: AbortSignal.timeout(PATIENCE_MS),
       ...(body !== undefined && { body: JSON.stringify(body) }),
     })

@@ -45,10 +45,21 @@ async function takeUpLibrary({ connection: { db } }: Opened): Promise<void> {
   if (kept.length > 0) console.log(`Changed here and left as they are: ${kept.join(', ')}.`)
 }
 
-/** What an earlier version believed of each resident is told anew where this one keeps more. */
-async function tellAnew({ connection: { db } }: Opened): Promise<void> {
-  const written = await refold(db)
-  if (written > 0) console.log(`Told anew from their entries: ${written} residents, places and lots.`)
+const SAYS_EVERY_MS = 5_000
+
+/** What an earlier version believed is folded again from the entries, beside the serving house. */
+function foldAgain({ connection: { db } }: Opened, signal: AbortSignal): Promise<number> {
+  let said = Date.now()
+  const onProgress = (done: number, of: number) => {
+    if (done < of && Date.now() - said < SAYS_EVERY_MS) return
+    said = Date.now()
+    console.log(`Folded again from their entries: ${done} of ${of} residents, places and lots.`)
+  }
+  return refold(db, { signal, onProgress }).catch((error: unknown) => {
+    // They are shown as far as they can be told, and tried again at the next start.
+    console.error('Not everything could be folded again.', error)
+    return 0
+  })
 }
 
 export interface ServeOptions {
@@ -68,12 +79,12 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
   const stop = whenToldToStop()
   const opened = await openDatabase(settings)
   try {
-    // Before anybody moves in: a new record has nothing to tell anew.
-    await tellAnew(opened)
     await prepare?.(opened)
     // The demonstration is an invented house: its story ends when it was told.
     if (!settings.believeClock && !prepare) await requireClock(opened.connection.db, new Date())
     await takeUpLibrary(opened)
+    const folding = new AbortController()
+    const refolded = foldAgain(opened, folding.signal)
     const firstCode = (await houseName(opened.connection.db)) === null ? newCode() : null
     const app = await buildApp({
       connection: opened.connection,
@@ -85,6 +96,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       balances: settings.balances,
       fitsCurves: true,
       firstCode,
+      refolded,
       // The demonstration can be told anew.
       backups: prepare ? null : { address: opened.address, folder: settings.backupDir },
       logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
@@ -98,6 +110,8 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
     console.log('\nClosing the record …')
     // What is acknowledged is on the disk: something that hangs is no reason to stay.
     setTimeout(() => process.exit(1), CLOSE_PATIENCE_MS).unref()
+    folding.abort()
+    await refolded
     await app.close()
   } finally {
     await opened.close()

@@ -78,6 +78,8 @@ export interface AppOptions {
   balances?: readonly BalanceAddress[]
   /** Fits growth curves beside everything else. */
   fitsCurves?: boolean
+  /** How many subjects were folded again beside the serving house, once all of them are. */
+  refolded?: Promise<number>
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
   /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
@@ -207,6 +209,7 @@ type ServiceOptions = Required<
     | 'heartbeatMs'
     | 'dataDir'
     | 'firstCode'
+    | 'refolded'
     | 'backups'
     | 'photos'
     | 'balances'
@@ -217,7 +220,18 @@ type ServiceOptions = Required<
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  { connection, now, heartbeatMs, dataDir, firstCode, backups, photos, balances, fitsCurves }: ServiceOptions,
+  {
+    connection,
+    now,
+    heartbeatMs,
+    dataDir,
+    firstCode,
+    refolded,
+    backups,
+    photos,
+    balances,
+    fitsCurves,
+  }: ServiceOptions,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -264,6 +278,7 @@ async function servicesOf(
     balances: createBalances(balances, now),
     startedAt: now().getTime(),
     firstCode,
+    refolded,
     heartbeatMs,
   }
   const upkeep = keepUp(app, { db, now })
@@ -314,6 +329,7 @@ export async function buildApp({
   trustProxy = false,
   dataDir = null,
   firstCode = null,
+  refolded = Promise.resolve(0),
   backups = null,
   photos = null,
   balances = [],
@@ -345,6 +361,7 @@ export async function buildApp({
     heartbeatMs,
     dataDir,
     firstCode,
+    refolded,
     backups,
     photos,
     balances,

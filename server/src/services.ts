@@ -47,6 +47,8 @@ export interface Services extends Authors {
   startedAt: number
   /** With it a house is set up; null where there is one. */
   firstCode: string | null
+  /** How many subjects were folded again beside the serving house, once all of them are. */
+  refolded: Promise<number>
   /** How often a silent feed says that it is there: proxies and tablets drop a silent connection. */
   heartbeatMs: number
 }

@@ -29,6 +29,8 @@ export const ENTRY_ROUTES = {
       head: z.string(),
       /** The server's clock, milliseconds since 1970 UTC: tablets drift. */
       now: z.number(),
+      /** The revision of the folds: a page that knows an older one is to be taken anew. */
+      revision: z.optional(z.int()),
       states: z.record(z.string(), SubjectFold),
     }),
   },
@@ -84,6 +86,10 @@ export const ENTRY_ROUTES = {
     url: '/api/feed',
     summary: 'Entries and changes as they are kept, as server-sent events',
     access: 'readEntries',
-    querystring: z.strictObject({ after: bookmark }),
+    querystring: z.strictObject({
+      after: bookmark,
+      /** What other routes are told in a header. */
+      revision: z.optional(z.coerce.number<number>().check(z.int(), z.nonnegative())),
+    }),
   },
 } as const satisfies Record<string, Route>

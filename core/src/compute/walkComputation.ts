@@ -31,7 +31,7 @@ const Input = z.strictObject({
         .check(z.describe('Old floors of it that were put aside.')),
       readings: z
         ._default(z.array(Entry), [])
-        .check(z.describe('What was said of the place it lives in: readings among it.')),
+        .check(z.describe('What was said of the place it lives in: readings, water, cleaning.')),
       place: Place,
     }),
   ),
@@ -146,14 +146,18 @@ function taskOut(resident: string, { duty, offering, ahead, ...task }: Task): z.
 }
 
 function run({ day, minute, residents }: z.output<typeof Input>): Out {
-  const known = residents.map(({ id, plan, state, entries, floors, readings, place }) => ({
-    id,
-    plan,
-    place,
-    state: state ?? replay('resident', entries ?? []),
-    readings: replay('place', readings).readings ?? {},
-    floors: floors.flatMap(({ lot, entries: told }) => keptFloor(lot, replay('lot', told)) ?? []),
-  }))
+  const known = residents.map(({ id, plan, state, entries, floors, readings, place }) => {
+    const box = replay('place', readings)
+    return {
+      id,
+      plan,
+      place,
+      state: state ?? replay('resident', entries ?? []),
+      readings: box.readings ?? {},
+      box: box.done,
+      floors: floors.flatMap(({ lot, entries: told }) => keptFloor(lot, replay('lot', told)) ?? []),
+    }
+  })
   const states = new Map(known.map(({ id, state }) => [id, state]))
   const { stops, prep } = walk({ day, residents: known, ...(minute !== undefined && { minute }) })
   const about: Out['residents'] = {}

@@ -12,7 +12,7 @@ export const accounted = residentKind({
   fold(state, { day, payload: { found, lost } }) {
     const { shortfalls } = offMissing(state.count.shortfalls, found + lost)
     const { howMany } = state.count
-    const isOne = howMany.is === 'one' && found <= 1
+    const isOne = howMany.is === 'one' && howMany.sure === true && found <= 1
     return {
       ...state,
       count: { howMany: found === 0 || isOne ? howMany : more(howMany, found, day), shortfalls },

@@ -21,7 +21,10 @@ export const gained = residentKind({
   ],
   fold: (state, { day, payload: { count, returns } }) => ({
     ...state,
-    stay: returns === undefined ? state.stay : { ...state.stay, goings: withReturned(state.stay.goings, returns, day) },
+    stay:
+      returns === undefined
+        ? state.stay
+        : { ...state.stay, goings: withReturned(state.stay.goings, returns, day) },
     count: { ...state.count, howMany: more(state.count.howMany, count, day) },
   }),
 })

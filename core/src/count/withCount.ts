@@ -27,7 +27,7 @@ export function withCount(
   const shortfalls = shortfallsAfter(state.count.shortfalls, fact, found, expected)
   const { howMany } = state.count
   // One animal that is found stays one animal.
-  const isOne = howMany.is === 'one' && found <= 1
+  const isOne = howMany.is === 'one' && howMany.sure === true && found <= 1
   // Said late: they were counted since.
   const isOld = howMany.is === 'known' && howMany.day !== null && howMany.day > fact.day
   return {

@@ -18,11 +18,22 @@ const DAY = 12
 
 const here = entryOn(0, 'arrived', { enclosure: uidOf(1) })
 const SIGNS = ['dull', 'inBlue', 'premolt', 'sealedIn', 'soft'] as const satisfies readonly EcdysisStage[]
-const HOLDS = ['inBlue', 'premolt', 'sealedIn', 'soft', 'gravid', 'leaveBe'] as const satisfies readonly HoldKind[]
+const HOLDS = [
+  'inBlue',
+  'premolt',
+  'sealedIn',
+  'soft',
+  'gravid',
+  'leaveBe',
+] as const satisfies readonly HoldKind[]
 
 /** What may be believed of an animal before: a sign, a hold, food laid out, when it was seen. */
 const before: fc.Arbitrary<ResidentState> = fc
-  .record({ sign: fc.option(fc.constantFrom(...SIGNS)), hold: fc.option(fc.constantFrom(...HOLDS)), left: fc.boolean() })
+  .record({
+    sign: fc.option(fc.constantFrom(...SIGNS)),
+    hold: fc.option(fc.constantFrom(...HOLDS)),
+    left: fc.boolean(),
+  })
   .map(({ sign, hold, left }) =>
     told([
       here,
@@ -40,7 +51,10 @@ function sayingOf(kind: keyof ResidentKinds): fc.Arbitrary<Pick<Fact, 'kind' | '
     duty: fc.constantFrom('water', 'feed', undefined),
     found: fc.constantFrom('empty', 'leftovers', 'full'),
   })
-  return fc.oneof(saidOf(kind), bowl.map((payload) => ({ kind, payload }) as Pick<Fact, 'kind' | 'payload'>))
+  return fc.oneof(
+    saidOf(kind),
+    bowl.map((payload) => ({ kind, payload }) as Pick<Fact, 'kind' | 'payload'>),
+  )
 }
 
 /** Kinds that say themselves what becomes of a sign, a hold or a stay. */
@@ -76,7 +90,10 @@ describe.each(KINDS)('what "%s" shows', (kind) => {
 describe('the table', () => {
   it('has a line for each case, and each of them comes up', () => {
     for (const kind of KINDS)
-      for (const line of EVIDENCE[kind] as readonly { when: string; holds: (fact: never, known: never) => boolean }[]) {
+      for (const line of EVIDENCE[kind] as readonly {
+        when: string
+        holds: (fact: never, known: never) => boolean
+      }[]) {
         const cases = fc.sample(fc.tuple(before, sayingOf(kind)), 400)
         const met = cases.some(([known, said]) =>
           line.holds({ ...entryOn(DAY, 'noted', { text: 'x' }), ...said } as never, known as never),

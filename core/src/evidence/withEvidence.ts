@@ -31,7 +31,8 @@ export function shownBy(kind: keyof ResidentKinds, fact: Happening, before: Resi
 export function withEvidence(kinds: ResidentKinds): ResidentKinds {
   const shown = Object.entries(kinds).map(([name, kind]) => {
     const fold = kind.fold as (state: ResidentState, fact: Happening) => ResidentState
-    const effects = (state: ResidentState, fact: Happening) => shownBy(name as keyof ResidentKinds, fact, state)
+    const effects = (state: ResidentState, fact: Happening) =>
+      shownBy(name as keyof ResidentKinds, fact, state)
     return [
       name,
       {

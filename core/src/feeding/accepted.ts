@@ -19,6 +19,8 @@ export function offersOf(
 ): number {
   return Object.values(lines)
     .flatMap(({ offers }) => offers)
-    .filter(({ outcome, item: offered, day }) => outcome !== 'notOffered' && offered === item && day >= from && day < before)
-    .length
+    .filter(
+      ({ outcome, item: offered, day }) =>
+        outcome !== 'notOffered' && offered === item && day >= from && day < before,
+    ).length
 }

@@ -51,7 +51,9 @@ export function shownByBowl(state: ResidentState, fact: Bowl): Sighting | null {
   if (answered === WATER) return found === 'full' ? 'full' : 'alive'
   const offer = openOffer(own(state.feeding.lines, answered), momentOf(fact))
   if (!offer) return found === 'empty' ? 'alive' : null
-  return wasEaten({ ...offer, found: { ...markOf(fact), left: leftOver(fact.payload) } }) ? 'alive' : 'untouched'
+  return wasEaten({ ...offer, found: { ...markOf(fact), left: leftOver(fact.payload) } })
+    ? 'alive'
+    : 'untouched'
 }
 
 /** The bowl or the feeding place as it was found. */

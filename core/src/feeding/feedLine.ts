@@ -89,7 +89,9 @@ export function lastMealDay({ lines }: Pick<FeedingState, 'lines'>): number | nu
 
 /** A portion that follows its leftovers: its grams, how many of this size in a row were cleared, and the share that
  * was left of the last of them. Null where nothing was offered by weight. */
-export function portionOf({ offers }: FeedLine): { grams: number; cleared: number; leftFraction: number | null } | null {
+export function portionOf({
+  offers,
+}: FeedLine): { grams: number; cleared: number; leftFraction: number | null } | null {
   const weighed = offers.filter(({ outcome, grams }) => outcome !== 'notOffered' && grams !== undefined)
   const last = weighed.at(-1)
   if (last?.grams === undefined) return null

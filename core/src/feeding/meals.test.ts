@@ -109,7 +109,10 @@ describe('what was left to find', () => {
         const left = told([...history, offer(40, 'left', said, uidOf(6000)), full])
         const refused = told([...history, offer(40, 'refused', said, uidOf(6000))])
         const day = FIRST_DAY + 42
-        const lines = [left, refused].map(({ feeding }) => feeding.lines['feed'] ?? NO_FEEDS) as [FeedLine, FeedLine]
+        const lines = [left, refused].map(({ feeding }) => feeding.lines['feed'] ?? NO_FEEDS) as [
+          FeedLine,
+          FeedLine,
+        ]
         expect(sumOf(lines[0])).toEqual(sumOf(lines[1]))
         expect(rowOn(lines[0], day)).toEqual(rowOn(lines[1], day))
         expect(left.looking).toEqual(refused.looking)
@@ -130,7 +133,7 @@ describe('what was left to find', () => {
         ).feeding.lines['feed']
         const meals = offers.filter(({ outcome }) => outcome !== 'refused' && outcome !== 'notOffered')
         expect(line ? sumOf(line).meals : 0).toBe(meals.length)
-        expect((line?.offers.length ?? 0)).toBeLessThanOrEqual(40)
+        expect(line?.offers.length ?? 0).toBeLessThanOrEqual(40)
       }),
     )
   })

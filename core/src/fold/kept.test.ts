@@ -31,9 +31,12 @@ function asked(state: ReturnType<typeof told>, day: number): [string, string][] 
 }
 
 describe('what was written before', () => {
-  it.each(entries.map((entry) => [entry.kind, entry] as const))('"%s" goes on being understood', (_, entry) => {
-    expect(Entry.safeParse(entry).error).toBeUndefined()
-  })
+  it.each(entries.map((entry) => [entry.kind, entry] as const))(
+    '"%s" goes on being understood',
+    (_, entry) => {
+      expect(Entry.safeParse(entry).error).toBeUndefined()
+    },
+  )
 
   it.each(lives.map((life, index) => [`${life.family} ${index}`, life] as const))(
     'the life of %s folds to something of its own shape',
@@ -54,18 +57,24 @@ describe('what was written before', () => {
 })
 
 describe('a page of before', () => {
-  it.each(FAMILY_NAMES)('is handed a fold of a %s that says the same when it is read as it read it', (family) => {
-    fc.assert(
-      fc.property(historiesOf(family, 20), (history) => {
-        const state = replay(family, history)
-        const again = fromRevision3(family, JSON.parse(JSON.stringify(asRevision3(family, state))) as object)
-        expect(FAMILIES[family].state.safeParse(again).error).toBeUndefined()
-        if (family !== 'resident') return
-        const day = Math.max(FIRST_DAY, ...history.map((entry) => entry.day)) + 1
-        expect(asked(again as never, day)).toEqual(asked(state as never, day))
-      }),
-    )
-  })
+  it.each(FAMILY_NAMES)(
+    'is handed a fold of a %s that says the same when it is read as it read it',
+    (family) => {
+      fc.assert(
+        fc.property(historiesOf(family, 20), (history) => {
+          const state = replay(family, history)
+          const again = fromRevision3(
+            family,
+            JSON.parse(JSON.stringify(asRevision3(family, state))) as object,
+          )
+          expect(FAMILIES[family].state.safeParse(again).error).toBeUndefined()
+          if (family !== 'resident') return
+          const day = Math.max(FIRST_DAY, ...history.map((entry) => entry.day)) + 1
+          expect(asked(again as never, day)).toEqual(asked(state as never, day))
+        }),
+      )
+    },
+  )
 
   it('finds in it every field that it looks for', () => {
     const fields = (value: unknown, depth: number): unknown =>
@@ -84,7 +93,8 @@ describe('a page of before', () => {
         if (['register', 'done', 'identity', 'readings'].includes(key)) continue
         const shape = fields(then[key], 1) as object
         const before = fields(part, 1) as object
-        for (const name of Object.keys(before)) expect([family, key, Object.keys(shape)]).toEqual([family, key, expect.arrayContaining([name])])
+        for (const name of Object.keys(before))
+          expect([family, key, Object.keys(shape)]).toEqual([family, key, expect.arrayContaining([name])])
       }
     }
   })

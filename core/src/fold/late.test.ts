@@ -22,7 +22,10 @@ function marksIn(value: unknown, path = ''): [string, Marked][] {
   return Object.entries(value).flatMap(([key, inner]) => marksIn(inner, `${path}/${key}`))
 }
 
-function splitAt(entries: readonly Entry[], at: number): [before: Entry[], late: Entry, after: Entry[]] | null {
+function splitAt(
+  entries: readonly Entry[],
+  at: number,
+): [before: Entry[], late: Entry, after: Entry[]] | null {
   const late = entries[at % Math.max(1, entries.length)]
   if (!late || isAmendment(late)) return null
   const others = entries.filter((entry) => entry !== late)
@@ -67,16 +70,34 @@ describe('an own entry that waits, and happened before what the server told', ()
 
   it('feeds nobody twice: what a colleague did later in the morning stays done', () => {
     const [mine, theirs] = [0, 1].map((index) =>
-      entryOn(3, 'fed', { item: 'crickets', outcome: 'taken' }, { minute: 480 + index * 60, author: KEEPERS[index]! }),
+      entryOn(
+        3,
+        'fed',
+        { item: 'crickets', outcome: 'taken' },
+        { minute: 480 + index * 60, author: KEEPERS[index]! },
+      ),
     ) as [Entry, Entry]
     const { state } = continueFrom(told([entryOn(0, 'arrived', { enclosure: uidOf(5) }), theirs]), [mine])
     const { tasks } = residentDay({ day: FIRST_DAY + 3, plan: planOf(), state })
-    expect(tasks.find(({ duty }) => duty.id === 'feed')).toMatchObject({ status: 'done', done: { uid: theirs.uid } })
+    expect(tasks.find(({ duty }) => duty.id === 'feed')).toMatchObject({
+      status: 'done',
+      done: { uid: theirs.uid },
+    })
   })
 })
 
 /** A stay that begins, ends or begins anew in between is for the whole history to tell. */
-const STAYS = new Set(['expected', 'arrived', 'moved', 'died', 'left', 'lost', 'merged', 'companionDied', 'registered'])
+const STAYS = new Set([
+  'expected',
+  'arrived',
+  'moved',
+  'died',
+  'left',
+  'lost',
+  'merged',
+  'companionDied',
+  'registered',
+])
 
 describe('an entry of a kind that only a newer version knows', () => {
   it('is folded to what was known, and says that only the server can tell', () => {

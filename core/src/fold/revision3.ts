@@ -58,15 +58,23 @@ function oldFeeding(feeding: FeedingState): OldResident['feeding'] {
   const lastDay = Math.max(-Infinity, ...meals.map(({ day }) => day))
   const all = mealsIn(feeding)
   const items = [...new Set(sums.flatMap((sum) => Object.keys(sum.items)))].map((item) => {
-    const { taken, refusedInRow, lastDay: last } = historyOf(feeding, item) ?? { taken: 0, refusedInRow: 0, lastDay: 0 }
+    const {
+      taken,
+      refusedInRow,
+      lastDay: last,
+    } = historyOf(feeding, item) ?? { taken: 0, refusedInRow: 0, lastDay: 0 }
     const days = lines.flatMap(([, { offers }]) =>
-      offers.filter((one) => one.item === item && one.outcome !== 'notOffered' && last - one.day < 7).map(({ day }) => day),
+      offers
+        .filter((one) => one.item === item && one.outcome !== 'notOffered' && last - one.day < 7)
+        .map(({ day }) => day),
     )
     return [item, { days: days.length > 0 ? days : [last], taken, refusedInRow }] as const
   })
   return {
     lines: Object.fromEntries(lines.map(([duty, line]) => [duty, oldLine(line)])),
-    today: meals.filter(({ day }) => day === lastDay).map(({ day, at, by, uid, duty }) => ({ day, at, by, uid, duty })),
+    today: meals
+      .filter(({ day }) => day === lastDay)
+      .map(({ day, at, by, uid, duty }) => ({ day, at, by, uid, duty })),
     items: Object.fromEntries(items),
     habit: {
       offers: sums.reduce((sum, { habit }) => sum + habit.offers, 0),
@@ -81,7 +89,10 @@ function oldFeeding(feeding: FeedingState): OldResident['feeding'] {
       ),
     ),
     bowls: Object.fromEntries(
-      Object.entries(feeding.bowls).map(([duty, { day, found, refilled }]) => [duty, { day, found, refilled }]),
+      Object.entries(feeding.bowls).map(([duty, { day, found, refilled }]) => [
+        duty,
+        { day, found, refilled },
+      ]),
     ),
   }
 }
@@ -116,7 +127,10 @@ function oldResident(state: ResidentState): OldResident {
       past: pastHolds({ ...holds, said: holds.said.filter(({ ended }) => ended !== null) }, Infinity),
     },
     count: {
-      last: known === null || count.howMany.is !== 'known' || count.howMany.day === null ? null : { day: count.howMany.day, count: known },
+      last:
+        known === null || count.howMany.is !== 'known' || count.howMany.day === null
+          ? null
+          : { day: count.howMany.day, count: known },
       missing: missingOf(count),
       shortfalls: count.shortfalls.map(({ open: _left, ...told }) => told),
     },
@@ -178,28 +192,39 @@ function newLine(line: OldLine, feeding: OldResident['feeding'], isFirst: boolea
 }
 
 function newHolds({ set, lifted, past = [] }: OldResident['holds']): ResidentState['holds'] {
-  const over = past.map(
-    ({ hold, since, until }): SaidHold => ({
-      ...markOn(since),
+  const over = past.map(({ hold, since, until }): SaidHold => ({
+    ...markOn(since),
+    hold,
+    since,
+    until: null,
+    reason: '',
+    ended: markOn(until),
+  }))
+  const open = Object.entries(set).map(([hold, said]): SaidHold => ({
+    hold: hold as SaidHold['hold'],
+    ...said,
+    at: civilDayStart(said.since),
+    ended: null,
+  }))
+  return {
+    said: [...over, ...open].map(({ hold, since, until, reason, by, uid, at, ended }) => ({
       hold,
       since,
-      until: null,
-      reason: '',
-      ended: markOn(until),
-    }),
-  )
-  const open = Object.entries(set).map(
-    ([hold, said]): SaidHold => ({
-      hold: hold as SaidHold['hold'],
-      ...said,
-      at: civilDayStart(said.since),
-      ended: null,
-    }),
-  )
-  return { said: [...over, ...open].map(({ hold, since, until, reason, by, uid, at, ended }) => ({ hold, since, until, reason, by, uid, at, ended })), lifted }
+      until,
+      reason,
+      by,
+      uid,
+      at,
+      ended,
+    })),
+    lifted,
+  }
 }
 
-function newCount({ last, missing, shortfalls }: OldResident['count'], register: OldResident['register']): ResidentState['count'] {
+function newCount(
+  { last, missing, shortfalls }: OldResident['count'],
+  register: OldResident['register'],
+): ResidentState['count'] {
   const count = last?.count ?? register?.count ?? null
   let open = missing
   return {
@@ -232,7 +257,10 @@ export function fromRevision3<F extends FamilyName>(family: F, told: OldFold): S
     },
     feeding: {
       lines: Object.fromEntries(
-        Object.entries(feeding.lines).map(([duty, line], index) => [duty, newLine(line, feeding, index === 0)]),
+        Object.entries(feeding.lines).map(([duty, line], index) => [
+          duty,
+          newLine(line, feeding, index === 0),
+        ]),
       ),
       bowls: Object.fromEntries(
         Object.entries(feeding.bowls).map(([duty, bowl]) => [duty, { ...markOn(bowl.day), ...bowl }]),

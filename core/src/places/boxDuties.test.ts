@@ -42,7 +42,9 @@ describe('a duty of the box', () => {
 
   it('goes on counting for those who move in after', () => {
     const newcomer = { plan, state: told([entryOn(3, 'arrived', { enclosure: HERE }, { minute: 700 })]) }
-    expect(statuses(3, [tended(3, { duty: 'water', does: 'water' })], newcomer)).toMatchObject({ water: 'done' })
+    expect(statuses(3, [tended(3, { duty: 'water', does: 'water' })], newcomer)).toMatchObject({
+      water: 'done',
+    })
   })
 
   it('said of one who lives there, as it used to be, counts for the others', () => {
@@ -78,7 +80,11 @@ describe('a duty of the box', () => {
       enclosure: HERE,
       plan,
     })
-    expect(mine).toMatchObject({ subject: HERE, kind: 'tended', payload: { duty: 'lamp testling', does: 'check' } })
+    expect(mine).toMatchObject({
+      subject: HERE,
+      kind: 'tended',
+      payload: { duty: 'lamp testling', does: 'check' },
+    })
     const box = [tended(3, mine?.payload as Payload<'tended'>)]
     expect(statuses(3, box)).toMatchObject({ lamp: 'done' })
     const other = { ...tenant(), plan: { ...plan, sheet: 'another' } }

@@ -57,7 +57,10 @@ interface Tenant {
 }
 
 /** When the duties of a box were last seen to, whoever of its tenants it was said of. */
-export function doneInBox(place: Pick<PlaceState, 'done'> | undefined, tenants: readonly Tenant[]): DoneInBox {
+export function doneInBox(
+  place: Pick<PlaceState, 'done'> | undefined,
+  tenants: readonly Tenant[],
+): DoneInBox {
   const done: Record<string, Mark> = { ...place?.done }
   // One that lives alone says it of itself.
   if (tenants.length < 2) return done

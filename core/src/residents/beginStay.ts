@@ -44,7 +44,11 @@ export function beginStay(state: ResidentState, fact: Happening, enclosure: stri
       earlier: [...(state.growth.earlier ?? []), ...state.growth.weights].slice(-EARLIER_KEPT),
     },
     looking: nothingSeen(),
-    holds: withEnded(state.holds, state.holds.said.map(({ hold }) => hold), mark),
+    holds: withEnded(
+      state.holds,
+      state.holds.said.map(({ hold }) => hold),
+      mark,
+    ),
     count: { ...state.count, shortfalls: [] },
   }
 }

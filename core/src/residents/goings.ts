@@ -6,9 +6,7 @@ const CLOSED_KEPT = 6
 /** Whether something of it still has to be spoken of: a body, what it died of, when it comes back. */
 export function isOpenGoing({ disposal, postMortem, dueBack, returnedOn }: Going): boolean {
   return (
-    disposal === 'notYet' ||
-    postMortem?.found === null ||
-    (dueBack !== undefined && returnedOn === undefined)
+    disposal === 'notYet' || postMortem?.found === null || (dueBack !== undefined && returnedOn === undefined)
   )
 }
 

@@ -12,6 +12,7 @@ export const registered = residentKind({
     ...state,
     register: payload,
     // What was counted before it was put on record counts on.
-    count: state.count.howMany.is === 'known' ? state.count : { ...state.count, howMany: howManyAtFirst(payload) },
+    count:
+      state.count.howMany.is === 'known' ? state.count : { ...state.count, howMany: howManyAtFirst(payload) },
   }),
 })

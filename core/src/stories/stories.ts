@@ -60,7 +60,12 @@ export const STORIES: readonly Story[] = [
   {
     knows: 'five nights of untouched roaches are five refusals',
     on: 6,
-    happened: [here, fed(0, 'taken'), ...[1, 2, 3, 4, 5].flatMap((day) => [untouched(day), fed(day, 'left')]), untouched(6)],
+    happened: [
+      here,
+      fed(0, 'taken'),
+      ...[1, 2, 3, 4, 5].flatMap((day) => [untouched(day), fed(day, 'left')]),
+      untouched(6),
+    ],
     of: refusals(6),
     is: 5,
   },
@@ -84,7 +89,8 @@ export const STORIES: readonly Story[] = [
     is: [FIRST_DAY, 1],
   },
   {
-    knows: 'food that is found untouched was not eaten, also when somebody came in between and offered nothing',
+    knows:
+      'food that is found untouched was not eaten, also when somebody came in between and offered nothing',
     on: 3,
     happened: [
       here,
@@ -99,11 +105,7 @@ export const STORIES: readonly Story[] = [
   {
     knows: 'a refusal is not forgotten because nothing was offered the day after',
     on: 2,
-    happened: [
-      here,
-      fed(1, 'refused'),
-      on(2, 'fed', { ...roaches, outcome: 'notOffered', why: 'Hidden' }),
-    ],
+    happened: [here, fed(1, 'refused'), on(2, 'fed', { ...roaches, outcome: 'notOffered', why: 'Hidden' })],
     of: (state) => [refusals(2)(state), lastOffered(line(state))?.outcome],
     is: [1, 'refused'],
   },
@@ -304,7 +306,13 @@ export const STORIES: readonly Story[] = [
       fed(5, 'taken'),
       on(6, 'arrived', { enclosure: THERE }),
     ],
-    of: ({ stay, feeding, looking }) => [stay.place, stay.expected, stay.ended?.how, feeding.lines, looking.seenOn],
+    of: ({ stay, feeding, looking }) => [
+      stay.place,
+      stay.expected,
+      stay.ended?.how,
+      feeding.lines,
+      looking.seenOn,
+    ],
     is: [null, null, 'died', {}, null],
   },
   {
@@ -353,7 +361,12 @@ export const STORIES: readonly Story[] = [
   {
     knows: 'a full count ends what was missing',
     on: 30,
-    happened: [colony(10), here, on(5, 'counted', { count: 8, expected: 10 }), on(20, 'counted', { count: 9 })],
+    happened: [
+      colony(10),
+      here,
+      on(5, 'counted', { count: 8, expected: 10 }),
+      on(20, 'counted', { count: 9 }),
+    ],
     of: (state) => [missing(state), countOf(state)],
     is: [0, 9],
   },

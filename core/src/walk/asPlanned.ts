@@ -66,8 +66,10 @@ export interface Home {
 function tendedDraft({ enclosure, plan }: Home, { duty }: Task): Draft | null {
   const key = boxKey(duty, plan)
   const { does, litres } = duty
-  if (key === null || (does !== 'water' && does !== 'clean' && does !== 'dampen' && does !== 'check')) return null
-  const scope = does === 'clean' ? { scope: duty.id === FULL_CLEAN ? ('full' as const) : ('spot' as const) } : {}
+  if (key === null || (does !== 'water' && does !== 'clean' && does !== 'dampen' && does !== 'check'))
+    return null
+  const scope =
+    does === 'clean' ? { scope: duty.id === FULL_CLEAN ? ('full' as const) : ('spot' as const) } : {}
   return {
     subject: enclosure,
     kind: 'tended',

@@ -1,13 +1,4 @@
-import type {
-  Draft,
-  Entry,
-  EntryKind,
-  LotState,
-  Plan,
-  PlaceState,
-  ResidentState,
-  Task,
-} from '@kobrin/core'
+import type { Draft, Entry, EntryKind, LotState, Plan, PlaceState, ResidentState, Task } from '@kobrin/core'
 import {
   advance,
   asPlanned,
@@ -302,7 +293,14 @@ function measure(kept: Kept, today: KeeperDay): void {
 export function keepADay(kept: Kept, today: KeeperDay): void {
   const floors = [...kept.lots].flatMap(([lot, state]) => keptFloor(lot, state) ?? [])
   const { plan, state, place } = kept
-  const { tasks } = residentDay({ day: today.day, plan, state, floors, readings: place.readings ?? {}, box: place.done })
+  const { tasks } = residentDay({
+    day: today.day,
+    plan,
+    state,
+    floors,
+    readings: place.readings ?? {},
+    box: place.done,
+  })
   // In the order of the clock: the walk first, what waits for its hour after it.
   const todo = tasks
     .filter(({ status }) => status === 'due' || status === 'late')

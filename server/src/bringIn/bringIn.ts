@@ -1,7 +1,7 @@
 import type { BringIn, BroughtIn } from '@kobrin/contract'
 import { advanced, readBookmark, sayBookmark, writtenNumber } from '@kobrin/contract'
 import type { Entry, Sheet } from '@kobrin/core'
-import { founds, isoDay } from '@kobrin/core'
+import { FOLD_REVISION, founds, isoDay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
@@ -110,10 +110,11 @@ async function writeFolds(
     (was ?? 0) + 1,
     sayBookmark(advanced(readBookmark(upTo) ?? {}, last)),
     JSON.stringify(state),
+    FOLD_REVISION,
   ])
-  await insertRows(tx, 'insert into subject (id, family, version, up_to, state)', rows, {
-    otherwise:
-      'on duplicate key update version = values(version), up_to = values(up_to), state = values(state)',
+  await insertRows(tx, 'insert into subject (id, family, version, up_to, state, revision)', rows, {
+    otherwise: `on duplicate key update version = values(version), up_to = values(up_to), state = values(state),
+       revision = values(revision)`,
     size: 200,
   })
   const touches = ends.flatMap((end) => end.touches)

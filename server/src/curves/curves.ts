@@ -6,6 +6,8 @@ import { sqlMoment } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { untilAlone } from '../database/contended.ts'
 import { rowsOf } from '../database/rowsOf.ts'
+import type { StoredFold } from '../entries/storedFold.ts'
+import { believedIn } from '../entries/storedFold.ts'
 import { historyOf } from '../entries/queries.ts'
 import { catchUp } from '../followers/follower.ts'
 import { hourIn, isNight } from '../night.ts'
@@ -33,11 +35,11 @@ async function weightsOf(
   id: string,
   { plans, day }: { plans: PlanRows; day: number },
 ): Promise<WeightHistory | null> {
-  const [row] = await rowsOf<{ state: string }>(
+  const [row] = await rowsOf<StoredFold>(
     tx,
-    sql`select state from subject where id = ${id} and family = 'resident' and version > 0`,
+    sql`select family, revision, state from subject where id = ${id} and family = 'resident' and version > 0`,
   )
-  const state = row && (JSON.parse(row.state) as ResidentState)
+  const state = row && (believedIn(row) as ResidentState)
   if (!state?.register || state.stay.ended) return null
   const plan = planOf(plans, { id, register: state.register }, day)
   if (!isPlan(plan) || plan.lives === 'colony') return null

@@ -14,6 +14,8 @@ export interface Fold {
   /** How often it was written: what is written over it is written only if it still is so. */
   version: number
   upTo: string
+  /** An earlier version folded it: only the whole history can tell what it adds up to now. */
+  outdated?: true
 }
 
 export interface FoldMemory {

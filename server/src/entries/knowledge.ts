@@ -3,9 +3,10 @@ import { isAmendment, touchesOf } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
-import type { AnyState, Fold, FoldMemory } from './foldMemory.ts'
+import type { Fold, FoldMemory } from './foldMemory.ts'
 import type { Target } from './judge.ts'
 import { subjectRows } from './queries.ts'
+import { believedIn, isOutdated } from './storedFold.ts'
 
 /** What is on record about everything that a batch of entries speaks of. */
 export interface Knowledge {
@@ -31,8 +32,11 @@ async function foldsOf(
     else unknown.add(subject)
   }
   if (unknown.size > 0)
-    for (const { id, family, version, up_to: upTo, state } of await subjectRows(db, [...unknown]))
-      folds.set(id, { family, version, upTo, state: JSON.parse(state) as AnyState })
+    for (const row of await subjectRows(db, [...unknown])) {
+      const { id, family, version, up_to: upTo } = row
+      const outdated = isOutdated(row) && { outdated: true as const }
+      folds.set(id, { family, version, upTo, state: believedIn(row), ...outdated })
+    }
   return folds
 }
 

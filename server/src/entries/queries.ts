@@ -1,37 +1,46 @@
 import type { KeptEntry } from '@kobrin/contract'
 import type { EntryKind, FamilyName } from '@kobrin/core'
-import { isoDay } from '@kobrin/core'
+import { FOLD_REVISION, isoDay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Pool } from 'mysql2/promise'
 import type { Database, Transaction } from '../database/connect.ts'
 import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
-import { ENTRY_COLUMNS, ENTRY_JSON, entryOf } from './rows.ts'
+import { toldTo } from './storedFold.ts'
+import { ENTRY_COLUMNS, ENTRY_JSON, KIND, entryOf } from './rows.ts'
 
 const IN_ORDER = 'order by occurred_at, uid'
 
-/** The history of one subject, one clustered range, each entry as JSON text. */
-export function toldOf(pool: Pool, subject: string, families: readonly FamilyName[]): Promise<Buffer[]> {
-  return bytesOf(pool, `select ${ENTRY_JSON} from entry where subject = ? and family in (?) ${IN_ORDER}`, [
-    subject,
-    families,
-  ])
+/** What of the record somebody can be handed. */
+export interface Readable {
+  families: readonly FamilyName[]
+  /** Kinds of fact that are left out. */
+  hidden: readonly string[]
 }
 
-/** The entries of one civil day, each as JSON text. */
-export function toldOfDay(pool: Pool, day: number, families: readonly FamilyName[]): Promise<Buffer[]> {
-  return bytesOf(pool, `select ${ENTRY_JSON} from entry where day = ? and family in (?) ${IN_ORDER}`, [
-    isoDay(day),
-    families,
-  ])
+/** Entries that somebody can be handed, in the order in which they happened, each as JSON text. */
+function told(pool: Pool, where: string, of: string, { families, hidden }: Readable): Promise<Buffer[]> {
+  const known = hidden.length > 0 ? ` and ${KIND} not in (?)` : ''
+  return bytesOf(
+    pool,
+    `select ${ENTRY_JSON} from entry where ${where} = ? and family in (?)${known} ${IN_ORDER}`,
+    [of, families, ...(hidden.length > 0 ? [hidden] : [])],
+  )
 }
 
-/** The entries of one doing, each as JSON text. */
-export function toldOfAct(pool: Pool, act: string, families: readonly FamilyName[]): Promise<Buffer[]> {
-  return bytesOf(pool, `select ${ENTRY_JSON} from entry where act = ? and family in (?) ${IN_ORDER}`, [
-    act,
-    families,
-  ])
+/** The history of one subject: one clustered range. */
+export function toldOf(pool: Pool, subject: string, readable: Readable): Promise<Buffer[]> {
+  return told(pool, 'subject', subject, readable)
+}
+
+/** The entries of one civil day. */
+export function toldOfDay(pool: Pool, day: number, readable: Readable): Promise<Buffer[]> {
+  return told(pool, 'day', isoDay(day), readable)
+}
+
+/** The entries of one doing. */
+export function toldOfAct(pool: Pool, act: string, readable: Readable): Promise<Buffer[]> {
+  return told(pool, 'act', act, readable)
 }
 
 export async function historyOf(db: Database | Transaction, subject: string): Promise<KeptEntry[]> {
@@ -69,10 +78,11 @@ export interface SubjectRow {
   version: number
   up_to: string
   state: string
+  revision: number
 }
 
 export function subjectRows(db: Database, ids: readonly string[]): Promise<SubjectRow[]> {
-  return rowsOf(db, sql`select id, family, version, up_to, state from subject where id in ${ids}`)
+  return rowsOf(db, sql`select id, family, version, up_to, state, revision from subject where id in ${ids}`)
 }
 
 /** Every subject about which something is on record, of the families that may be read. */
@@ -84,16 +94,20 @@ export function toldSubjects(
   const some = of ? sql` and id in ${of}` : sql``
   return rowsOf(
     db,
-    sql`select id, family, version, up_to, state from subject
+    sql`select id, family, version, up_to, state, revision from subject
         where version > 0 and family in ${families}${some}`,
   )
 }
 
-/** Folds by subject as JSON text, each passed through as it was stored. */
-export function statesJson(head: string, nowMs: number, rows: readonly SubjectRow[]): Buffer {
+/** Folds by subject as JSON text, for a page that knows the folds of some revision. */
+export function statesJson(
+  { head, nowMs, revision }: { head: string; nowMs: number; revision: number },
+  rows: readonly SubjectRow[],
+): Buffer {
   const states = rows.map(
-    ({ id, family, up_to: upTo, state }) =>
-      `"${id}":{"family":"${family}","upTo":"${upTo}","state":${state}}`,
+    (row) => `"${row.id}":{"family":"${row.family}","upTo":"${row.up_to}","state":${toldTo(revision, row)}}`,
   )
-  return Buffer.from(`{"head":"${head}","now":${nowMs},"states":{${states.join(',')}}}`)
+  return Buffer.from(
+    `{"head":"${head}","now":${nowMs},"revision":${FOLD_REVISION},"states":{${states.join(',')}}}`,
+  )
 }

@@ -4,10 +4,12 @@ import { readableBy } from '@kobrin/core'
 import type { FastifyPluginAsync, FastifyRequest } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
 import { feedAfter } from '../feed/rows.ts'
+import { hiddenFrom, revisionOf } from '../interface/revision.ts'
 import { serveText } from '../interface/serve.ts'
 import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
+import type { Readable } from './queries.ts'
 import { familyOfSubject, statesJson, toldOf, toldOfAct, toldOfDay, toldSubjects } from './queries.ts'
 import { entriesJson } from './rows.ts'
 
@@ -16,6 +18,11 @@ const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
 
 function familiesFor(request: FastifyRequest): FamilyName[] {
   return readableBy(signedInOn(request).person.role)
+}
+
+/** What of the record can be handed to whoever asks. */
+function readableFor(request: FastifyRequest): Readable {
+  return { families: familiesFor(request), hidden: [...hiddenFrom(request)] }
 }
 
 /** Reading the record: entries and what they add up to, of the families whoever asks may read. */
@@ -28,13 +35,14 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
     serveText(app, services, ROUTES.since, async ({ query, request }) => {
       const families = familiesFor(request)
       const rows = await feedAfter(db, readBookmark(query.after) ?? {}, PAGE)
+      const hidden = hiddenFrom(request)
       const told = rows
-        .filter(({ of }) => of !== 'change' && families.includes(of))
+        .filter(({ of, kind }) => of !== 'change' && families.includes(of) && !hidden.has(kind))
         .map((row) => Buffer.from(row.told))
       return entriesJson(told)
     })
     serveText(app, services, ROUTES.record, async ({ params, request }) => {
-      const told = await toldOf(pool, params.subject, familiesFor(request))
+      const told = await toldOf(pool, params.subject, readableFor(request))
       if (told.length === 0) {
         const family = await familyOfSubject(db, params.subject)
         if (family === null || !familiesFor(request).includes(family))
@@ -43,17 +51,17 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
       return entriesJson(told)
     })
     serveText(app, services, ROUTES.ofDay, async ({ params, request }) =>
-      entriesJson(await toldOfDay(pool, params.day, familiesFor(request))),
+      entriesJson(await toldOfDay(pool, params.day, readableFor(request))),
     )
     serveText(app, services, ROUTES.act, async ({ params, request }) =>
-      entriesJson(await toldOfAct(pool, params.act, familiesFor(request))),
+      entriesJson(await toldOfAct(pool, params.act, readableFor(request))),
     )
     serveText(app, services, ROUTES.states, async ({ query, request }) => {
       const of = query.of?.split(',').filter((id) => UUID.test(id))
       // The head first: states may then be ahead of it, never behind, and each says how far it is.
       const head = sayBookmark(await headOf(db))
       const rows = of?.length === 0 ? [] : await toldSubjects(db, familiesFor(request), of)
-      return statesJson(head, now().getTime(), rows)
+      return statesJson({ head, nowMs: now().getTime(), revision: revisionOf(request) }, rows)
     })
   }
 }

@@ -1,10 +1,11 @@
 import { isDeepStrictEqual } from 'node:util'
-import type { FamilyName } from '@kobrin/core'
-import { effectiveFacts, replay } from '@kobrin/core'
+import { effectiveFacts, FOLD_REVISION, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { historyOf } from './queries.ts'
+import type { StoredFold } from './storedFold.ts'
+import { isOutdated } from './storedFold.ts'
 import { touch } from './tables.ts'
 import type { TouchRow } from './touchRows.ts'
 import { touchRows } from './touchRows.ts'
@@ -29,27 +30,33 @@ function keyOf({ uid, subject, how }: TouchKey): string {
 
 /** Replays one subject's entries and compares with what is stored of it; with `write`, puts what was
  * replayed in its place. */
-async function rebuildOne(
+export async function rebuildOne(
   tx: Transaction,
   subject: string,
   { write }: { write: boolean },
 ): Promise<{ entries: number; fields: string[] }> {
-  const [row] = await rowsOf<{ family: FamilyName; state: string }>(
+  const [row] = await rowsOf<StoredFold>(
     tx,
-    sql`select family, state from subject where id = ${subject} for update`,
+    sql`select family, state, revision from subject where id = ${subject} for update`,
   )
   if (!row) return { entries: 0, fields: [] }
   const history = await historyOf(tx, subject)
   // As JSON, because that is how it was stored.
   const told = JSON.stringify(replay(row.family, history))
-  const fields = differingFields(JSON.parse(row.state) as object, JSON.parse(told) as object)
+  // What an earlier version folded differs for a reason, and is folded again by itself.
+  const fields = isOutdated(row)
+    ? [...(write ? ['revision'] : [])]
+    : differingFields(JSON.parse(row.state) as object, JSON.parse(told) as object)
   const touches = effectiveFacts(history).flatMap(touchRows)
   const stored = await rowsOf<TouchKey>(tx, sql`select uid, subject, how from touch where other = ${subject}`)
   const expected = new Set(touches.map(keyOf))
   const same = stored.length === expected.size && stored.every((one) => expected.has(keyOf(one)))
   if (!same) fields.push('touches')
   if (!write || fields.length === 0) return { entries: history.length, fields }
-  await tx.execute(sql`update subject set state = ${told}, version = version + 1 where id = ${subject}`)
+  await tx.execute(
+    sql`update subject set state = ${told}, version = version + 1, revision = ${FOLD_REVISION}
+        where id = ${subject}`,
+  )
   await tx.execute(sql`delete from touch where other = ${subject}`)
   if (touches.length > 0) await tx.insert(touch).values(touches)
   return { entries: history.length, fields }

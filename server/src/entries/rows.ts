@@ -23,6 +23,9 @@ export const ENTRY_JSON = `concat(
   if(act is null, '"', concat('","act":"', act, '"')),
   ',"payload":', payload, '}')`
 
+/** The kind of fact an entry is, or would make of another. */
+export const KIND = `if(kind = 'corrected', json_value(payload, '$.to.kind'), kind)`
+
 /** The columns of an `EntryRow`. */
 export const ENTRY_COLUMNS = sql.raw(`${ENTRY_JSON} as told`)
 

@@ -1,4 +1,5 @@
 import type { Entry, EntryKind, FamilyName } from '@kobrin/core'
+import { FOLD_REVISION } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import {
   bigint,
@@ -55,15 +56,24 @@ export const entry = mysqlTable(
 
 /** What has a history of its own, and what its entries add up to: written by the transaction that
  * appends, and by it alone. */
-export const subject = mysqlTable('subject', {
-  id: uuid('id').primaryKey(),
-  family: varchar('family', { length: 12 }).$type<FamilyName>().notNull(),
-  /** How often the fold was written: what is written over it is written only if it still is so. */
-  version: int('version', { unsigned: true }).notNull(),
-  /** The last place of each stream that is folded in, "1:204,2:17". */
-  upTo: varchar('up_to', { length: 600 }).notNull(),
-  state: derived<object>()('state').notNull(),
-})
+export const subject = mysqlTable(
+  'subject',
+  {
+    id: uuid('id').primaryKey(),
+    family: varchar('family', { length: 12 }).$type<FamilyName>().notNull(),
+    /** How often the fold was written: what is written over it is written only if it still is so. */
+    version: int('version', { unsigned: true }).notNull(),
+    /** The last place of each stream that is folded in, "1:204,2:17". */
+    upTo: varchar('up_to', { length: 600 }).notNull(),
+    state: derived<object>()('state').notNull(),
+    /** The revision of the code that folded it. */
+    revision: int('revision', { unsigned: true })
+      .notNull()
+      .default(1)
+      .$defaultFn(() => FOLD_REVISION),
+  },
+  (table) => [index('subject_revision').on(table.revision)],
+)
 
 /** Which other subjects the facts that count are about: derived, written with them. */
 export const touch = mysqlTable(
@@ -83,8 +93,3 @@ export const touch = mysqlTable(
     index('touch_uid').on(table.uid),
   ],
 )
-
-/** Which revision of the folds `subject` holds; none is the first. */
-export const foldRevision = mysqlTable('fold_revision', {
-  revision: int('revision', { unsigned: true }).primaryKey(),
-})

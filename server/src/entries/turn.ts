@@ -40,7 +40,7 @@ function turnFor(subject: string, entry: Entry, { folds }: Knowledge): Turn {
     before,
     state: before,
     added: [],
-    replays: false,
+    replays: fold?.outdated === true,
   }
 }
 

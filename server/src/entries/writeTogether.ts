@@ -1,6 +1,6 @@
 import { readBookmark, sayBookmark } from '@kobrin/contract'
 import type { Entry, FamilyName, Register } from '@kobrin/core'
-import { isoDay } from '@kobrin/core'
+import { FOLD_REVISION, isoDay } from '@kobrin/core'
 import type { Pool, RowDataPacket } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
 import type { Lease } from '../streams/ownStream.ts'
@@ -81,14 +81,15 @@ function transaction(size: Size): string {
         values ${listed(entries, (index) => `(?, ?, ?, ?, base + ${index + 1}, ?, ?, ?, ?, ?, ?, ?, ?)`)};
       ${when(
         begun,
-        `insert into subject (id, family, version, up_to, state)
-          values ${listed(begun, () => `(?, ?, 1, replace(?, '#', base + ${entries}), ?)`)}`,
+        `insert into subject (id, family, version, up_to, state, revision)
+          values ${listed(begun, () => `(?, ?, 1, replace(?, '#', base + ${entries}), ?, ${FOLD_REVISION})`)}`,
       )}
       ${when(
         turned,
-        `insert into subject (id, family, version, up_to, state)
-          values ${listed(turned, () => `(?, ?, ?, replace(?, '#', base + ${entries}), ?)`)}
-          on duplicate key update version = values(version), up_to = values(up_to), state = values(state)`,
+        `insert into subject (id, family, version, up_to, state, revision)
+          values ${listed(turned, () => `(?, ?, ?, replace(?, '#', base + ${entries}), ?, ${FOLD_REVISION})`)}
+          on duplicate key update version = values(version), up_to = values(up_to), state = values(state),
+            revision = values(revision)`,
       )}
       ${when(retouched, `delete from touch where uid in (${listed(retouched, () => '?')})`)}
       ${when(

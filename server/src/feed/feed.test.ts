@@ -154,7 +154,13 @@ describe('the feed', () => {
     const out = new ServerResponse(new IncomingMessage(new Socket()))
     const errors: unknown[] = []
     out.on('error', (error) => errors.push(error))
-    const reader = createReader({ db: base.db, out, families: ['resident'], after: {} })
+    const reader = createReader({
+      db: base.db,
+      out,
+      families: ['resident'],
+      hidden: new Set(),
+      after: {},
+    })
     reader.end()
     reader.say(': here\n\n')
     reader.end()

@@ -14,6 +14,8 @@ export interface ReaderOptions {
   db: Database
   out: ServerResponse
   families: readonly FamilyName[]
+  /** Kinds of fact that the reader does not know. */
+  hidden: ReadonlySet<string>
   after: Bookmark
 }
 
@@ -35,7 +37,7 @@ function eventOf(row: FeedRow, bookmark: Bookmark): string {
 }
 
 /** One open screen: it is never written more than it takes. */
-export function createReader({ db, out, families, after }: ReaderOptions): Reader {
+export function createReader({ db, out, families, hidden, after }: ReaderOptions): Reader {
   let read = after
   let behind = true
   let catching: Promise<void> | null = null
@@ -48,7 +50,8 @@ export function createReader({ db, out, families, after }: ReaderOptions): Reade
     for (const row of rows) {
       if (isPast(read, row)) continue
       read = advanced(read, row)
-      if (row.of === 'change' || families.includes(row.of)) events.push(eventOf(row, read))
+      const isTold = row.of === 'change' || (families.includes(row.of) && !hidden.has(row.kind))
+      if (isTold) events.push(eventOf(row, read))
     }
     return events.length === 0 || isGone() || out.write(events.join(''))
   }

@@ -2,6 +2,7 @@ import { ERRORS, isBehind, readBookmark, ROUTES, sayBookmark } from '@kobrin/con
 import type { Bookmark, Problem } from '@kobrin/contract'
 import { readableBy } from '@kobrin/core'
 import type { FastifyPluginAsync } from 'fastify'
+import { hiddenFrom } from '../interface/revision.ts'
 import { openEvents } from '../interface/events.ts'
 import { schemaOf } from '../interface/serve.ts'
 import type { Why } from '../health/standstill.ts'
@@ -32,7 +33,10 @@ export function feedRoutes({
   guard,
   heartbeatMs,
   standstill,
+  refolded,
 }: Services): FastifyPluginAsync {
+  let isFolded = false
+  void refolded.then(() => (isFolded = true))
   return async (app) => {
     app.get<{ Querystring: { after: string } }>(
       ROUTES.feed.url,
@@ -47,7 +51,8 @@ export function feedRoutes({
         const after = isBehind(asked, head) ? asked : head
         // The record was put back to an earlier state: what this screen believes is not on it.
         if (after !== asked) out.write(`event: startOver\nid: ${sayBookmark(head)}\ndata: {}\n\n`)
-        const reader = createReader({ db, out, families: readableBy(signedIn.person.role), after })
+        const families = readableBy(signedIn.person.role)
+        const reader = createReader({ db, out, families, hidden: hiddenFrom(request), after })
         const stop = hub.follow(reader.hear)
         const sayWhy = (why: Why) => reader.say(standstillEvent(why))
         const unfollow = standstill.follow(sayWhy)
@@ -65,6 +70,11 @@ export function feedRoutes({
           unfollow()
           stop()
         })
+        // What was shown until then was only what could be told without the entries.
+        if (!isFolded)
+          void refolded.then((count) => {
+            if (count > 0) reader.say(`event: startOver\nid: ${sayBookmark(after)}\ndata: {}\n\n`)
+          })
         sayWhy(standstill.why())
         await reader.catchUp().catch((error: unknown) => {
           // The browser comes back by itself and names where it was.

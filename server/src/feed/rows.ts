@@ -4,7 +4,7 @@ import type { SQL } from 'drizzle-orm'
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
-import { ENTRY_JSON } from '../entries/rows.ts'
+import { ENTRY_JSON, KIND } from '../entries/rows.ts'
 import { headOf } from '../streams/ownStream.ts'
 
 /** A row of the feed: an entry, or a change of what people edit. */
@@ -12,6 +12,8 @@ export interface FeedRow {
   stream: number
   seq: number
   of: FamilyName | 'change'
+  /** Of an entry. A correction is of the kind that it corrects to. */
+  kind: string
   /** What it says as JSON text, ready to be sent. */
   told: string
 }
@@ -38,10 +40,10 @@ export async function feedAfter(
   if (places.length === 0) return []
   return rowsOf(
     db,
-    sql`(select stream, seq, family as 'of', ${sql.raw(ENTRY_JSON)} as told from entry where ${afterEach(places)}
+    sql`(select stream, seq, family as 'of', ${sql.raw(KIND)} as kind, ${sql.raw(ENTRY_JSON)} as told from entry where ${afterEach(places)}
          order by stream, seq limit ${limit})
         union all
-        (select stream, seq, 'change', ${sql.raw(CHANGE_JSON)} from \`change\` where ${afterEach(places)}
+        (select stream, seq, 'change', '', ${sql.raw(CHANGE_JSON)} from \`change\` where ${afterEach(places)}
          order by stream, seq limit ${limit})
         order by stream, seq limit ${limit}`,
   )

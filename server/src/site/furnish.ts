@@ -36,7 +36,8 @@ async function livedIn(tx: Transaction, ids: readonly string[]): Promise<number>
     tx,
     sql`select id from subject where family = 'resident'
           and id in (select other from touch where subject in ${ids})
-          and json_value(state, '$.stay.place.enclosure') in ${ids}
+          and (json_value(state, '$.stay.place.enclosure') in ${ids}
+            or json_value(state, '$.stay.expected.enclosure') in ${ids})
           and json_type(json_extract(state, '$.stay.ended')) = 'NULL'
         limit 1`,
   )

@@ -1,5 +1,6 @@
 import type { Role } from '@kobrin/core'
-import { ROUTES } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
+import { REVISION_HEADER, ROUTES } from '@kobrin/contract'
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify'
 import { PASSPHRASE } from './smallSite.ts'
 
@@ -14,7 +15,8 @@ export function client(app: FastifyInstance): Client {
   return {
     cookies,
     async call(options) {
-      const response = await app.inject({ ...options, cookies })
+      const headers = { [REVISION_HEADER]: String(FOLD_REVISION), ...options.headers }
+      const response = await app.inject({ ...options, headers, cookies })
       for (const { name, value } of response.cookies) cookies[name] = value
       return response
     },

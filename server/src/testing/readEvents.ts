@@ -1,3 +1,5 @@
+import { REVISION_HEADER } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
 import type { Client } from './client.ts'
 import { cookieOf, portOf } from './client.ts'
@@ -23,7 +25,7 @@ export async function readEvents(
 ): Promise<void> {
   try {
     const response = await fetch(`http://127.0.0.1:${portOf(app)}${address}`, {
-      headers: { cookie: cookieOf(as), ...headers },
+      headers: { cookie: cookieOf(as), [REVISION_HEADER]: String(FOLD_REVISION), ...headers },
       signal,
     })
     const decoder = new TextDecoder()

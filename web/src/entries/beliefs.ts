@@ -13,12 +13,14 @@ const EMPTY: Record<FamilyName, AnyState> = { resident: NOBODY, place: NOWHERE, 
 interface BeliefsOptions {
   /** What folds entries; only there once something was written or heard. */
   folding: () => Pick<typeof Writing, 'continueFrom' | 'isAmendment' | 'familyOf'>
+  /** The server is of a newer version than this page. */
+  isOlder: () => boolean
   onRegister: (residentId: string, register: Register | null) => void
 }
 
 /** What this device believes about every resident, place and lot: the server's folds, and what was made
  * or heard since. */
-export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
+export function createBeliefs({ folding, isOlder, onRegister }: BeliefsOptions) {
   /** Old floors that are kept, by lot. */
   const lots = shallowReactive(new Map<string, LotState>())
   /** Places that wait for something, by enclosure. */
@@ -35,9 +37,13 @@ export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
   }
 
   const ledger = createLedger({
-    carryOn: (base, since) => folding().continueFrom(base, since),
+    carryOn: (base, since) => {
+      const carried = folding().continueFrom(base, since)
+      // What a newer version believes of it, only the server can tell.
+      return isOlder() ? { ...carried, complete: false } : carried
+    },
     emptyOf: (family) => EMPTY[family],
-    familyOf: (entry) => folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null),
+    familyOf: (entry) => (folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null)),
     onBelieved(subject, family, state) {
       if (family === 'resident') onRegister(subject, (state as ResidentState).register)
       if (family === 'lot') lots.set(subject, state as LotState)

@@ -1,4 +1,5 @@
 import type { Bookmark, KeptEntry, Problem } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import { addressOf, advanced, isPast, ROUTES, sayBookmark } from '@kobrin/contract'
 
 export interface FeedOptions {
@@ -69,7 +70,7 @@ export function followFeed({
 
   function start(): void {
     read = after()
-    source = open(addressOf(ROUTES.feed.url, {}, { after: sayBookmark(read) }))
+    source = open(addressOf(ROUTES.feed.url, {}, { after: sayBookmark(read), revision: FOLD_REVISION }))
     watch.heard()
     source.onopen = () => {
       watch.heard()

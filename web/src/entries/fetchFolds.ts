@@ -1,5 +1,6 @@
 import type { Bookmark } from '@kobrin/contract'
 import { readBookmark, ROUTES } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import { call } from '../wire/call.ts'
 import type { AnyState, ToldFold } from './ledger.ts'
 
@@ -9,16 +10,23 @@ interface ToldFolds {
   folds: [subject: string, fold: ToldFold][]
   /** The server's clock when it answered, milliseconds. */
   now: number
+  /** The revision of the server's folds. */
+  revision: number
 }
 
 /** What everybody's record adds up to, or that of some. */
 export async function fetchFolds(of?: readonly string[]): Promise<ToldFolds> {
-  const { head, now, states } = await call(ROUTES.states, {
+  const {
+    head,
+    now,
+    states,
+    revision = FOLD_REVISION,
+  } = await call(ROUTES.states, {
     querystring: of ? { of: of.join(',') } : {},
   })
   const folds = Object.entries(states).map(([subject, { family, upTo, state }]): [string, ToldFold] => [
     subject,
     { family, upTo: readBookmark(upTo) ?? {}, state: state as unknown as AnyState },
   ])
-  return { head: readBookmark(head) ?? {}, folds, now }
+  return { head: readBookmark(head) ?? {}, folds, now, revision }
 }

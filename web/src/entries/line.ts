@@ -1,5 +1,6 @@
 import type { KeptEntry, Receipt } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
+import { FOLD_REVISION } from '@kobrin/core'
 
 /** What the tabs of one browser tell each other. */
 export type LineMessage =
@@ -40,7 +41,8 @@ export interface Line {
   close: () => void
 }
 
-const NAME = 'kobrin line'
+/** Tabs of another version speak of kinds that this one may not know. */
+const NAME = `kobrin line ${FOLD_REVISION}`
 
 /** One line to the server for all tabs of a browser: a browser keeps but a few open to one server, and each
  * tab would hold one. The tab that has the lock holds feed and outbox; the others listen to it. When it

@@ -1,3 +1,5 @@
+import { FOLD_REVISION, UNSAID_REVISION } from '@kobrin/core'
+import type { KeptFold } from '../kept/keptStore.ts'
 import { kept } from '../kept/keptStore.ts'
 import type { createFoldKeeper } from '../kept/foldKeeper.ts'
 import { fetchFolds } from './fetchFolds.ts'
@@ -12,17 +14,43 @@ interface LoadingOptions {
   clock: (serverMs: number, askedMs: number, answeredMs: number) => void
   /** Takes up the building that lies on this device. False where it does not. */
   recallSite: () => Promise<boolean>
+  /** The server is of a newer version than this page. */
+  outgrown: () => void
   /** Entries can be folded here. */
   ready: () => Promise<unknown> | null
 }
 
 /** Brings what everybody's record adds up to into this page: from the server, or from this device. */
-export function createLoading({ ledger, intake, keeper, reload, clock, recallSite, ready }: LoadingOptions) {
+export function createLoading(options: LoadingOptions) {
+  const { ledger, intake, keeper, reload, clock, recallSite, outgrown, ready } = options
+  /** What lies here was folded by an earlier version, and everything is to be asked for once there is a link. */
+  let owed = false
+
   async function ask(of?: readonly string[]) {
     const asked = Date.now()
-    const { head, folds, now } = await fetchFolds(of)
+    const { head, folds, now, revision } = await fetchFolds(of)
     clock(now, asked, Date.now())
+    if (revision > FOLD_REVISION) outgrown()
     return { head, folds }
+  }
+
+  async function all(anew = false): Promise<void> {
+    const { head, folds } = await ask()
+    owed = false
+    if (anew) ledger.startOver()
+    for (const [subject, fold] of folds) ledger.load(subject, fold)
+    intake.readFrom(head)
+    void keeper.all(folds.map(([subject]) => subject))
+  }
+
+  /** Folds as they lie here, those of an earlier version as far as they can be told without the entries. */
+  async function lyingHere(): Promise<KeptFold[] | null> {
+    const [folds, made = UNSAID_REVISION] = await Promise.all([kept.folds(), kept.thing('revision')])
+    if (made === FOLD_REVISION) return folds
+    if (made > FOLD_REVISION) return null
+    owed = true
+    const { fromRevision3 } = await import('../kept/earlierFolds.ts')
+    return folds.map((fold) => ({ ...fold, state: fromRevision3(fold.family, fold.state), stale: true }))
   }
 
   async function some(of: readonly string[]): Promise<void> {
@@ -35,29 +63,28 @@ export function createLoading({ ledger, intake, keeper, reload, clock, recallSit
   return {
     some,
     /** Everything is asked of the server, and from then on lies on this device. */
-    async all(anew = false): Promise<void> {
-      const { head, folds } = await ask()
-      if (anew) ledger.startOver()
-      for (const [subject, fold] of folds) ledger.load(subject, fold)
-      intake.readFrom(head)
-      void keeper.all(folds.map(([subject]) => subject))
+    all,
+    /** Asks for everything where that is still owed. */
+    async settle(): Promise<void> {
+      if (owed) await all(true)
     },
     /** Takes up what lies on this device: the house is there at once, with or without a link, and the feed brings
      * what came since. False where not all of it is there. */
     async recall(): Promise<boolean> {
       const [folds, head, sent, hasSite] = await Promise.all([
-        kept.folds(),
+        lyingHere(),
         kept.thing('head'),
         kept.sent(),
         recallSite(),
       ])
-      if (!hasSite || !head) return false
+      if (!hasSite || !head || !folds) return false
       // What was sent from here and is in no fold yet is folded like what is heard.
       if (sent.length > 0) await ready()
       for (const { subject, ...fold } of folds) ledger.load(subject, fold)
       intake.readFrom(head)
       for (const entry of sent) ledger.heard(entry)
-      for (const { subject, stale } of folds) if (stale) reload(subject)
+      if (owed) void all(true).catch(() => undefined)
+      else for (const { subject, stale } of folds) if (stale) reload(subject)
       // The clock, while nobody waits for it.
       some([]).catch(() => undefined)
       return true

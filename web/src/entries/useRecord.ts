@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { keepHere } from '../kept/keepHere.ts'
 import { kept } from '../kept/keptStore.ts'
+import { newVersion } from '../kept/newVersion.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
@@ -31,9 +32,15 @@ export const useRecord = defineStore('record', () => {
   let opening: Promise<Writer> | null = null
   const ready = shallowRef(false)
 
-  const link = createLink({ onBack: () => (keeper.begin(), people.tellTaken()) })
+  const link = createLink({
+    onBack: () => (keeper.begin(), void loading.settle().catch(() => undefined), people.tellTaken()),
+  })
   const undelivered = createUndelivered()
-  const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
+  const { ledger, ...beliefs } = createBeliefs({
+    folding: needWriter,
+    isOlder: newVersion.isOlder,
+    onRegister: register.put,
+  })
   const reload = gatherReloads((of) => loading.some(of))
   const gatherSite = gatherReloads(() => {
     void answersChanged.trigger()
@@ -72,6 +79,7 @@ export const useRecord = defineStore('record', () => {
     reload: (subject) => reload(subject),
     clock: site.setClock,
     recallSite: site.recall,
+    outgrown: newVersion.outgrown,
     ready: () => opening,
   })
 

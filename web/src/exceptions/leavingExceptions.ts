@@ -35,7 +35,8 @@ function dying({ residentId, state, today, boxLeft }: Leaving): Ask {
         kind: 'died',
         payload: { count, ...(why !== undefined && { why }) },
       }
-      if (boxLeft === null || leftWithout(state.count, count, { how: 'died', day: today }) !== null) return died
+      if (boxLeft === null || leftWithout(state.count, count, { how: 'died', day: today }) !== null)
+        return died
       return [
         died,
         { subject: boxLeft, kind: 'vacated', payload: { resident: residentId, leaves: 'toClean' } },

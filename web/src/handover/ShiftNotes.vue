@@ -45,7 +45,9 @@ function answer(said: Said): void {
 }
 
 function answerOlder(): void {
-  record.keep(older.value.map(draftOf), t('allAnsweredSays', { count: older.value.length }), { together: true })
+  record.keep(older.value.map(draftOf), t('allAnsweredSays', { count: older.value.length }), {
+    together: true,
+  })
 }
 </script>
 

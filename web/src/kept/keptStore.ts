@@ -1,5 +1,6 @@
 import type { Bookmark, KeptEntry, Me, Person, PlanBook, Site } from '@kobrin/contract'
 import { isPast } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { openDB } from 'idb'
 import type { ToldFold } from '../entries/ledger.ts'
@@ -34,6 +35,8 @@ interface KeptDay {
 export interface KeptThings {
   site: Site
   book: PlanBook
+  /** The revision of the folds that lie here; those of before it was said are of the third. */
+  revision: number
   /** How far the feed is in the folds that lie here. */
   head: Bookmark
   clockBehind: number
@@ -176,6 +179,7 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
           ...folds.map((fold) => store.put(fold)),
           ...told.map(({ uid }) => sent.delete(uid)),
           tx.objectStore('things').put(head, 'head'),
+          tx.objectStore('things').put(FOLD_REVISION, 'revision'),
           tx.done,
         ])
         return true

@@ -1,9 +1,10 @@
-import { shallowReadonly, shallowRef } from 'vue'
 import { Workbox } from 'workbox-window'
+import { newVersion } from './newVersion.ts'
 
 const HOUR_MS = 3_600_000
 
-const waits = shallowRef(false)
+/** A newer one lies on this device. */
+let isHere = false
 let workbox: Workbox | null = null
 /** Another tab took it: what this one has not fetched yet is no longer there. */
 let isTaken = false
@@ -12,7 +13,7 @@ let isAsked = false
 function controlled(): void {
   isTaken = true
   if (isAsked) globalThis.location.reload()
-  else waits.value = true
+  else newVersion.isHere()
 }
 
 /** Keeps the interface on this device, and says when a newer one lies ready. It is never taken under a hand. */
@@ -20,7 +21,10 @@ export async function keepInterface(): Promise<void> {
   if (workbox || !('serviceWorker' in navigator)) return
   let isFirst = navigator.serviceWorker.controller === null
   workbox = new Workbox('/serviceWorker.js', { type: 'module' })
-  workbox.addEventListener('waiting', () => (waits.value = true))
+  workbox.addEventListener('waiting', () => {
+    isHere = true
+    newVersion.isHere()
+  })
   workbox.addEventListener('controlling', () => {
     // The first one to come takes nothing from anybody.
     if (!isFirst) controlled()
@@ -28,6 +32,7 @@ export async function keepInterface(): Promise<void> {
   })
   try {
     const registered = await workbox.register()
+    newVersion.onOutgrown(() => void registered?.update().catch(() => undefined))
     setInterval(() => void registered?.update().catch(() => undefined), HOUR_MS)
   } catch {
     // Where the browser keeps nothing the interface comes over the line each time.
@@ -43,11 +48,11 @@ async function askToStay(): Promise<void> {
 
 export function useNewVersion() {
   return {
-    waits: shallowReadonly(waits),
+    waits: newVersion.waits,
     take: (): void => {
       isAsked = true
-      if (isTaken) globalThis.location.reload()
-      else workbox?.messageSkipWaiting()
+      if (isHere && !isTaken) workbox?.messageSkipWaiting()
+      else globalThis.location.reload()
     },
   }
 }

@@ -46,7 +46,7 @@ describe('a mark copied from paper', () => {
     ['7,5', mash, { kind: 'fed', item: 'mash', grams: 7.5 }],
     ['e', bowl, { kind: 'bowl', found: 'empty', refilled: true }],
     ['z', look, { kind: 'looked', seen: false }],
-    ['v', lock, { kind: 'checked', duty: 'lock' }],
+    ['v', lock, { kind: 'tended', does: 'check', duty: 'lock testling' }],
     ['182', length, { kind: 'measured', part: 'length', mm: 182 }],
     ['-2,5', warm, { kind: 'reading', zone: 'warm end', what: 'celsius', value: -2.5, resident: 'ada' }],
   ])('%s says what it stands for', (typed, task, says) => {

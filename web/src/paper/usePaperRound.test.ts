@@ -43,7 +43,7 @@ describe('a sheet typed in', () => {
     type('ada', 'all', 'v')
     type('ben', 'note', 'Digging')
     expect(round.keep(MORNING)).toBe(true)
-    expect(keptKinds()).toEqual(['ada fed', 'ada watered', 'ben noted'])
+    expect(keptKinds()).toEqual(['ada fed', 'a1 tended', 'ben noted'])
     expect(kept[0]?.drafts[0]).toMatchObject({ payload: { outcome: 'refused' } })
     expect(round.drafts.value).toEqual([])
   })

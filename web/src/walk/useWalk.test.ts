@@ -114,7 +114,7 @@ describe('one touch', () => {
     const { touch } = open()
     expect(touch('ada')).toBe(true)
     const [{ drafts, says } = { drafts: [], says: '' }] = kept
-    expect(drafts.map(({ kind }) => kind)).toEqual(['fed', 'watered'])
+    expect(drafts.map(({ kind }) => kind)).toEqual(['fed', 'tended'])
     expect(drafts[0]?.payload).toMatchObject({ duty: 'feed', item: 'roaches', outcome: 'taken' })
     expect(says).toBe('ada: fed, water')
   })
@@ -128,7 +128,7 @@ describe('one touch', () => {
   it('never feeds over a hold', () => {
     lives('ada', 'a1', 3, entryOn(TODAY - 2, { kind: 'ecdysis', payload: { stage: 'inBlue' } }))
     open().touch('ada')
-    expect(kept.flatMap(({ drafts }) => drafts.map(({ kind }) => kind))).toEqual(['watered'])
+    expect(kept.flatMap(({ drafts }) => drafts.map(({ kind }) => kind))).toEqual(['tended'])
   })
 
   it('says of many only what one duty asks, and how many they were', () => {
@@ -141,7 +141,7 @@ describe('one touch', () => {
     const { touchAll } = open()
     expect(touchAll(['ada', 'ben', 'cas'], 'Bay A', 'water')).toBe(2)
     expect(kept).toMatchObject([
-      { says: 'Bay A: 2 as planned', drafts: [{ kind: 'watered' }, { kind: 'watered' }] },
+      { says: 'Bay A: 2 as planned', drafts: [{ kind: 'tended' }, { kind: 'tended' }] },
     ])
   })
 

@@ -1,5 +1,6 @@
 import type { Answer, Asked, Problem, Route } from '@kobrin/contract'
-import { addressOf } from '@kobrin/contract'
+import { addressOf, REVISION_HEADER } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import { t } from '../app/words.ts'
 
 /** An answer from the server that is not the one hoped for. */
@@ -79,10 +80,11 @@ export function createCall(fetch: Fetch = globalThis.fetch.bind(globalThis)): Ca
     const response = await answered(fetch, addressOf(route.url, params, querystring), {
       method: route.method,
       signal: AbortSignal.timeout(PATIENCE_MS),
-      ...(body !== undefined && {
-        headers: { 'content-type': 'application/json' },
-        body: JSON.stringify(body),
-      }),
+      headers: {
+        [REVISION_HEADER]: String(FOLD_REVISION),
+        ...(body !== undefined && { 'content-type': 'application/json' }),
+      },
+      ...(body !== undefined && { body: JSON.stringify(body) }),
     })
     // The server checks what it answers against the same table.
     return (response.status === 204 ? undefined : await response.json()) as never

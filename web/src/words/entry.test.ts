@@ -72,6 +72,12 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Old floor: some eggs', of('floorChecked', { found: 'eggs' })],
   ['Old floor thrown away', of('floorDisposed', {})],
   ['Inspected', of('checked', { duty: 'lock' })],
+  ['Inspected', of('tended', { duty: 'lock testling', does: 'check' })],
+  ['Fresh water 0.2 l', of('tended', { duty: 'water', does: 'water', litres: 0.2 })],
+  ['Full clean', of('tended', { duty: 'fullClean', does: 'clean', scope: 'full' })],
+  ['Spot-cleaned', of('tended', { duty: 'clean', does: 'clean', scope: 'spot' })],
+  ['Dampened at the damp end', of('tended', { duty: 'dampen', does: 'dampen', end: 'dampEnd' })],
+  ['Note answered: It was the light', of('answered', { note: uid, text: 'It was the light' })],
   ['Body condition 4', of('condition', { score: 4 })],
   [
     '5 crickets M with calcium: part taken (In blue)',
