@@ -2,7 +2,7 @@ import type { KeptEntry } from '@kobrin/contract'
 import type { Entry, ResidentState } from '@kobrin/core'
 import { continueFrom, emptyState, familyOf, isAmendment, replay } from '@kobrin/core'
 import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { describe, expect, it, vi } from 'vitest'
 import { computed } from 'vue'
 import { entryOn, stateOf, TODAY } from '../testing/residents.ts'
 import type { Ledger } from './ledger.ts'
@@ -119,6 +119,32 @@ describe('the ledger', () => {
     expect(asked.at(-1)).toBe(true)
     load(ledger, 60, ...entries)
     expect(ledger.recent('tamsin')).toEqual([])
+  })
+
+  it('asks the server about a subject of which it heard nothing that it knows', () => {
+    const ledger = openLedger()
+    const odd = { ...weighed(60), subject: 'bell', kind: 'rung' } as unknown as Entry
+    expect(ledger.heard(kept(odd, 1))).toBe(true)
+    ledger.load('bell', { family: 'bells' as never, state: { rung: 1 } as never, upTo: { 1: 1 } })
+    expect(ledger.stateOf('bell')).toEqual({ rung: 1 })
+    expect(ledger.keptFold('bell', { 1: 1 })).toMatchObject({ state: { rung: 1 } })
+  })
+
+  it('keeps the server’s fold where what came since cannot be folded here', () => {
+    const complain = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    const ledger = createLedger({
+      carryOn: () => {
+        throw new Error('A shape of tomorrow.')
+      },
+      emptyOf: emptyState,
+      familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
+    })
+    load(ledger, 5, weighed(60))
+    expect(ledger.heard(kept(weighed(61), 6))).toBe(true)
+    expect(gramsOf(ledger)).toEqual([60])
+    expect(ledger.keptFold('tamsin', { 1: 6 })).toMatchObject({ stale: true })
+    expect(complain).toHaveBeenCalled()
+    complain.mockRestore()
   })
 
   it('wakes only what watches the subject that changed', () => {

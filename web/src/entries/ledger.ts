@@ -83,16 +83,16 @@ interface ToKeep {
   family: FamilyName
   head: Bookmark
   carriedOn: (base: AnyState, since: readonly Entry[]) => Continued<AnyState>
-  empty: AnyState
+  emptyOf: (family: FamilyName) => AnyState
 }
 
 /** What of a page can lie on this device: a receipt may come before what others wrote earlier, so that only what
  * the feed has told counts. */
 function foldToKeep(
   page: Page,
-  { subject, family, head, carriedOn, empty }: ToKeep,
+  { subject, family, head, carriedOn, emptyOf }: ToKeep,
 ): ReturnType<Ledger['keptFold']> {
-  const base = page.base ?? empty
+  const base = page.base ?? emptyOf(family)
   const told = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
   if (!page.base && told.length === 0) return null
   const { state, complete } = carriedOn(base, told)
@@ -175,7 +175,7 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       const page = pages.get(subject)
       const family = families.get(subject)
       return page && family
-        ? foldToKeep(page, { subject, family, head, carriedOn, empty: emptyOf(family) })
+        ? foldToKeep(page, { subject, family, head, carriedOn, emptyOf })
         : null
     },
     startOver() {

@@ -2,9 +2,12 @@ import 'fake-indexeddb/auto'
 import type { KeptEntry, Receipt } from '@kobrin/contract'
 import { ROUTES, sayBookmark } from '@kobrin/contract'
 import type { Draft, PostedEntry, ResidentState } from '@kobrin/core'
+import { asRevision3, FOLD_REVISION } from '@kobrin/core'
+import fc from 'fast-check'
 import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { kept } from '../kept/keptStore.ts'
+import { newVersion } from '../kept/newVersion.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, registerOf, stateOf, TODAY } from '../testing/residents.ts'
@@ -283,5 +286,84 @@ describe('the record on this device', () => {
     feed.follow?.onLink(true)
     await soon(() => expect([record.unstored, record.waitingCount]).toEqual([0, 0]))
     open.mockRestore()
+  })
+})
+
+describe('beside a newer server', () => {
+  it('goes on keeping and sending what is said about somebody of whom it heard something it does not know', async () => {
+    const record = await opened()
+    const names = ['sung', 'constructor', '__proto__', 'toString', '', 'weighed ', 'Ünbekannt', 'a'.repeat(300)]
+    for (const [index, kind] of [...names, ...fc.sample(fc.string(), 20)].entries()) {
+      const odd = { ...theirs(60, TODAY, 100 + index), kind, payload: { verse: index } } as unknown as KeptEntry
+      server.states.mockClear()
+      server.append.mockClear()
+      feed.follow?.onEntry(odd)
+      record.keep([weighing], 'Tamsin weighed')
+      await soon(() => expect(server.append.mock.lastCall?.[0]).toMatchObject([{ kind: 'weighed' }]))
+      await soon(() => expect(record.waitingCount).toBe(0))
+      // What it comes to, only the server can tell.
+      await soon(() => expect(server.states.mock.calls).toContainEqual(['tamsin']))
+      expect(grams().at(-1)).toBeDefined()
+    }
+    expect(await stored()).toEqual([])
+  })
+
+  it('keeps what is said on this device also where nothing can be believed of it', async () => {
+    server.append.mockRejectedValue(new Unreachable('cut'))
+    server.states.mockReturnValue(told(7, { ...state, growth: null } as never))
+    const record = await opened()
+    const complain = vi.spyOn(console, 'error').mockImplementation(() => undefined)
+    record.keep([weighing], 'Tamsin weighed')
+    await soon(async () => expect(await stored()).toMatchObject([{ entry: weighing }]))
+    complain.mockRestore()
+  })
+
+  it('shows what the server believes, asks it again after each thing heard, and offers the newer page', async () => {
+    server.states.mockImplementation(() => ({ ...told(7, state), revision: 99 }))
+    const record = await opened()
+    expect(newVersion.waits.value).toBe(true)
+    server.states.mockClear()
+    feed.follow?.onEntry(theirs(62, TODAY, 8))
+    await soon(() => expect(server.states.mock.calls).toEqual([['tamsin']]))
+    record.keep([weighing], 'Tamsin weighed')
+    await soon(() => expect(record.waitingCount).toBe(0))
+  })
+})
+
+describe('on a device that holds folds of an earlier version', () => {
+  async function heldBefore(revision?: number): Promise<void> {
+    const before = await opened()
+    usePeople().team = [ME.person]
+    await soon(async () => expect(await kept.folds()).toHaveLength(1))
+    await before.close()
+    const [fold] = await kept.folds()
+    if (!fold) throw new Error('It holds one.')
+    await kept.keepFolds([{ ...fold, state: asRevision3('resident', state) as never }], { 1: 7 })
+    await kept.keepThing('revision', revision as number)
+    setActivePinia(createPinia())
+    usePeople().me = ME
+    server.states.mockClear()
+  }
+
+  it('stands on what can be told of them, and asks for everything as soon as it can', async () => {
+    await heldBefore(3)
+    server.states.mockImplementation(() => {
+      throw new Unreachable('cut')
+    })
+    await opened()
+    expect(grams()).toEqual([60])
+    const weights = [{ day: TODAY, grams: 64, uid: 'x' }]
+    server.states.mockReturnValue(told(9, { ...state, growth: { ...state.growth, weights } }))
+    feed.follow?.onLink(false)
+    feed.follow?.onLink(true)
+    await soon(() => expect(grams()).toEqual([64]))
+    await soon(async () => expect(await kept.thing('revision')).toBe(FOLD_REVISION))
+  })
+
+  it('takes nothing from a newer version than its own, and asks', async () => {
+    await heldBefore(99)
+    await opened()
+    expect(server.states).toHaveBeenCalled()
+    expect(grams()).toEqual([60])
   })
 })
