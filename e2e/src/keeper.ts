@@ -1,3 +1,5 @@
+import { existsSync, statSync } from 'node:fs'
+import { join } from 'node:path'
 import type { Browser, BrowserContext, BrowserContextOptions, Locator, Page } from '@playwright/test'
 import { test as base, expect } from '@playwright/test'
 import { standWith } from './browser.ts'
@@ -95,9 +97,14 @@ function keeperAt(page: Page): Keeper {
   }
 }
 
+interface ScreenOptions extends BrowserContextOptions {
+  /** A folder with the interface of another version, in place of the one that the house serves. */
+  pages?: string
+}
+
 interface Fixtures {
   /** Somebody at a screen, signed in. Errors in the page fail the test. */
-  keeper: (login: Login, options?: BrowserContextOptions) => Promise<Keeper>
+  keeper: (login: Login, options?: ScreenOptions) => Promise<Keeper>
 }
 
 /** A house that is closed behind the last line of a test has nothing left to fetch from. */
@@ -105,7 +112,23 @@ const HOUSE_CLOSED = /dynamically imported module|Unable to preload CSS/
 /** What the network says while it is cut is no error of ours. */
 const CUT = /net::ERR_|status of (4|5)\d\d/
 
-async function screen(browser: Browser, options: BrowserContextOptions, errors: string[]): Promise<Page> {
+/** Answers what is not of the record from a folder. */
+async function serveFrom(context: BrowserContext, folder: string): Promise<void> {
+  await context.route(
+    (url) => !url.pathname.startsWith('/api/'),
+    (route) => {
+      const path = join(folder, new URL(route.request().url()).pathname)
+      const isFile = existsSync(path) && statSync(path).isFile()
+      return route.fulfill({ path: isFile ? path : join(folder, 'index.html') })
+    },
+  )
+}
+
+async function screen(
+  browser: Browser,
+  { pages, ...options }: ScreenOptions,
+  errors: string[],
+): Promise<Page> {
   const context = await browser.newContext({
     baseURL: process.env['KOBRIN_E2E_URL'] ?? '',
     viewport: { width: 1280, height: 800 },
@@ -114,6 +137,7 @@ async function screen(browser: Browser, options: BrowserContextOptions, errors: 
     ...options,
   })
   await standWith(context, Number(process.env['KOBRIN_E2E_AHEAD_MS']))
+  if (pages !== undefined) await serveFrom(context, pages)
   const page = await context.newPage()
   page.on('pageerror', ({ message }) => {
     if (!HOUSE_CLOSED.test(message)) errors.push(message)

@@ -7,12 +7,14 @@ import { nothingOffered, sumAfter, sumOf, wasEaten } from '../feeding/offerSum.t
 import { openNotes } from '../handover/notes.ts'
 import type { SaidHold } from '../holds/holdsState.ts'
 import { pastHolds } from '../holds/holdsState.ts'
+import type { DoneInBox } from '../places/boxDuties.ts'
 import type { PlaceState } from '../places/placeState.ts'
 import type { ResidentState } from '../residents/residentState.ts'
 import { placeOf } from '../residents/stayState.ts'
 import { limbsLostAt, partsLeft } from '../skin/skinState.ts'
 import type { FamilyName, StateOf } from '../subjects/families.ts'
 import type { Mark } from '../subjects/mark.ts'
+import { own } from '../subjects/own.ts'
 import { isoDay } from '../time/day.ts'
 import type { OldFold, OldLine, OldPlace, OldResident } from './revision3State.ts'
 
@@ -138,11 +140,27 @@ function oldResident(state: ResidentState): OldResident {
   }
 }
 
-/** A fold as pages of the third revision knew it: they go on working beside a newer server. */
-export function asRevision3<F extends FamilyName>(family: F, state: StateOf<F>): OldFold {
+/** What was done in a box, as it was said of whoever lives there. */
+function doneThere(state: ResidentState, box: DoneInBox): ResidentState['done'] {
+  const done = { ...state.done }
+  const list = ` ${state.register?.sheet ?? ''}`
+  for (const [key, mark] of Object.entries(box)) {
+    const duty = key.endsWith(list) ? key.slice(0, -list.length) : key
+    if ((own(done, duty)?.at ?? '') < mark.at) done[duty] = mark
+  }
+  return done
+}
+
+/** A fold as pages of the third revision knew it: they go on working beside a newer server. `box`: what was done in
+ * the box of a resident, which was then said of the resident. */
+export function asRevision3<F extends FamilyName>(
+  family: F,
+  state: StateOf<F>,
+  box: DoneInBox = {},
+): OldFold {
   switch (family) {
     case 'resident':
-      return oldResident(state as ResidentState)
+      return oldResident({ ...(state as ResidentState), done: doneThere(state as ResidentState, box) })
     case 'place': {
       const { done: _done, ...known } = state as PlaceState
       return known

@@ -1,12 +1,12 @@
 import type { KeptEntry } from '@kobrin/contract'
-import type { EntryKind, FamilyName } from '@kobrin/core'
-import { FOLD_REVISION, isoDay } from '@kobrin/core'
+import type { EntryKind, FamilyName, PlaceState } from '@kobrin/core'
+import { FOLD_REVISION, isoDay, UNSAID_REVISION } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Pool } from 'mysql2/promise'
 import type { Database, Transaction } from '../database/connect.ts'
 import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
-import { toldTo } from './storedFold.ts'
+import { believedIn, toldBefore, toldNow } from './storedFold.ts'
 import { ENTRY_COLUMNS, ENTRY_JSON, KIND, entryOf } from './rows.ts'
 
 const IN_ORDER = 'order by occurred_at, uid'
@@ -99,13 +99,29 @@ export function toldSubjects(
   )
 }
 
-/** Folds by subject as JSON text, for a page that knows the folds of some revision. */
+/** Boxes by their identity. */
+async function boxesOf(db: Database): Promise<Map<string, PlaceState>> {
+  const rows = await rowsOf<SubjectRow>(
+    db,
+    sql`select id, family, revision, state from subject where family = 'place' and version > 0`,
+  )
+  return new Map(rows.map((row) => [row.id, believedIn(row) as PlaceState]))
+}
+
+/** How folds are told to a page that knows those of some revision. */
+export async function toldTo(db: Database, revision: number): Promise<(row: SubjectRow) => string> {
+  if (revision > UNSAID_REVISION) return toldNow
+  const boxes = await boxesOf(db)
+  return (row) => toldBefore(row, (enclosure) => boxes.get(enclosure))
+}
+
+/** Folds by subject as JSON text. */
 export function statesJson(
-  { head, nowMs, revision }: { head: string; nowMs: number; revision: number },
+  { head, nowMs, told }: { head: string; nowMs: number; told: (row: SubjectRow) => string },
   rows: readonly SubjectRow[],
 ): Buffer {
   const states = rows.map(
-    (row) => `"${row.id}":{"family":"${row.family}","upTo":"${row.up_to}","state":${toldTo(revision, row)}}`,
+    (row) => `"${row.id}":{"family":"${row.family}","upTo":"${row.up_to}","state":${told(row)}}`,
   )
   return Buffer.from(
     `{"head":"${head}","now":${nowMs},"revision":${FOLD_REVISION},"states":{${states.join(',')}}}`,

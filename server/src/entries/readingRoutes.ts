@@ -10,7 +10,7 @@ import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
 import type { Readable } from './queries.ts'
-import { familyOfSubject, statesJson, toldOf, toldOfAct, toldOfDay, toldSubjects } from './queries.ts'
+import { familyOfSubject, statesJson, toldOf, toldOfAct, toldOfDay, toldSubjects, toldTo } from './queries.ts'
 import { entriesJson } from './rows.ts'
 
 const PAGE = 1000
@@ -61,7 +61,8 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
       // The head first: states may then be ahead of it, never behind, and each says how far it is.
       const head = sayBookmark(await headOf(db))
       const rows = of?.length === 0 ? [] : await toldSubjects(db, familiesFor(request), of)
-      return statesJson({ head, nowMs: now().getTime(), revision: revisionOf(request) }, rows)
+      const told = await toldTo(db, revisionOf(request))
+      return statesJson({ head, nowMs: now().getTime(), told }, rows)
     })
   }
 }

@@ -1,5 +1,5 @@
-import type { FamilyName, StateOf } from '@kobrin/core'
-import { asRevision3, FOLD_REVISION, fromRevision3, UNSAID_REVISION } from '@kobrin/core'
+import type { FamilyName, PlaceState, StateOf } from '@kobrin/core'
+import { asRevision3, FOLD_REVISION, fromRevision3, placeOf } from '@kobrin/core'
 import type { AnyState } from './foldMemory.ts'
 
 /** A fold as it lies in the database. */
@@ -21,10 +21,17 @@ export function believedIn(stored: StoredFold): AnyState {
   return isOutdated(stored) ? fromRevision3(stored.family, state) : state
 }
 
-/** The fold as JSON text, for a page that knows the folds of some revision. What it knows as it lies there is passed
+/** The fold as JSON text, for a page that knows the folds of this revision. What lies there as it knows it is passed
  * through. */
-export function toldTo(revision: number, stored: StoredFold): string {
-  if (revision <= UNSAID_REVISION)
-    return isOutdated(stored) ? stored.state : JSON.stringify(asRevision3(stored.family, believedIn(stored)))
+export function toldNow(stored: StoredFold): string {
   return isOutdated(stored) ? JSON.stringify(believedIn(stored)) : stored.state
+}
+
+/** The fold as JSON text, for a page of before any said which revision it knows. `boxOf`: what was done in a box. */
+export function toldBefore(stored: StoredFold, boxOf: (enclosure: string) => PlaceState | undefined): string {
+  if (isOutdated(stored)) return stored.state
+  const state = believedIn(stored)
+  const home = 'stay' in state ? placeOf(state)?.enclosure : undefined
+  const box = home === undefined ? undefined : boxOf(home)
+  return JSON.stringify(asRevision3(stored.family, state, box?.done))
 }
