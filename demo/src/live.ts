@@ -49,7 +49,13 @@ function planOf({ id, ...register }: HouseResident, rows: PlanRows, day: number)
 function arrive(kept: Kept, register: Register, home: string, today: KeeperDay): void {
   const subject = kept.residentId
   const ms = today.at(today.minute)
-  record(kept, { subject, kind: 'registered', payload: register }, today.evening, ms - 60_000, today)
+  record(
+    kept,
+    { subject, kind: 'registered', payload: { ...register, colony: kept.plan.lives === 'colony' } },
+    today.evening,
+    ms - 60_000,
+    today,
+  )
   record(kept, { subject, kind: 'arrived', payload: { enclosure: home } }, today.author, ms, today)
 }
 

@@ -107,6 +107,7 @@ export function newcomerIn(
     sheet: sheet.id,
     stage,
     count: counted ? Math.round(counted.value) : null,
+    colony: isColony,
     sex: isColony ? 'unknown' : (reading.word(sex, SEXES) ?? 'unknown'),
     hatchedOn,
     barrier: null,

@@ -1,6 +1,6 @@
 import { compareCursors } from '../entries/order.ts'
 import type { FeedLine, FeedingState, Leftover, Meal, Offer } from './feedingState.ts'
-import { isMeal, nothingOffered, sumAfter, sumOf, wasEaten } from './offerSum.ts'
+import { added, isMeal, nothingOffered, sumOf, wasEaten } from './offerSum.ts'
 
 /** Caps are counted over any 7 days: all offers of so many days are kept, */
 const KEPT_DAYS = 8
@@ -20,16 +20,14 @@ function shortened({ before, offers }: FeedLine): FeedLine {
   const newest = offers.at(-1)?.day ?? 0
   const recent = offers.filter(({ day }) => newest - day < KEPT_DAYS).length
   const kept = Math.min(MOST_KEPT, Math.max(LEAST_KEPT, recent))
+  if (kept >= offers.length) return { before, offers }
   const old = offers.slice(0, -kept)
-  return { before: old.reduce(sumAfter, before), offers: offers.slice(-kept) }
+  return { before: added(before, old), offers: offers.slice(-kept) }
 }
 
-function inOrder(a: Offer, b: Offer): number {
-  return compareCursors({ at: a.at, uid: a.uid }, { at: b.at, uid: b.uid })
-}
-
+/** The line with one more offer, in its place among the others. */
 export function withOffer(line: FeedLine, offer: Offer): FeedLine {
-  return shortened({ ...line, offers: [...line.offers, offer].sort(inOrder) })
+  return shortened({ ...line, offers: [...line.offers, offer].sort(compareCursors) })
 }
 
 /** The offer that what lies there is left of: the last one of these days, unless it was only just given and the one

@@ -46,8 +46,9 @@ function isUndecided(offer: Offer, day: number): boolean {
 }
 
 function itemAfter(history: ItemHistory | undefined, offer: Offer): ItemHistory {
-  const { taken, refusedInRow } = history ?? { taken: 0, refusedInRow: 0 }
   const eaten = wasEaten(offer)
+  const taken = history?.taken ?? 0
+  const refusedInRow = history?.refusedInRow ?? 0
   return {
     taken: eaten ? taken + 1 : taken,
     refusedInRow: eaten === null ? refusedInRow : eaten ? 0 : refusedInRow + 1,
@@ -66,24 +67,24 @@ function habitAfter(habit: OfferSum['habit'], offer: Offer): OfferSum['habit'] {
   return { offers: habit.offers * FADES + 1, taken: habit.taken * FADES + (eaten ? 1 : 0) }
 }
 
-/** What some offers and one more add up to. */
-export function sumAfter(sum: OfferSum, offer: Offer): OfferSum {
-  if (offer.outcome === 'notOffered') return sum
-  const items = { ...sum.items, [offer.item]: itemAfter(own(sum.items, offer.item), offer) }
-  const row = rowAfter(sum.row, offer, sum.habit)
-  const habit = habitAfter(sum.habit, offer)
-  if (!isMeal(offer)) return { ...sum, items, row, habit }
-  const { day, at, by, uid, grams } = offer
-  const meals = sum.meals + 1
-  const given = (offer.supplements ?? []).map((name) => [name, { day, at, meals }] as const)
-  return {
-    meals,
-    lastMeal: { day, at, by, uid, ...(grams !== undefined && { grams }) },
-    row,
-    habit,
-    items,
-    supplements: given.length > 0 ? { ...sum.supplements, ...Object.fromEntries(given) } : sum.supplements,
+/** What a sum and the offers after it add up to. */
+export function added(before: OfferSum, offers: readonly Offer[]): OfferSum {
+  if (offers.length === 0) return before
+  const items = { ...before.items }
+  const supplements = { ...before.supplements }
+  let { meals, lastMeal, row, habit } = before
+  for (const offer of offers) {
+    if (offer.outcome === 'notOffered') continue
+    items[offer.item] = itemAfter(own(items, offer.item), offer)
+    row = rowAfter(row, offer, habit)
+    habit = habitAfter(habit, offer)
+    if (!isMeal(offer)) continue
+    const { day, at, by, uid, grams } = offer
+    meals += 1
+    lastMeal = { day, at, by, uid, ...(grams !== undefined && { grams }) }
+    for (const name of offer.supplements ?? []) supplements[name] = { day, at, meals }
   }
+  return { meals, lastMeal, row, habit, items, supplements }
 }
 
 const sums = new WeakMap<FeedLine, OfferSum>()
@@ -92,7 +93,7 @@ const sums = new WeakMap<FeedLine, OfferSum>()
 export function sumOf(line: FeedLine): OfferSum {
   const known = sums.get(line)
   if (known) return known
-  const sum = line.offers.reduce(sumAfter, line.before)
+  const sum = added(line.before, line.offers)
   sums.set(line, sum)
   return sum
 }
@@ -102,5 +103,8 @@ export function sumOf(line: FeedLine): OfferSum {
 export function rowOn(line: FeedLine, day: number): RefusalRow | null {
   const last = line.offers.findLast(({ outcome }) => outcome !== 'notOffered')
   if (!last || !isUndecided(last, day)) return sumOf(line).row
-  return line.offers.filter((offer) => !isUndecided(offer, day)).reduce(sumAfter, line.before).row
+  return added(
+    line.before,
+    line.offers.filter((offer) => !isUndecided(offer, day)),
+  ).row
 }

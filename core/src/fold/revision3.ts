@@ -3,7 +3,7 @@ import { countOf } from '../count/howMany.ts'
 import { historyOf } from '../feeding/accepted.ts'
 import type { FeedingState, FeedLine, Offer } from '../feeding/feedingState.ts'
 import { lastOffer, lastOffered, mealsIn, mealsKept, portionOf } from '../feeding/feedLine.ts'
-import { nothingOffered, sumAfter, sumOf, wasEaten } from '../feeding/offerSum.ts'
+import { added, nothingOffered, sumOf, wasEaten } from '../feeding/offerSum.ts'
 import { openNotes } from '../handover/notes.ts'
 import type { SaidHold } from '../holds/holdsState.ts'
 import { pastHolds } from '../holds/holdsState.ts'
@@ -42,7 +42,12 @@ function oldLine(line: FeedLine): OldLine {
   const last = lastOffered(line)
   const passed = lastOffer(line)
   const isOpen = last !== null && wasEaten(last) === null
-  const before = isOpen && line.offers.filter((offer) => offer !== last).reduce(sumAfter, line.before).row
+  const before =
+    isOpen &&
+    added(
+      line.before,
+      line.offers.filter((offer) => offer !== last),
+    ).row
   return {
     lately: mealsKept(line).slice(-MEALS_KEPT).map(mealOf),
     lastOffer: passed && oldOffer(passed),

@@ -174,9 +174,7 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
     keptFold(subject, head) {
       const page = pages.get(subject)
       const family = families.get(subject)
-      return page && family
-        ? foldToKeep(page, { subject, family, head, carriedOn, emptyOf })
-        : null
+      return page && family ? foldToKeep(page, { subject, family, head, carriedOn, emptyOf }) : null
     },
     startOver() {
       for (const [subject, { since }] of pages) {

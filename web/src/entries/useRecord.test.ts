@@ -292,9 +292,22 @@ describe('the record on this device', () => {
 describe('beside a newer server', () => {
   it('goes on keeping and sending what is said about somebody of whom it heard something it does not know', async () => {
     const record = await opened()
-    const names = ['sung', 'constructor', '__proto__', 'toString', '', 'weighed ', 'Ünbekannt', 'a'.repeat(300)]
+    const names = [
+      'sung',
+      'constructor',
+      '__proto__',
+      'toString',
+      '',
+      'weighed ',
+      'Ünbekannt',
+      'a'.repeat(300),
+    ]
     for (const [index, kind] of [...names, ...fc.sample(fc.string(), 20)].entries()) {
-      const odd = { ...theirs(60, TODAY, 100 + index), kind, payload: { verse: index } } as unknown as KeptEntry
+      const odd = {
+        ...theirs(60, TODAY, 100 + index),
+        kind,
+        payload: { verse: index },
+      } as unknown as KeptEntry
       server.states.mockClear()
       server.append.mockClear()
       feed.follow?.onEntry(odd)

@@ -32,6 +32,16 @@ function offered(residentId: string, task: Task, outcome: FeedOutcome, why?: str
   return fedDraft(residentId, task, offeringOf(task), outcome, why)
 }
 
+/** It was seen while it refused: the refusal is a sighting as well. */
+function inSight(draft: Draft): Draft {
+  return draft.kind === 'fed' ? { ...draft, payload: { ...draft.payload, inSight: true } } : draft
+}
+
+/** Nothing was offered since the last food lies there untouched: then that was no meal. */
+function uneaten(draft: Draft): Draft {
+  return draft.kind === 'fed' ? { ...draft, payload: { ...draft.payload, uneaten: true } } : draft
+}
+
 function otherFood(residentId: string, task: Task): Ask {
   const planned = fedDraft(residentId, task, offeringOf(task), 'taken')
   const meal = planned.kind === 'fed' ? planned.payload : null
@@ -134,13 +144,22 @@ export function feedingExceptions(residentId: string, day: ResidentDay): Excepti
     label,
     ask: nothing(offered(residentId, task, outcome)),
   })
-  const notOffered = WHY_NOT.map((why) => ({
-    label: why,
-    then: nothing(offered(residentId, task, 'notOffered', why)),
-  }))
+  const notOffered = [
+    { label: t('stillLiesThere'), then: nothing(uneaten(offered(residentId, task, 'notOffered'))) },
+    ...WHY_NOT.map((why) => ({
+      label: why,
+      then: nothing(offered(residentId, task, 'notOffered', why)),
+    })),
+  ]
   return [
     simple('p', 'part', t('partTaken')),
     simple('r', 'refused', t('refused')),
+    {
+      id: 'refusedInSight',
+      key: '1',
+      label: t('refusedInSight'),
+      ask: nothing(inSight(offered(residentId, task, 'refused'))),
+    },
     simple('l', 'left', t('leftToFind')),
     { id: 'notOffered', key: 'x', label: t('notOffered'), ask: choice(notOffered) },
     { id: 'bowl', key: 'e', label: t('bowlFound'), ask: bowl(residentId, task) },

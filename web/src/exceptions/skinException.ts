@@ -18,6 +18,7 @@ function off(stage: 'shed' | 'molted'): { label: string; payload: Skin }[] {
   return [
     { label: t('whole', { name }), payload: { stage, how: 'whole' } },
     { label: t('inPieces', { name }), payload: { stage, how: 'inPieces' } },
+    { label: t('skinFound', { name }), payload: { stage, skinFound: true } },
   ]
 }
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Disposal, Draft, Verdict } from '@kobrin/core'
+import type { Disposal, Draft, FactKind, Verdict } from '@kobrin/core'
 import { kindOf, mayRecord } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, reactive } from 'vue'
@@ -34,13 +34,23 @@ const places = computed(() => {
   return one ? heldPlaces(one, (box) => fitOf(box, one)) : []
 })
 
+/** Some of a colony that are lent, and the entry by which they went. */
+const some = computed(() =>
+  what.code === 'dueBack' && what.count !== undefined && what.uid !== undefined
+    ? { count: what.count, uid: what.uid }
+    : null,
+)
+
 const draft = computed((): Draft => {
   const subject = residentId
+  if (some.value)
+    return { subject, kind: 'gained', payload: { count: some.value.count, returns: some.value.uid } }
   if (what.code === 'dueBack') return { subject, kind: 'arrived', payload: { enclosure: form.enclosure } }
   const payload = what.code === 'bodyWaits' ? { disposal: form.disposal } : { found: form.found.trim() }
   return { subject, kind: 'examined', payload }
 })
-const schema = computed(() => kindOf(what.code === 'dueBack' ? 'arrived' : 'examined').payload)
+const kind = computed(() => draft.value.kind as FactKind)
+const schema = computed(() => kindOf(kind.value).payload)
 
 function keep(): void {
   const name = residents.nameOf(residentId)
@@ -49,12 +59,7 @@ function keep(): void {
 </script>
 
 <template>
-  <SchemaForm
-    v-if="mayRecord(people.role, what.code === 'dueBack' ? 'arrived' : 'examined')"
-    :schema="schema"
-    :sends="() => draft.payload"
-    @keep="keep"
-  >
+  <SchemaForm v-if="mayRecord(people.role, kind)" :schema="schema" :sends="() => draft.payload" @keep="keep">
     <ChoiceField
       v-if="what.code === 'bodyWaits'"
       v-model="form.disposal"
@@ -70,9 +75,15 @@ function keep(): void {
       :lines="2"
       maxlength="4000"
     />
-    <PlaceSelect v-else v-model="form.enclosure" name="enclosure" :label="t('whereTo')" :places="places" />
+    <PlaceSelect
+      v-else-if="!some"
+      v-model="form.enclosure"
+      name="enclosure"
+      :label="t('whereTo')"
+      :places="places"
+    />
     <Button type="submit" severity="secondary">{{
-      what.code === 'dueBack' ? t('isBack') : t('keepIt')
+      some ? t('areBack') : what.code === 'dueBack' ? t('isBack') : t('keepIt')
     }}</Button>
   </SchemaForm>
 </template>

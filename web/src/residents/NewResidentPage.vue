@@ -63,6 +63,8 @@ interface Newcomer {
   sheet: string
   stage: string
   count: number | null
+  /** Nobody has counted them. */
+  uncounted: boolean
   sex: 'male' | 'female' | 'unknown'
   hatched: number | null
   enclosure: string
@@ -87,6 +89,7 @@ const form = reactive<Newcomer>({
   sheet: parent?.sheet ?? '',
   stage: '',
   count: typeof query['count'] === 'string' ? Number(query['count']) : null,
+  uncounted: false,
   sex: 'unknown',
   hatched: null,
   enclosure: '',
@@ -194,7 +197,8 @@ function also(): Record<string, string> {
   if (form.stage === '') wrong['registered.stage'] = t('whichStage')
   if (form.enclosure === '') wrong['place.enclosure'] = t('chooseAPlaceNothing')
   if (skipsQuarantine.value && form.why.trim() === '') wrong['why'] = t('newcomersStayInQuarantine')
-  if (isColony.value && form.count === null) wrong['registered.count'] = t('aboutHowManyAre')
+  if (isColony.value && form.count === null && !form.uncounted)
+    wrong['registered.count'] = t('aboutHowManyAre')
   if (isOurs.value && form.of === '') wrong['of'] = t('fromWhomHere')
   if (form.permitUntil !== null && form.permit.trim() === '') wrong['permit'] = t('whichLicence')
   if (form.hatched !== null && form.hatched > today.day) wrong['registered.hatchedOn'] = t('itCannotHatchIn')
@@ -209,7 +213,8 @@ function registeredNow(): Register {
     ...(number && { number }),
     sheet: onSheet,
     stage,
-    count: isColony.value ? count : null,
+    count: isColony.value && !form.uncounted ? count : null,
+    colony: isColony.value,
     sex: isColony.value ? 'unknown' : sex,
     hatchedOn: hatched,
     ...(hatched !== null && sure !== 'day' && { hatchedTo: sure }),
@@ -319,14 +324,25 @@ function put(pictures: readonly Draft[]): void {
             :placeholder="t('chooseAStage')"
           />
           <NumberField
-            v-if="isColony"
+            v-if="isColony && !form.uncounted"
             v-model="form.count"
             name="registered.count"
             :label="t('aboutHowMany')"
             whole
           />
-          <ChoiceField v-else v-model="form.sex" name="registered.sex" :label="t('sex')" :options="SEXES" />
+          <ChoiceField
+            v-else-if="!isColony"
+            v-model="form.sex"
+            name="registered.sex"
+            :label="t('sex')"
+            :options="SEXES"
+          />
         </div>
+        <TickField
+          v-if="isColony && form.comes !== 'split'"
+          v-model="form.uncounted"
+          :label="t('nobodyCounted')"
+        />
         <ChoiceField v-model="form.comes" :label="t('howItComes')" :options="COMES" />
         <ChoiceField
           v-if="isOurs"

@@ -5,7 +5,7 @@ export const KEYS: readonly (readonly [keys: string, what: string])[] = [
   [t('enter'), t('asPlanned')],
   ['j', t('nextWithSomethingTo')],
   ['f', t('wholeShelfAsPlanned2')],
-  ['p r l x', t('mealPartTakenRefused')],
+  ['p r l x 1', t('mealPartTakenRefused')],
   ['e', t('bowlFoundEmptyOr')],
   ['w', t('weighDigitsEnter')],
   ['s', t('shedOrMoltSign')],

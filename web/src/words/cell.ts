@@ -91,10 +91,19 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
     case 'gone':
       return `${words.gone[what.how]} ${sayDay(what.day, today)}`
     case 'postMortemOpen':
-      return t('postMortemOpen', { day: sayDay(what.day, today) })
+      return what.count === undefined
+        ? t('postMortemOpen', { day: sayDay(what.day, today) })
+        : t('somePostMortem', { day: sayDay(what.day, today), count: what.count })
     case 'bodyWaits':
-      return t('bodyWaits', { day: sayDay(what.day, today) })
+      return what.count === undefined
+        ? t('bodyWaits', { day: sayDay(what.day, today) })
+        : t('bodiesWait', { day: sayDay(what.day, today), count: what.count })
     case 'dueBack':
+      if (what.count !== undefined)
+        return t(what.day < today ? 'someWereDue' : 'someAreDue', {
+          date: sayDate(what.day, today),
+          count: what.count,
+        })
       return what.day < today
         ? t('wasDueBack', { date: sayDate(what.day, today) })
         : t('isDueBack', { date: sayDate(what.day, today) })
@@ -118,6 +127,7 @@ export function sayVerdict({ what }: Verdict, { today, who }: Teller): string {
       return t('bodyCondition', { score: what.score, score2: what.score > 3 ? t('feedLess') : t('feedMore') })
     case 'retainedSkin': {
       const parts = what.parts.map((part) => words.retained[part]).join(', ')
+      if (what.layers > 1) return t('oldSkinLayers', { parts, layers: what.layers })
       return what.day === null
         ? t('oldSkinOnLook', { parts })
         : t('oldSkinOnSince', { parts, day: sayDay(what.day, today) })

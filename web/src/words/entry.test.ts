@@ -95,6 +95,12 @@ const SAID: readonly (readonly [string, Draft])[] = [
     'Bowl found leftovers, 25 % left, refilled',
     of('bowl', { found: 'leftovers', leftFraction: 0.25, refilled: true }),
   ],
+  ['crickets: refused, in sight', of('fed', { item: 'crickets', outcome: 'refused', inSight: true })],
+  [
+    'Not offered: the last food still lies there',
+    of('fed', { item: 'crickets', outcome: 'notOffered', uneaten: true }),
+  ],
+  ['Shed, only the skin was found', of('ecdysis', { stage: 'shed', skinFound: true })],
   ['Fresh water 0.2 l', of('watered', { litres: 0.2 })],
   ['Fresh water', of('watered', {})],
   ['Full clean', of('cleaned', { scope: 'full' })],

@@ -59,8 +59,8 @@ function saySkins(parts: readonly SkinLeft[]): string {
   return parts.map((part) => words.retained[part]).join(', ')
 }
 
-function sayShed({ stage, how, retained }: Payload<'ecdysis'>): string {
-  const named = terms.stage[stage]
+function sayShed({ stage, how, retained, skinFound }: Payload<'ecdysis'>): string {
+  const named = skinFound ? t('skinFound', { shed: terms.stage[stage] }) : terms.stage[stage]
   const shed =
     how === 'inPieces'
       ? t('inPieces', { shed: named })
@@ -70,11 +70,13 @@ function sayShed({ stage, how, retained }: Payload<'ecdysis'>): string {
   return retained?.length ? t('oldSkinOn', { shed, parts: saySkins(retained) }) : shed
 }
 
-function sayMeal({ item, size, count, grams, supplements, outcome, why }: Payload<'fed'>): string {
+function sayMeal(payload: Payload<'fed'>): string {
+  const { item, size, count, grams, supplements, outcome, why, inSight, uneaten } = payload
   const amount = count === undefined ? (grams === undefined ? [] : [sayGrams(grams)]) : [spaced(count)]
   const food = [...amount, item, ...(size ? [size] : [])].join(' ')
   const meal = supplements?.length ? t('dustedWith', { food, dust: supplements.join(', ') }) : food
-  const says = t('mealOutcome', { meal, outcome: words.outcome[outcome] })
+  const told = uneaten ? t('lastFoodThere') : t('mealOutcome', { meal, outcome: words.outcome[outcome] })
+  const says = inSight ? t('inSight', { says: told }) : told
   return why ? t('inBrackets', { says, why }) : says
 }
 

@@ -53,6 +53,7 @@ export default {
   whatWasFound: 'What was found',
   whereTo: 'Where to',
   isBack: 'It is back',
+  areBack: 'They are back',
   isBack2: '{name} is back',
   writtenDown: '{name}: written down',
   isGone: 'It is not here any more.',

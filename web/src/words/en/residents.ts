@@ -8,6 +8,7 @@ export default {
   stage: 'Stage',
   chooseAStage: 'Choose a stage',
   aboutHowMany: 'About how many',
+  nobodyCounted: 'Nobody has counted them',
   sex: 'Sex',
   hatchedOrBorn: 'Hatched or born',
   fromWhom: 'From whom',

@@ -18,6 +18,12 @@ export default {
   lookAfterDeath: 'Look after the one beside it died',
   postMortemOpen: 'Why it died {day} is being looked into: no answer yet',
   bodyWaits: 'Its body waits since {day}',
+  somePostMortem:
+    'Why one died {day} is being looked into: no answer yet | Why {count} died {day} is being looked into: no answer yet',
+  bodiesWait: 'One body waits since {day} | {count} bodies wait since {day}',
+  someWereDue: 'One is lent, and was due back {date} | {count} are lent, and were due back {date}',
+  someAreDue: 'One is lent, due back {date} | {count} are lent, due back {date}',
+  oldSkinLayers: '{layers} layers of old skin on {parts}: act today',
   wasDueBack: 'Lent: was due back {date}',
   isDueBack: 'Lent: due back {date}',
   permitEnded: 'Licence {number} ended {date}',

@@ -46,7 +46,7 @@ export default {
   asPlanned: 'as planned',
   nextWithSomethingTo: 'next with something to do',
   wholeShelfAsPlanned2: 'whole shelf as planned',
-  mealPartTakenRefused: 'meal part taken, refused, left to find, not offered',
+  mealPartTakenRefused: 'meal part taken, refused, left to find, not offered; refused, and seen',
   bowlFoundEmptyOr: 'bowl found empty or with leftovers',
   weighDigitsEnter: 'weigh: digits, Enter',
   shedOrMoltSign: 'shed or molt sign',
