@@ -220,18 +220,7 @@ type ServiceOptions = Required<
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  {
-    connection,
-    now,
-    heartbeatMs,
-    dataDir,
-    firstCode,
-    refolded,
-    backups,
-    photos,
-    balances,
-    fitsCurves,
-  }: ServiceOptions,
+  { connection, now, heartbeatMs, dataDir, backups, photos, balances, fitsCurves, ...told }: ServiceOptions,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -277,9 +266,8 @@ async function servicesOf(
     photos,
     balances: createBalances(balances, now),
     startedAt: now().getTime(),
-    firstCode,
-    refolded,
     heartbeatMs,
+    ...told,
   }
   const upkeep = keepUp(app, { db, now })
   const curves = fitsCurves ? keepFitted(services) : null

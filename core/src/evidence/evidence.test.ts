@@ -53,7 +53,7 @@ function sayingOf(kind: keyof ResidentKinds): fc.Arbitrary<Pick<Fact, 'kind' | '
   })
   return fc.oneof(
     saidOf(kind),
-    bowl.map((payload) => ({ kind, payload }) as Pick<Fact, 'kind' | 'payload'>),
+    bowl.map((payload) => ({ kind, payload })),
   )
 }
 

@@ -1,4 +1,3 @@
-import { own } from '../subjects/own.ts'
 import type { FeedLine, ItemHistory, Offer, OfferSum, RefusalRow } from './feedingState.ts'
 
 /** From this share left over, what was left to find was not eaten. */
@@ -70,21 +69,29 @@ function habitAfter(habit: OfferSum['habit'], offer: Offer): OfferSum['habit'] {
 /** What a sum and the offers after it add up to. */
 export function added(before: OfferSum, offers: readonly Offer[]): OfferSum {
   if (offers.length === 0) return before
-  const items = { ...before.items }
-  const supplements = { ...before.supplements }
+  // Names come from outside: a map takes any.
+  const items = new Map(Object.entries(before.items))
+  const supplements = new Map(Object.entries(before.supplements))
   let { meals, lastMeal, row, habit } = before
   for (const offer of offers) {
     if (offer.outcome === 'notOffered') continue
-    items[offer.item] = itemAfter(own(items, offer.item), offer)
+    items.set(offer.item, itemAfter(items.get(offer.item), offer))
     row = rowAfter(row, offer, habit)
     habit = habitAfter(habit, offer)
     if (!isMeal(offer)) continue
     const { day, at, by, uid, grams } = offer
     meals += 1
     lastMeal = { day, at, by, uid, ...(grams !== undefined && { grams }) }
-    for (const name of offer.supplements ?? []) supplements[name] = { day, at, meals }
+    for (const name of offer.supplements ?? []) supplements.set(name, { day, at, meals })
   }
-  return { meals, lastMeal, row, habit, items, supplements }
+  return {
+    meals,
+    lastMeal,
+    row,
+    habit,
+    items: Object.fromEntries(items),
+    supplements: Object.fromEntries(supplements),
+  }
 }
 
 const sums = new WeakMap<FeedLine, OfferSum>()

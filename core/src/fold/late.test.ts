@@ -69,14 +69,9 @@ describe('an own entry that waits, and happened before what the server told', ()
   })
 
   it('feeds nobody twice: what a colleague did later in the morning stays done', () => {
-    const [mine, theirs] = [0, 1].map((index) =>
-      entryOn(
-        3,
-        'fed',
-        { item: 'crickets', outcome: 'taken' },
-        { minute: 480 + index * 60, author: KEEPERS[index]! },
-      ),
-    ) as [Entry, Entry]
+    const fed = (author: string, minute: number) =>
+      entryOn(3, 'fed', { item: 'crickets', outcome: 'taken' }, { minute, author })
+    const [mine, theirs] = [fed(KEEPERS[0], 480), fed(KEEPERS[1], 540)]
     const { state } = continueFrom(told([entryOn(0, 'arrived', { enclosure: uidOf(5) }), theirs]), [mine])
     const { tasks } = residentDay({ day: FIRST_DAY + 3, plan: planOf(), state })
     expect(tasks.find(({ duty }) => duty.id === 'feed')).toMatchObject({

@@ -14,7 +14,6 @@ import { placeOf } from '../residents/stayState.ts'
 import { limbsLostAt, partsLeft } from '../skin/skinState.ts'
 import type { FamilyName, StateOf } from '../subjects/families.ts'
 import type { Mark } from '../subjects/mark.ts'
-import { own } from '../subjects/own.ts'
 import { isoDay } from '../time/day.ts'
 import type { OldFold, OldLine, OldPlace, OldResident } from './revision3State.ts'
 
@@ -147,13 +146,13 @@ function oldResident(state: ResidentState): OldResident {
 
 /** What was done in a box, as it was said of whoever lives there. */
 function doneThere(state: ResidentState, box: DoneInBox): ResidentState['done'] {
-  const done = { ...state.done }
+  const done = new Map(Object.entries(state.done))
   const list = ` ${state.register?.sheet ?? ''}`
   for (const [key, mark] of Object.entries(box)) {
     const duty = key.endsWith(list) ? key.slice(0, -list.length) : key
-    if ((own(done, duty)?.at ?? '') < mark.at) done[duty] = mark
+    if ((done.get(duty)?.at ?? '') < mark.at) done.set(duty, mark)
   }
-  return done
+  return Object.fromEntries(done)
 }
 
 /** A fold as pages of the third revision knew it: they go on working beside a newer server. `box`: what was done in
@@ -171,7 +170,7 @@ export function asRevision3<F extends FamilyName>(
       return known
     }
     default:
-      return state as OldFold
+      return state
   }
 }
 

@@ -61,14 +61,14 @@ export function doneInBox(
   place: Pick<PlaceState, 'done'> | undefined,
   tenants: readonly Tenant[],
 ): DoneInBox {
-  const done: Record<string, Mark> = { ...place?.done }
   // One that lives alone says it of itself.
-  if (tenants.length < 2) return done
+  if (tenants.length < 2) return place?.done ?? {}
+  const done = new Map(Object.entries(place?.done ?? {}))
   for (const { state, plan } of tenants)
     for (const duty of plan.duties) {
       const key = boxKey(duty, plan)
-      const mark = key === null ? undefined : later(own(done, key), ownMark(state, duty.id))
-      if (key !== null && mark) done[key] = mark
+      const mark = key === null ? undefined : later(done.get(key), ownMark(state, duty.id))
+      if (key !== null && mark) done.set(key, mark)
     }
-  return done
+  return Object.fromEntries(done)
 }

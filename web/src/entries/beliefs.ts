@@ -1,6 +1,7 @@
 import type { Entry, FamilyName, LotState, PlaceState, Readings, Register, ResidentState } from '@kobrin/core'
 import { emptyLot, emptyPlace, emptyResident } from '@kobrin/core'
 import { shallowReactive } from 'vue'
+import { newVersion } from '../kept/newVersion.ts'
 import type { AnyState } from './ledger.ts'
 import { createLedger } from './ledger.ts'
 import type * as Writing from './writing.ts'
@@ -13,14 +14,12 @@ const EMPTY: Record<FamilyName, AnyState> = { resident: NOBODY, place: NOWHERE, 
 interface BeliefsOptions {
   /** What folds entries; only there once something was written or heard. */
   folding: () => Pick<typeof Writing, 'continueFrom' | 'isAmendment' | 'familyOf'>
-  /** The server is of a newer version than this page. */
-  isOlder: () => boolean
   onRegister: (residentId: string, register: Register | null) => void
 }
 
 /** What this device believes about every resident, place and lot: the server's folds, and what was made
  * or heard since. */
-export function createBeliefs({ folding, isOlder, onRegister }: BeliefsOptions) {
+export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
   /** Old floors that are kept, by lot. */
   const lots = shallowReactive(new Map<string, LotState>())
   /** Places that wait for something, by enclosure. */
@@ -40,7 +39,7 @@ export function createBeliefs({ folding, isOlder, onRegister }: BeliefsOptions) 
     carryOn: (base, since) => {
       const carried = folding().continueFrom(base, since)
       // What a newer version believes of it, only the server can tell.
-      return isOlder() ? { ...carried, complete: false } : carried
+      return newVersion.isOlder() ? { ...carried, complete: false } : carried
     },
     emptyOf: (family) => EMPTY[family],
     familyOf: (entry) => (folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null)),

@@ -82,7 +82,7 @@ interface ToKeep {
   subject: string
   family: FamilyName
   head: Bookmark
-  carriedOn: (base: AnyState, since: readonly Entry[]) => Continued<AnyState>
+  carriedOn: CarriedOn
   emptyOf: (family: FamilyName) => AnyState
 }
 
@@ -100,15 +100,12 @@ function foldToKeep(
   return { subject, family, state, upTo: furthest(page.upTo, head) }
 }
 
-/** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
-export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerOptions): Ledger {
-  const pages = new Map<string, Page>()
-  const families = new Map<string, FamilyName>()
-  const believed = shallowReactive(new Map<string, AnyState>())
+type CarriedOn = (base: AnyState, since: readonly Entry[]) => Continued<AnyState>
 
-  /** What a fold and the entries after it say here. What cannot be folded here, the server can: a newer version wrote
-   * it. */
-  function carriedOn(base: AnyState, since: readonly Entry[]): Continued<AnyState> {
+/** What a fold and the entries after it say here. What cannot be folded here, the server can: a newer version wrote
+ * it. */
+function carryingOn(carryOn: typeof continueFrom): CarriedOn {
+  return (base, since) => {
     if (since.length === 0) return { state: base, complete: true }
     try {
       return carryOn(base, since)
@@ -117,6 +114,14 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       return { state: base, complete: false }
     }
   }
+}
+
+/** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
+export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerOptions): Ledger {
+  const carriedOn = carryingOn(carryOn)
+  const pages = new Map<string, Page>()
+  const families = new Map<string, FamilyName>()
+  const believed = shallowReactive(new Map<string, AnyState>())
 
   /** False when only the server can tell. */
   function refold(subject: string, page: Page): boolean {

@@ -1,6 +1,7 @@
 import { FOLD_REVISION, UNSAID_REVISION } from '@kobrin/core'
 import type { KeptFold } from '../kept/keptStore.ts'
 import { kept } from '../kept/keptStore.ts'
+import { newVersion } from '../kept/newVersion.ts'
 import type { createFoldKeeper } from '../kept/foldKeeper.ts'
 import { fetchFolds } from './fetchFolds.ts'
 import type { createIntake } from './intake.ts'
@@ -14,15 +15,12 @@ interface LoadingOptions {
   clock: (serverMs: number, askedMs: number, answeredMs: number) => void
   /** Takes up the building that lies on this device. False where it does not. */
   recallSite: () => Promise<boolean>
-  /** The server is of a newer version than this page. */
-  outgrown: () => void
   /** Entries can be folded here. */
   ready: () => Promise<unknown> | null
 }
 
 /** Brings what everybody's record adds up to into this page: from the server, or from this device. */
-export function createLoading(options: LoadingOptions) {
-  const { ledger, intake, keeper, reload, clock, recallSite, outgrown, ready } = options
+export function createLoading({ ledger, intake, keeper, reload, clock, recallSite, ready }: LoadingOptions) {
   /** What lies here was folded by an earlier version, and everything is to be asked for once there is a link. */
   let owed = false
 
@@ -30,7 +28,7 @@ export function createLoading(options: LoadingOptions) {
     const asked = Date.now()
     const { head, folds, now, revision } = await fetchFolds(of)
     clock(now, asked, Date.now())
-    if (revision > FOLD_REVISION) outgrown()
+    if (revision > FOLD_REVISION) newVersion.outgrown()
     return { head, folds }
   }
 
@@ -65,8 +63,9 @@ export function createLoading(options: LoadingOptions) {
     /** Everything is asked of the server, and from then on lies on this device. */
     all,
     /** Asks for everything where that is still owed. */
-    async settle(): Promise<void> {
-      if (owed) await all(true)
+    settle(): void {
+      // Cut off again: the next time.
+      if (owed) void all(true).catch(() => undefined)
     },
     /** Takes up what lies on this device: the house is there at once, with or without a link, and the feed brings
      * what came since. False where not all of it is there. */

@@ -2,7 +2,6 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import { keepHere } from '../kept/keepHere.ts'
 import { kept } from '../kept/keptStore.ts'
-import { newVersion } from '../kept/newVersion.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
@@ -32,15 +31,9 @@ export const useRecord = defineStore('record', () => {
   let opening: Promise<Writer> | null = null
   const ready = shallowRef(false)
 
-  const link = createLink({
-    onBack: () => (keeper.begin(), void loading.settle().catch(() => undefined), people.tellTaken()),
-  })
+  const link = createLink({ onBack: () => (keeper.begin(), loading.settle(), people.tellTaken()) })
   const undelivered = createUndelivered()
-  const { ledger, ...beliefs } = createBeliefs({
-    folding: needWriter,
-    isOlder: newVersion.isOlder,
-    onRegister: register.put,
-  })
+  const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
   const reload = gatherReloads((of) => loading.some(of))
   const gatherSite = gatherReloads(() => {
     void answersChanged.trigger()
@@ -79,7 +72,6 @@ export const useRecord = defineStore('record', () => {
     reload: (subject) => reload(subject),
     clock: site.setClock,
     recallSite: site.recall,
-    outgrown: newVersion.outgrown,
     ready: () => opening,
   })
 
@@ -127,7 +119,7 @@ export const useRecord = defineStore('record', () => {
           () => undefined,
         )
     },
-    // To the device before anything is believed: what is said must not depend on what this page makes of it.
+    // To the device first: what is said must not depend on what this page makes of it.
     put(entries) {
       needWriter().put(entries)
       intake.added(entries)

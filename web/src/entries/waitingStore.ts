@@ -102,12 +102,12 @@ function createReports(name: string) {
   const hear = (change: PhotoChange) => listeners.forEach((listener) => listener(change))
   channel.addEventListener('message', ({ data }) => hear(data as PhotoChange))
   return {
-    tell(change: PhotoChange): void {
+    tell: (change: PhotoChange): void => {
       hear(change)
       // A channel does not hear itself.
       channel.postMessage(change)
     },
-    listen(listener: (change: PhotoChange) => void): () => void {
+    listen: (listener: (change: PhotoChange) => void): (() => void) => {
       listeners.add(listener)
       return () => listeners.delete(listener)
     },

@@ -73,7 +73,7 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     await outbox.add(
       await Promise.all(entries.map((entry) => proven(entry, by && stamped(posted(entry), by)))),
     )
-    // Another tab may hold the line: what lies in the store now is sent from there.
+    // Another tab may hold the line: it sends what lies in the store now.
     tell({ type: 'made', entries: [...entries] })
   }
 
@@ -91,10 +91,8 @@ export async function openWriter({ shift, lead, onMessage, onReceipt, ...on }: W
     // Stamping takes a moment: what was said first is sent first all the same.
     put(entries: readonly Entry[]): void {
       const by = shift()
-      putting = putting
-        .then(() => putNow(entries, by))
-        // What is said next is kept all the same.
-        .catch((error: unknown) => on.onTrouble(error, tell))
+      // What is said next is kept all the same.
+      putting = putting.then(() => putNow(entries, by)).catch((error: unknown) => on.onTrouble(error, tell))
     },
     sendIfLeading(): void {
       if (isLeading()) void outbox.send()

@@ -7,19 +7,19 @@ let look = (): void => undefined
 /** Whether a newer interface is there to be taken, or has to be. Small, so that whoever hears the server can say so. */
 export const newVersion = {
   waits: shallowReadonly(waits),
-  isHere(): void {
+  isHere: (): void => {
     waits.value = true
   },
   /** The server answers in a way that only a newer page knows. */
   isOlder: () => isOlder,
   /** The server is newer than this page: what it says is shown as it says it, and the newer page is offered. */
-  outgrown(): void {
+  outgrown: (): void => {
     isOlder = true
     waits.value = true
     look()
   },
   /** What looks for the newer one once it is known that there is one. */
-  onOutgrown(act: () => void): void {
+  onOutgrown: (act: () => void): void => {
     look = act
     if (isOlder) act()
   },

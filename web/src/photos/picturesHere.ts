@@ -46,7 +46,7 @@ export function picturesHere(store: PhotoStore, addresses: Addresses = BROWSER) 
     here: here as ReadonlyMap<string, string>,
     show,
     /** Takes up what lay here when the page was opened. */
-    async recall(): Promise<void> {
+    recall: async (): Promise<void> => {
       await Promise.all((await store.photoIds().catch((): string[] => [])).map(showStored))
     },
     stop,
