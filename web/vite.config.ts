@@ -27,6 +27,12 @@ function precompressed(): Plugin {
 /** What makes a PDF is as large as all the rest: it comes from the house when it is asked for. */
 const KEPT_MOST_BYTES = 1_500_000
 
+const BELIEVED =
+  /core.src.((feeding.(?!otherPrey)|subjects|holds|looking|residents|keptFloor|readings|health|rest|count|cadence|statistics|growth|cleaning).|skin.(?!ecdysisWindow|shedsSkin|skinCourse)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|recordSays|evidence))/
+/** The kinds of fact, and what only they stand on. */
+const FOLDS =
+  /core.src.(feeding.(fed|bowl)|holds.(held|released|saidHolds)|skin.(ecdysis|oldSkin|skinCleared)|looking.(looked|droppings|checked|companionDied|sightings)|count.(counted|accounted|gained|parted|withCount)|growth.(weighed|measured)|health.(condition|observed)|residents.(arrived|beginStay|described|died|examined|expected|left|lost|merged|moved|permitted|photographed|registered|schooled|staged|withoutSome|residentKinds?|residentFamily)|keptFloor.(floorKept|floorChecked|floorDisposed|lotFamily)|subjects.families)\.ts/
+
 export default defineConfig({
   root: import.meta.dirname,
   // Buttons ask for waves under a finger, which we never show, and pay for them whenever they are drawn.
@@ -92,10 +98,11 @@ export default defineConfig({
           groups: [
             { name: 'frame', test: /node_modules.(@vue|vue-router|pinia).|plugin-vue/ },
             { name: 'shapes', test: /node_modules.zod.(?!.*json-schema)|app.uncompiled/ },
-            // What the walk believes and judges: whatever else is opened stands on the same.
+            // What the walk believes and judges: whatever else is opened stands on the same. What folds comes when
+            // something is written or heard.
             {
               name: 'believed',
-              test: /core.src.((feeding.(?!otherPrey)|subjects|holds|looking|residents|keptFloor|readings|health|rest|count|cadence|statistics|growth|cleaning).|skin.(?!ecdysisWindow|shedsSkin|skinCourse)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|recordSays|evidence))/,
+              test: (id) => BELIEVED.test(id) && !FOLDS.test(id),
             },
             // What every page says: many small files would say the same names again and again.
             {

@@ -1,6 +1,7 @@
 export { BackupState } from './backup/routes.ts'
 export { BringIn, BroughtIn } from './bringIn/routes.ts'
 export { CurvesState } from './curves/routes.ts'
+export { EntryBatch } from './entries/entryBatch.ts'
 export { REVISION_HEADER } from './entries/revision.ts'
 export { BatchAnswer, EntryEnvelope, KeptEntries, KeptEntry, Receipt } from './entries/posting.ts'
 export { Proof, provenText } from './entries/proof.ts'

@@ -1,6 +1,7 @@
 import { PostedEntry } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { BATCH_LIMIT, EntryBatch } from './posting.ts'
+import { EntryBatch } from './entryBatch.ts'
+import { BATCH_LIMIT } from './posting.ts'
 
 const entry = {
   uid: '01900000-0000-7000-8000-000000000001',

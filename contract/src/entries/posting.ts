@@ -1,26 +1,22 @@
 import type { Entry } from '@kobrin/core'
-import { PostedEntry } from '@kobrin/core'
 import * as z from 'zod/mini'
 import { Proof } from './proof.ts'
 
-const Unreadable = z.looseObject({ uid: z.string() }).check(z.describe('Answered with a refusal of its own.'))
+export const Unreadable = z
+  .looseObject({ uid: z.string() })
+  .check(z.describe('Answered with a refusal of its own.'))
 export type Unreadable = z.infer<typeof Unreadable>
 
 /** At most this many entries in one post. */
 export const BATCH_LIMIT = 200
 
-const proofs = z
+export const proofs = z
   .optional(
     z
       .record(z.string().check(z.maxLength(36)), Proof)
       .check(z.refine((record) => Object.keys(record).length <= BATCH_LIMIT, 'more proofs than entries')),
   )
   .check(z.describe('By the uid of an entry: that its author was at work, for what another person sends.'))
-
-export const EntryBatch = z.strictObject({
-  entries: z.array(z.union([PostedEntry, Unreadable])).check(z.minLength(1), z.maxLength(BATCH_LIMIT)),
-  proofs,
-})
 
 /** What has to be right for a batch to be looked at; each entry in it is then judged for itself. */
 export const EntryEnvelope = z.strictObject({

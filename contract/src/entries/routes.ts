@@ -1,7 +1,8 @@
-import { FAMILY_NAMES } from '@kobrin/core'
+import type { FamilyName } from '@kobrin/core'
 import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
-import { BatchAnswer, EntryBatch, KeptEntries } from './posting.ts'
+import type { EntryBatch } from './entryBatch.ts'
+import { BatchAnswer, EntryEnvelope, KeptEntries } from './posting.ts'
 
 const ENTRIES = '/api/entries'
 const bookmark = z
@@ -12,7 +13,7 @@ const bookmark = z
   .check(z.describe('How far it was read: the place in each stream, "1:204,2:17".'))
 
 const SubjectFold = z.strictObject({
-  family: z.enum(FAMILY_NAMES),
+  family: z.string() as unknown as z.ZodMiniType<FamilyName>,
   upTo: z.string().check(z.describe('The places in the feed up to which it is folded.')),
   state: z.looseObject({}),
 })
@@ -39,7 +40,8 @@ export const ENTRY_ROUTES = {
     url: ENTRIES,
     summary: 'Append entries; posting one again changes nothing',
     access: 'writeEntries',
-    body: EntryBatch,
+    // A page has no need of all that an entry may say: the server describes it, and checks each for itself.
+    body: EntryEnvelope as unknown as typeof EntryBatch,
     bodyBytes: 2 * 1024 * 1024,
     answer: BatchAnswer,
   },

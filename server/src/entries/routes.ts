@@ -1,5 +1,5 @@
 import type { BatchAnswer } from '@kobrin/contract'
-import { EntryEnvelope, ROUTES } from '@kobrin/contract'
+import { EntryBatch, EntryEnvelope, ROUTES } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
 import type { FastifyPluginAsync, FastifyRequest } from 'fastify'
 import { validatorCompiler } from 'fastify-type-provider-zod'
@@ -25,7 +25,7 @@ export function entryRoutes(services: Services): FastifyPluginAsync {
     serve(
       app,
       services,
-      ROUTES.append,
+      { ...ROUTES.append, body: EntryBatch },
       // The documented schema says what an entry may be; here only the envelope is checked, because
       // `checked` judges each entry for itself.
       ({ body, request }) => append(body, request),

@@ -1,5 +1,6 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowRef } from 'vue'
+import { loadRights } from '../people/rights.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, TODAY } from '../testing/residents.ts'
@@ -26,6 +27,8 @@ function atPanelOf(first: string) {
   }
   return { saying, choose, looking, onSaid }
 }
+
+beforeAll(loadRights)
 
 beforeEach(() => {
   beginShift()

@@ -1,5 +1,6 @@
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { beforeAll, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick } from 'vue'
+import { loadRights } from '../people/rights.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, TODAY } from '../testing/residents.ts'
@@ -24,6 +25,8 @@ function sheetOnDay(day = TODAY) {
     column,
   }
 }
+
+beforeAll(loadRights)
 
 beforeEach(() => {
   beginShift()

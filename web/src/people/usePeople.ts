@@ -1,13 +1,13 @@
 import type { Me, Person } from '@kobrin/contract'
 import { may, ROUTES } from '@kobrin/contract'
 import type { Draft, Role } from '@kobrin/core'
-import { mayRecord } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { kept } from '../kept/keptStore.ts'
 import { call, Unreachable } from '../wire/call.ts'
 import { words } from '../words/en.ts'
 import { pinOf, tryPin } from './pins.ts'
+import { loadRights, mayBeSaid } from './rights.ts'
 
 /** Who is at this screen. */
 export const usePeople = defineStore('people', () => {
@@ -20,9 +20,11 @@ export const usePeople = defineStore('people', () => {
   const person = computed<Person | null>(() => me.value?.person ?? null)
   const role = computed<Role>(() => me.value?.person.role ?? 'reader')
 
+  void loadRights()
+
   /** Whether whoever is here may write into the record at all. */
   const mayWrite = computed(() => may(role.value, 'writeEntries'))
-  const maySay = ({ kind }: Pick<Draft, 'kind'>) => mayRecord(role.value, kind)
+  const maySay = ({ kind }: Pick<Draft, 'kind'>) => mayBeSaid(role.value, kind)
 
   /** What the server has not been told yet: that somebody handed this tablet over, and to whom. */
   let untold: { to: string; pin: string } | null = null

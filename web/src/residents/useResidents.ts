@@ -1,12 +1,5 @@
 import type { DoneInBox, Draft, Readings, ResidentDay, Task, Verdict } from '@kobrin/core'
-import {
-  asPlanned as plannedFor,
-  countOf as countIn,
-  doneInBox,
-  mayRecord,
-  placeOf,
-  residentDay,
-} from '@kobrin/core'
+import { asPlanned as plannedFor, countOf as countIn, doneInBox, placeOf, residentDay } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
@@ -88,7 +81,7 @@ export const useResidents = defineStore('residents', () => {
   /** The box that would stand empty without them, where whoever is at work here may say so. */
   function boxLeftBy(residentId: string): string | null {
     const home = homeOf(residentId)
-    if (home === undefined || !mayRecord(people.role, 'vacated')) return null
+    if (home === undefined || !people.maySay({ kind: 'vacated' })) return null
     return livingIn(home).length === 1 ? home : null
   }
 

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
-import { mayRecord } from '@kobrin/core'
 import { RouterLink } from 'vue-router'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
@@ -22,7 +21,7 @@ const site = useSite()
       <li v-if="may(people.role, 'editPeople')">
         <RouterLink :to="{ name: 'people' }">{{ t('nameWhoWorksHere') }}</RouterLink>
       </li>
-      <li v-if="mayRecord(people.role, 'registered')">
+      <li v-if="people.maySay({ kind: 'registered' })">
         <RouterLink :to="{ name: 'newResident' }">{{ t('putOnRecordWho') }}</RouterLink>
       </li>
     </ol>

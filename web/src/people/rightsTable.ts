@@ -1,0 +1,1 @@
+export { mayRecord } from '@kobrin/core'
