@@ -1,7 +1,6 @@
 import type { FamilyName } from '@kobrin/core'
 import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
-import type { EntryBatch } from './entryBatch.ts'
 import { BatchAnswer, EntryEnvelope, KeptEntries } from './posting.ts'
 
 const ENTRIES = '/api/entries'
@@ -41,7 +40,7 @@ export const ENTRY_ROUTES = {
     summary: 'Append entries; posting one again changes nothing',
     access: 'writeEntries',
     // A page has no need of all that an entry may say: the server describes it, and checks each for itself.
-    body: EntryEnvelope as unknown as typeof EntryBatch,
+    body: EntryEnvelope,
     bodyBytes: 2 * 1024 * 1024,
     answer: BatchAnswer,
   },
