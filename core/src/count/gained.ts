@@ -16,8 +16,26 @@ export const gained = residentKind({
   }),
   recordedBy: KEEPERS,
   touches: ({ lot, from, count }) => [
-    ...(lot === undefined ? [] : [{ family: 'lot', subject: lot, how: 'cameOutOf', amount: count }]),
-    ...(from === undefined ? [] : [{ family: 'resident', subject: from, how: 'tookIn', amount: count }]),
+    ...(lot === undefined
+      ? []
+      : [
+          {
+            family: 'lot',
+            subject: lot,
+            how: 'cameOutOf',
+            amount: { value: count, unit: 'animals' as const },
+          },
+        ]),
+    ...(from === undefined
+      ? []
+      : [
+          {
+            family: 'resident',
+            subject: from,
+            how: 'tookIn',
+            amount: { value: count, unit: 'animals' as const },
+          },
+        ]),
   ],
   fold: (state, { day, payload: { count, returns } }) => ({
     ...state,

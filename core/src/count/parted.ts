@@ -8,7 +8,9 @@ import { fewer } from './howMany.ts'
 export const parted = residentKind({
   payload: z.strictObject({ count: z.int().check(z.positive(), z.maximum(1_000_000)), into: Uid }),
   recordedBy: KEEPERS,
-  touches: ({ into, count }) => [{ family: 'resident', subject: into, how: 'partedInto', amount: count }],
+  touches: ({ into, count }) => [
+    { family: 'resident', subject: into, how: 'partedInto', amount: { value: count, unit: 'animals' } },
+  ],
   fold: (state, { day, payload }) => ({
     ...state,
     count: {

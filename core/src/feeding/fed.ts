@@ -76,8 +76,12 @@ export const fed = residentKind({
   recordedBy: HANDS,
   touches: ({ lot, count, grams }) => {
     if (lot === undefined) return []
-    const amount = count !== undefined ? { amount: count } : grams !== undefined ? { amount: grams } : {}
-    return [{ family: 'lot', subject: lot, how: 'eaten', ...amount }]
+    const eaten = { family: 'lot', subject: lot, how: 'eaten' }
+    const amounts = [
+      ...(count === undefined ? [] : [{ value: count, unit: 'pieces' as const }]),
+      ...(grams === undefined ? [] : [{ value: grams, unit: 'g' as const }]),
+    ]
+    return amounts.length === 0 ? [eaten] : amounts.map((amount) => ({ ...eaten, amount }))
   },
   fold(state, fact) {
     // Whoever is dead or gone eats nothing here.

@@ -105,10 +105,10 @@ describe('colonies that are split and merged', () => {
 
   it('touch one another, so that either record leads to the other', () => {
     expect(touchesOf(entryOn(3, 'parted', { count: 15, into: OTHER }))).toEqual([
-      { family: 'resident', subject: OTHER, how: 'partedInto', amount: 15 },
+      { family: 'resident', subject: OTHER, how: 'partedInto', amount: { value: 15, unit: 'animals' } },
     ])
     expect(touchesOf(entryOn(3, 'gained', { count: 5, from: OTHER }))).toEqual([
-      { family: 'resident', subject: OTHER, how: 'tookIn', amount: 5 },
+      { family: 'resident', subject: OTHER, how: 'tookIn', amount: { value: 5, unit: 'animals' } },
     ])
   })
 })

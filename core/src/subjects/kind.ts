@@ -15,12 +15,15 @@ export interface Happening<P = unknown> {
   payload: P
 }
 
-/** Another subject that a fact is about as well. */
+/** What an amount is counted in. */
+export type AmountUnit = 'pieces' | 'g' | 'animals'
+
+/** Another subject that a fact is about as well, and how much of it. */
 export interface Touch {
   family: string
   subject: string
   how: string
-  amount?: number
+  amount?: { value: number; unit: AmountUnit }
 }
 
 /** One kind of fact about the subjects of a family. */

@@ -1,7 +1,8 @@
+import { TOUCH_COLUMNS, touchValues } from '../entries/touchRows.ts'
 import type { BringIn, BroughtIn } from '@kobrin/contract'
 import { advanced, readBookmark, sayBookmark, writtenNumber } from '@kobrin/contract'
 import type { Entry, Sheet } from '@kobrin/core'
-import { FOLD_REVISION, founds, isoDay } from '@kobrin/core'
+import { FOLD_REVISION, founds } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
@@ -118,18 +119,7 @@ async function writeFolds(
     size: 200,
   })
   const touches = ends.flatMap((end) => end.touches)
-  await insertRows(
-    tx,
-    'insert ignore into touch (subject, day, uid, how, other, amount)',
-    touches.map(({ subject, day, uid, how, other, amount }) => [
-      subject,
-      isoDay(day),
-      uid,
-      how,
-      other,
-      amount,
-    ]),
-  )
+  await insertRows(tx, `insert ignore into touch (${TOUCH_COLUMNS})`, touches.map(touchValues))
 }
 
 /** Keeps the facts of a list, all of them or none, in one transaction with their folds. What is on record

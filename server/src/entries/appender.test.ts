@@ -141,6 +141,24 @@ describe('appending', () => {
     expect(codesOf(receipts)).toEqual(['unknown_subject', 'accepted', 'unknown_place', 'wrong_family'])
   })
 
+  it('keeps what was taken from a batch in pieces and in grams, each with its unit', async () => {
+    const lot = uuidv7()
+    const kept = made({ subject: lot, kind: 'floorKept', payload: { of: resident(0), at: 'Larder' } })
+    const meal = made({
+      subject: resident(0),
+      kind: 'fed',
+      payload: { item: 'crickets', count: 6, grams: 2.5, outcome: 'taken', lot },
+    })
+    expect(codesOf(await server.append([kept, meal]))).toEqual(['accepted', 'accepted'])
+    const [rows] = await base.pool.query('select amount, unit from touch where subject = ? order by nth', [
+      lot,
+    ])
+    expect(rows).toEqual([
+      { amount: 6, unit: 'pieces' },
+      { amount: 2.5, unit: 'g' },
+    ])
+  })
+
   it('keeps a post that can be kept beside one that cannot', async () => {
     const poison: Entry = { ...weighed(resident(0), 65), author: 'not an identity' }
     const posts = await Promise.allSettled([

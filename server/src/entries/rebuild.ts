@@ -22,10 +22,10 @@ function differingFields(a: object, b: object): string[] {
   return [...keys].filter((key) => !isDeepStrictEqual(before.get(key), after.get(key)))
 }
 
-type TouchKey = Pick<TouchRow, 'uid' | 'subject' | 'how'>
+type TouchKey = Omit<TouchRow, 'day' | 'other'>
 
-function keyOf({ uid, subject, how }: TouchKey): string {
-  return `${uid} ${subject} ${how}`
+function keyOf({ uid, subject, how, nth, amount, unit }: TouchKey): string {
+  return `${uid} ${subject} ${how} ${nth} ${amount} ${unit}`
 }
 
 /** Replays one subject's entries and compares with what is stored of it; with `write`, puts what was
@@ -48,7 +48,10 @@ export async function rebuildOne(
     ? [...(write ? ['revision'] : [])]
     : differingFields(JSON.parse(row.state) as object, JSON.parse(told) as object)
   const touches = effectiveFacts(history).flatMap(touchRows)
-  const stored = await rowsOf<TouchKey>(tx, sql`select uid, subject, how from touch where other = ${subject}`)
+  const stored = await rowsOf<TouchKey>(
+    tx,
+    sql`select uid, subject, how, nth, amount, unit from touch where other = ${subject}`,
+  )
   const expected = new Set(touches.map(keyOf))
   const same = stored.length === expected.size && stored.every((one) => expected.has(keyOf(one)))
   if (!same) fields.push('touches')

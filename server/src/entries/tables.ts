@@ -1,4 +1,4 @@
-import type { Entry, EntryKind, FamilyName } from '@kobrin/core'
+import type { AmountUnit, Entry, EntryKind, FamilyName } from '@kobrin/core'
 import { FOLD_REVISION } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import {
@@ -8,6 +8,7 @@ import {
   int,
   mysqlTable,
   primaryKey,
+  tinyint,
   uniqueIndex,
   varchar,
 } from 'drizzle-orm/mysql-core'
@@ -86,10 +87,15 @@ export const touch = mysqlTable(
     how: varchar('how', { length: 20 }).notNull(),
     /** The one the entry is about. */
     other: uuid('other').notNull(),
+    /** Which of the touches of its entry it is. */
+    nth: tinyint('nth', { unsigned: true }).notNull().default(0),
     amount: double('amount'),
+    unit: varchar('unit', { length: 10 }).$type<AmountUnit>(),
   },
   (table) => [
-    primaryKey({ columns: [table.subject, table.day, table.uid, table.how] }),
+    primaryKey({ columns: [table.subject, table.day, table.uid, table.how, table.nth] }),
     index('touch_uid').on(table.uid),
+    // Read from the other side: what somebody ever touched.
+    index('touch_other').on(table.other, table.day),
   ],
 )

@@ -1,5 +1,5 @@
-import type { Fact } from '@kobrin/core'
-import { touchesOf } from '@kobrin/core'
+import type { AmountUnit, Fact } from '@kobrin/core'
+import { isoDay, touchesOf } from '@kobrin/core'
 
 /** One row of `touch`. */
 export interface TouchRow {
@@ -10,17 +10,30 @@ export interface TouchRow {
   how: string
   /** The one the entry is about. */
   other: string
+  /** Which of the touches of its fact it is: a fact may touch the same subject twice in the same way. */
+  nth: number
   amount: number | null
+  unit: AmountUnit | null
 }
 
 /** What a fact that counts says of other subjects. */
 export function touchRows(fact: Fact): TouchRow[] {
-  return touchesOf(fact).map(({ subject, how, amount = null }) => ({
+  return touchesOf(fact).map(({ subject, how, amount }, nth) => ({
     subject,
     day: fact.day,
     uid: fact.uid,
     how,
     other: fact.subject,
-    amount,
+    nth,
+    amount: amount?.value ?? null,
+    unit: amount?.unit ?? null,
   }))
+}
+
+/** The columns of a row, in the order of `touchValues`. */
+export const TOUCH_COLUMNS = 'subject, day, uid, how, other, nth, amount, unit'
+
+/** A row as it is inserted. */
+export function touchValues({ subject, day, uid, how, other, nth, amount, unit }: TouchRow) {
+  return [subject, isoDay(day), uid, how, other, nth, amount, unit]
 }

@@ -5,6 +5,7 @@ import type { Pool, RowDataPacket } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
 import type { Lease } from '../streams/ownStream.ts'
 import type { TouchRow } from './touchRows.ts'
+import { TOUCH_COLUMNS, touchValues } from './touchRows.ts'
 import type { Turn } from './turn.ts'
 
 /** Rows that are sent as a prepared statement at most: each number of them is a statement of its own. */
@@ -94,8 +95,8 @@ function transaction(size: Size): string {
       ${when(retouched, `delete from touch where uid in (${listed(retouched, () => '?')})`)}
       ${when(
         touches,
-        `insert ignore into touch (subject, day, uid, how, other, amount)
-          values ${listed(touches, () => '(?, ?, ?, ?, ?, ?)')}`,
+        `insert ignore into touch (${TOUCH_COLUMNS})
+          values ${listed(touches, () => '(?, ?, ?, ?, ?, ?, ?, ?)')}`,
       )}
       ${when(
         registered,
@@ -212,14 +213,7 @@ function valuesOf(parts: Parts): Value[] {
     ...entryValues(parts),
     ...foldValues(begun, turned, lease.stream),
     ...retouched,
-    ...touches.flatMap(({ subject, day, uid, how, other, amount }) => [
-      subject,
-      isoDay(day),
-      uid,
-      how,
-      other,
-      amount,
-    ]),
+    ...touches.flatMap(touchValues),
     ...(registered.length > 0 ? [sqlInstant(parts.now)] : []),
     ...registered.flatMap(({ subject, register }) => (register ? [subject, ...lineOf(register)] : [])),
     ...(known.length > 0
