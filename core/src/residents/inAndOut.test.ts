@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { countOf } from '../count/howMany.ts'
-import { touchesOf } from '../entries/touchesOf.ts'
+import { touchesOf } from '../entries/byKind.ts'
 import { AFTER_DEATH } from '../looking/lookAfterDeath.ts'
 import { entryOn, FIRST_DAY, NEWCOMER, retraction, told } from '../testing/histories.ts'
 import { planOf } from '../testing/plans.ts'

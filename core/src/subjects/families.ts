@@ -4,13 +4,15 @@ import type { Role } from '../people/role.ts'
 import { placeFamily } from '../places/placeFamily.ts'
 import { residentFamily } from '../residents/residentFamily.ts'
 import type { Folded } from './folded.ts'
-import type { Happening, Kind, Touch } from './kind.ts'
+import type { Happening, HouseKnown, Kind, Objection, Touch } from './kind.ts'
 
 /** A kind of any payload: it was checked against its own where it was made. */
-interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds' | 'since'> {
+interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds' | 'since' | 'needsSheets'> {
   payload: z.ZodMiniType
   fold: (state: S, fact: Happening<never>) => S
   touches?: (payload: never) => Touch[]
+  claims?: (payload: never) => string | undefined
+  objects?: (payload: never, known: HouseKnown) => Objection | null
 }
 
 /** What a family of subjects is made of: its kinds of fact, its fold, and who may read it. */

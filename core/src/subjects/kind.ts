@@ -1,5 +1,7 @@
 import type * as z from 'zod/mini'
 import type { Role } from '../people/role.ts'
+import type { Register } from '../residents/register.ts'
+import type { Sheet } from '../sheet/sheet.ts'
 
 /** What happened to one subject, as it reaches a fold. */
 export interface Happening<P = unknown> {
@@ -26,6 +28,20 @@ export interface Touch {
   amount?: { value: number; unit: AmountUnit }
 }
 
+/** What of the house a kind may hold a fact against. */
+export interface HouseKnown {
+  /** What the fact is about, and its line in the register so far. */
+  subject: string
+  register: Pick<Register, 'sheet'> | null
+  sheet: (id: string) => Pick<Sheet, 'stages' | 'schools'> | undefined
+  /** Whose number it is. */
+  holderOf: (number: string) => string | undefined
+}
+
+/** Why a fact cannot be of this house: it names something that is not there, or that is somebody else's. Only that:
+ * a fact of the past that tells of a wrong deed is kept, and judged. */
+export type Objection = 'unknown_sheet' | 'unknown_stage' | 'unknown_school' | 'number_taken'
+
 /** One kind of fact about the subjects of a family. */
 export interface Kind<S, P> {
   payload: z.ZodMiniType<P>
@@ -38,6 +54,11 @@ export interface Kind<S, P> {
   /** A subject begins with it. */
   founds?: true
   touches?: (payload: P) => Touch[]
+  /** It cannot be held against the house without the care sheets. */
+  needsSheets?: true
+  /** A number that it claims for its subject: nobody else may have it. */
+  claims?: (payload: P) => string | undefined
+  objects?: (payload: P, known: HouseKnown) => Objection | null
 }
 
 /** Makes the kinds of one family: what is said of a kind is checked where it is written. */

@@ -429,3 +429,28 @@ describe('rebuilding', () => {
     expect(await refold(base.db)).toBe(0)
   })
 })
+
+describe('a fact of the past', () => {
+  it('that tells of a wrong deed is kept, for a verdict to speak of, and what is true goes on being believed', async () => {
+    const [newcomerId, lot] = [uuidv7(), uuidv7()]
+    const about = (kind: Draft['kind'], payload: object) =>
+      made({ subject: newcomerId, kind, payload } as Draft)
+    const receipts = await server.append([
+      about('registered', newcomer('Done wrong')),
+      about('arrived', { enclosure: enclosure(0) }),
+      about('died', {}),
+      made({ subject: lot, kind: 'floorKept', payload: { of: newcomerId, at: 'Larder' } }),
+      about('fed', { item: 'crickets', outcome: 'taken', lot }),
+      about('moved', { to: enclosure(1) }),
+      about('expected', { enclosure: enclosure(1) }),
+      about('arrived', { enclosure: enclosure(1) }),
+      about('counted', { count: 0, expected: 4 }),
+      about('held', { hold: 'gravid', until: 20_000, reason: 'Over before it began' }),
+    ])
+    expect(codesOf(receipts)).toEqual(receipts.map(() => 'accepted'))
+    expect(await stored(newcomerId)).toMatchObject({
+      stay: { place: null, expected: null, ended: { how: 'died' } },
+      feeding: { lines: {} },
+    })
+  })
+})

@@ -1,6 +1,6 @@
 import type { ErrorCode } from '@kobrin/contract'
 import type { Entry, Fact, FamilyName, ResidentState, Sheet } from '@kobrin/core'
-import { familyOf, founds, isAmendment, touchesOf } from '@kobrin/core'
+import { familyOf, founds, isAmendment, objectionTo, touchesOf } from '@kobrin/core'
 
 /** An entry that another may amend. */
 export interface Target {
@@ -24,41 +24,14 @@ export interface Known {
   holderOf: (number: string) => string | undefined
 }
 
-function hasStage(sheet: Sheet | undefined, stage: string): boolean {
-  return sheet?.stages.some(({ id }) => id === stage) ?? false
-}
-
-function hasOption(sheet: Sheet | undefined, school: string, option: string): boolean {
-  return (
-    sheet?.schools.some(({ id, options }) => id === school && options.some((one) => one.id === option)) ??
-    false
-  )
-}
-
-/** What a fact says has to be of this house: its places, its sheets. */
+/** What a fact says has to be of this house: what it touches is there, and its kind objects to nothing. */
 function aboutHouse(subject: string, fact: Pick<Fact, 'kind' | 'payload'>, known: Known): ErrorCode | null {
   for (const { family, subject: touched } of touchesOf(fact)) {
     if (touched === subject) return 'about_itself'
     if (known.familyOf(touched) !== family) return family === 'place' ? 'unknown_place' : 'unknown_subject'
   }
-  const { kind, payload } = fact as Fact
-  const sheet = known.sheet(known.registerOf(subject)?.sheet ?? '')
-  switch (kind) {
-    case 'registered': {
-      const chosen = known.sheet(payload.sheet)
-      if (!chosen) return 'unknown_sheet'
-      if (!hasStage(chosen, payload.stage)) return 'unknown_stage'
-      if ((known.holderOf(payload.number ?? '') ?? subject) !== subject) return 'number_taken'
-      const schools = Object.entries(payload.schools)
-      return schools.every(([school, option]) => hasOption(chosen, school, option)) ? null : 'unknown_school'
-    }
-    case 'staged':
-      return hasStage(sheet, payload.stage) ? null : 'unknown_stage'
-    case 'schooled':
-      return hasOption(sheet, payload.school, payload.option) ? null : 'unknown_school'
-    default:
-      return null
-  }
+  const { registerOf, sheet, holderOf } = known
+  return objectionTo(fact, { subject, register: registerOf(subject) ?? null, sheet, holderOf })
 }
 
 function aboutFact(fact: Fact, known: Known): ErrorCode | null {

@@ -1,5 +1,5 @@
-import type { Entry, FamilyName, Sheet } from '@kobrin/core'
-import { isAmendment, touchesOf } from '@kobrin/core'
+import type { Entry, Fact, FamilyName, Sheet } from '@kobrin/core'
+import { isAmendment, needsSheets, numberClaimedBy, touchesOf } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
@@ -40,13 +40,16 @@ async function foldsOf(
   return folds
 }
 
-/** Subjects that the entries, or what they correct to, touch besides their own. */
+/** What entries say, or would have others say. */
+function saidBy(entries: readonly Entry[]): Pick<Fact, 'kind' | 'payload'>[] {
+  return entries.flatMap((entry) =>
+    entry.kind === 'retracted' ? [] : entry.kind === 'corrected' ? [entry.payload.to] : [entry],
+  )
+}
+
+/** Subjects that the entries touch besides their own. */
 function touchedBy(entries: readonly Entry[]): string[] {
-  return entries.flatMap((entry) => {
-    if (entry.kind === 'retracted') return []
-    const fact = entry.kind === 'corrected' ? entry.payload.to : entry
-    return touchesOf(fact).map(({ subject }) => subject)
-  })
+  return saidBy(entries).flatMap((fact) => touchesOf(fact).map(({ subject }) => subject))
 }
 
 async function familiesOf(
@@ -97,23 +100,15 @@ async function siblingsOf(db: Database, targets: Iterable<Target>): Promise<Map<
   return siblings
 }
 
-/** Who has the numbers that newcomers say they had before. */
+/** Who has the numbers that are claimed. */
 async function holdersOf(db: Database, entries: readonly Entry[]): Promise<Map<string, string>> {
-  const numbers = entries.flatMap((entry) =>
-    entry.kind === 'registered' ? (entry.payload.number ?? []) : [],
-  )
+  const numbers = saidBy(entries).flatMap((fact) => numberClaimedBy(fact) ?? [])
   if (numbers.length === 0) return new Map()
   const rows = await rowsOf<{ id: string; accession: string }>(
     db,
     sql`select id, accession from resident where accession in ${numbers}`,
   )
   return new Map(rows.map(({ id, accession }) => [accession, id]))
-}
-
-const OF_SHEETS: ReadonlySet<Entry['kind']> = new Set(['registered', 'staged', 'schooled'])
-
-function speaksOfSheet(entry: Entry): boolean {
-  return OF_SHEETS.has(entry.kind === 'corrected' ? entry.payload.to.kind : entry.kind)
 }
 
 export async function knowledgeOf(
@@ -131,6 +126,6 @@ export async function knowledgeOf(
     targets,
     siblings: await siblingsOf(db, targets.values()),
     holders: await holdersOf(db, entries),
-    sheets: entries.some(speaksOfSheet) ? await sheets() : new Map(),
+    sheets: saidBy(entries).some(needsSheets) ? await sheets() : new Map(),
   }
 }

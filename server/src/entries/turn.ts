@@ -1,7 +1,7 @@
 import type { ErrorCode } from '@kobrin/contract'
 import { ERRORS } from '@kobrin/contract'
 import type { Entry, FamilyName, ResidentState } from '@kobrin/core'
-import { advance, emptyState, isAmendment, kindOf } from '@kobrin/core'
+import { advance, emptyState, isAmendment, kindOf, numberClaimedBy } from '@kobrin/core'
 import type { AnyState } from './foldMemory.ts'
 import type { Known, Target } from './judge.ts'
 import { objection } from './judge.ts'
@@ -94,8 +94,8 @@ function judgedOnce(entries: readonly Entry[], knowledge: Knowledge, broken: Rea
       continue
     }
     accepted.push(entry)
-    if (entry.kind === 'registered' && entry.payload.number !== undefined)
-      numbers.set(entry.payload.number, subject)
+    const number = isAmendment(entry) ? undefined : numberClaimedBy(entry)
+    if (number !== undefined) numbers.set(number, subject)
     here.set(uid, { uid, subject, kind, act: isAmendment(entry) ? null : act })
     turns.set(subject, turned(turns.get(subject) ?? turnFor(subject, entry, knowledge), entry))
   }
