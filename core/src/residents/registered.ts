@@ -1,6 +1,6 @@
 import { KEEPERS } from '../people/role.ts'
 import { Register } from './register.ts'
-import { hasOption, hasStage } from '../sheet/named.ts'
+import { hasOption, hasStage } from './namedInSheet.ts'
 import { howManyAtFirst } from '../count/howMany.ts'
 import { residentKind } from './residentKind.ts'
 

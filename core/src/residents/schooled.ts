@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { SENIORS } from '../people/role.ts'
 import { text, word } from '../subjects/values.ts'
-import { hasOption } from '../sheet/named.ts'
+import { hasOption } from './namedInSheet.ts'
 import { residentKind } from './residentKind.ts'
 
 /** A school was chosen for it alone. */

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { KEEPERS } from '../people/role.ts'
 import { text, word } from '../subjects/values.ts'
-import { hasStage } from '../sheet/named.ts'
+import { hasStage } from './namedInSheet.ts'
 import { residentKind } from './residentKind.ts'
 
 /** Somebody confirmed that it has reached a stage of its sheet. */

@@ -1,7 +1,5 @@
 import type * as z from 'zod/mini'
 import type { Role } from '../people/role.ts'
-import type { Register } from '../residents/register.ts'
-import type { Sheet } from '../sheet/sheet.ts'
 
 /** What happened to one subject, as it reaches a fold. */
 export interface Happening<P = unknown> {
@@ -28,12 +26,18 @@ export interface Touch {
   amount?: { value: number; unit: AmountUnit }
 }
 
+/** What of a care sheet a fact may name. */
+export interface SheetNames {
+  stages: readonly { id: string }[]
+  schools: readonly { id: string; options: readonly { id: string }[] }[]
+}
+
 /** What of the house a kind may hold a fact against. */
 export interface HouseKnown {
   /** What the fact is about, and its line in the register so far. */
   subject: string
-  register: Pick<Register, 'sheet'> | null
-  sheet: (id: string) => Pick<Sheet, 'stages' | 'schools'> | undefined
+  register: { sheet: string } | null
+  sheet: (id: string) => SheetNames | undefined
   /** Whose number it is. */
   holderOf: (number: string) => string | undefined
 }
