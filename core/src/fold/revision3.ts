@@ -214,33 +214,17 @@ function newLine(line: OldLine, feeding: OldResident['feeding'], isFirst: boolea
 }
 
 function newHolds({ set, lifted, past = [] }: OldResident['holds']): ResidentState['holds'] {
-  const over = past.map(({ hold, since, until }): SaidHold => ({
-    ...markOn(since),
-    hold,
-    since,
-    until: null,
-    reason: '',
-    ended: markOn(until),
-  }))
+  const over = past.map(({ hold, since, until }): SaidHold => {
+    const { at, by, uid } = markOn(since)
+    return { hold, since, until: null, reason: '', by, uid, at, ended: markOn(until) }
+  })
   const open = Object.entries(set).map(([hold, said]): SaidHold => ({
-    hold: hold as SaidHold['hold'],
     ...said,
+    hold: hold as SaidHold['hold'],
     at: civilDayStart(said.since),
     ended: null,
   }))
-  return {
-    said: [...over, ...open].map(({ hold, since, until, reason, by, uid, at, ended }) => ({
-      hold,
-      since,
-      until,
-      reason,
-      by,
-      uid,
-      at,
-      ended,
-    })),
-    lifted,
-  }
+  return { said: [...over, ...open], lifted }
 }
 
 function newCount(
