@@ -1,3 +1,4 @@
+import { FOLD_REVISION } from '@kobrin/core'
 import type { Page } from '@playwright/test'
 import { expect, test } from './keeper.ts'
 
@@ -29,7 +30,8 @@ async function writtenHere(page: Page, residentId: string): Promise<string[]> {
     ],
     `subjects/${residentId}/entries`,
   ]
-  const answers = await Promise.all(asked.map((url) => page.request.get(`/api/${url}`)))
+  const headers = { 'kobrin-revision': String(FOLD_REVISION) }
+  const answers = await Promise.all(asked.map((url) => page.request.get(`/api/${url}`, { headers })))
   const told = await Promise.all(
     answers.filter((one) => one.ok()).map((one) => one.json() as Promise<unknown>),
   )
