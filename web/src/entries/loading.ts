@@ -44,7 +44,7 @@ export function createLoading({ ledger, intake, keeper, reload, clock, recallSit
   /** Folds as they lie here, those of an earlier version as far as they can be told without the entries. */
   async function lyingHere(): Promise<KeptFold[] | null> {
     const [folds, made = UNSAID_REVISION] = await Promise.all([kept.folds(), kept.thing('revision')])
-    if (made === FOLD_REVISION) return folds
+    if (made === FOLD_REVISION || folds.length === 0) return folds
     if (made > FOLD_REVISION) return null
     owed = true
     const { fromRevision3 } = await import('../kept/earlierFolds.ts')
