@@ -4,7 +4,8 @@ import { ROUTES, sayBookmark } from '@kobrin/contract'
 import type { Draft, PostedEntry, ResidentState } from '@kobrin/core'
 import { asRevision3, FOLD_REVISION } from '@kobrin/core'
 import fc from 'fast-check'
-import { createPinia, setActivePinia } from 'pinia'
+import type { Pinia } from 'pinia'
+import { createPinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { kept } from '../kept/keptStore.ts'
 import { newVersion } from '../kept/newVersion.ts'
@@ -50,6 +51,15 @@ vi.mock('./feed.ts', () => ({
   },
 }))
 
+let page: Pinia
+
+/** A page that somebody has just opened. Its stores are asked for by name: what an earlier page was still waiting
+ * for makes that one the active one again. */
+function newPage(): void {
+  page = createPinia()
+  usePeople(page).me = ME
+}
+
 const state = stateOf(
   entryOn(TODAY - 10, { kind: 'registered', payload: registerOf('Tamsin') }),
   entryOn(TODAY - 9, { kind: 'weighed', payload: { grams: 60 } }),
@@ -77,7 +87,7 @@ function told(seq: number, of: ResidentState) {
 }
 
 function grams(): number[] {
-  return useRecord()
+  return useRecord(page)
     .stateOf('tamsin')
     .growth.weights.map((weight) => weight.grams)
 }
@@ -91,18 +101,17 @@ beforeEach(async () => {
   await kept.clear()
   const store = createWaitingStore()
   for (const { entry } of await store.all()) await store.remove(entry.uid)
-  setActivePinia(createPinia())
-  usePeople().me = ME
+  newPage()
   server.states.mockReturnValue(told(7, state))
   server.append.mockImplementation((entries) => Promise.resolve(accepted(entries)))
   server.me.mockReturnValue(ME)
 })
 
 // Other tabs hear what one tells: none of an earlier test may be left open.
-afterEach(() => useRecord().close())
+afterEach(() => useRecord(page).close())
 
 async function opened() {
-  const record = useRecord()
+  const record = useRecord(page)
   await record.open()
   await soon(() => expect(feed.follow).not.toBeNull())
   vi.setSystemTime(NOON)
@@ -112,15 +121,19 @@ async function opened() {
 describe('the record on this device', () => {
   it('stands as soon as the states are there, and follows the feed from where they end', async () => {
     await opened()
-    expect([useRecord().ready, grams(), sayBookmark(feed.follow?.after() ?? {})]).toEqual([true, [60], '1:7'])
+    expect([useRecord(page).ready, grams(), sayBookmark(feed.follow?.after() ?? {})]).toEqual([
+      true,
+      [60],
+      '1:7',
+    ])
   })
 
   it('knows from the entries who lives here, and by the server’s clock what time it is', async () => {
     await opened()
-    expect([...useSite().residents.values()]).toMatchObject([
+    expect([...useSite(page).residents.values()]).toMatchObject([
       { id: 'tamsin', name: 'Tamsin', accession: '0001', lives: 'individual' },
     ])
-    expect(useSite().clockBehind).toBe(0)
+    expect(useSite(page).clockBehind).toBe(0)
   })
 
   it('shows what was said at once, and counts it as waiting until the server has it', async () => {
@@ -136,14 +149,14 @@ describe('the record on this device', () => {
   it('stamps what was said with the shift it was said in, whoever takes the tablet over', async () => {
     const record = await opened()
     record.keep([weighing], 'Tamsin weighed')
-    usePeople().me = { ...ME, shift: { id: 'the next', key: 'another key' } }
+    usePeople(page).me = { ...ME, shift: { id: 'the next', key: 'another key' } }
     await soon(() => expect(record.waitingCount).toBe(0))
     const [[entry] = [], proofs] = server.append.mock.lastCall ?? []
     expect(proofs).toMatchObject({ [entry?.uid ?? '']: { shift: 'shift' } })
   })
 
   it('keeps what is said before it can write, with the moment it was said', async () => {
-    const record = useRecord()
+    const record = useRecord(page)
     const opening = record.open()
     record.keep([weighing], 'Tamsin weighed')
     vi.setSystemTime(NOON + 60_000)
@@ -155,7 +168,7 @@ describe('the record on this device', () => {
 
   it('says nothing for nobody', async () => {
     const record = await opened()
-    usePeople().me = null
+    usePeople(page).me = null
     record.keep([weighing], 'Tamsin weighed')
     expect([grams(), record.lastAct]).toEqual([[60], null])
   })
@@ -236,13 +249,12 @@ describe('the record on this device', () => {
   it('takes up again what an earlier page left unsent', async () => {
     server.append.mockRejectedValue(new Unreachable('cut'))
     await opened()
-    useRecord().keep([weighing], 'Tamsin weighed')
+    useRecord(page).keep([weighing], 'Tamsin weighed')
     await soon(async () => expect(await stored()).toHaveLength(1))
-    await useRecord().close()
-    setActivePinia(createPinia())
-    usePeople().me = ME
+    await useRecord(page).close()
+    newPage()
     await opened()
-    expect([grams(), useRecord().waitingCount]).toEqual([[60, 61], 1])
+    expect([grams(), useRecord(page).waitingCount]).toEqual([[60, 61], 1])
   })
 
   it('hears others, and asks the server once when only it can tell what that comes to', async () => {
@@ -259,18 +271,17 @@ describe('the record on this device', () => {
 
   it('stands without a link on what lies here, and goes on from there', async () => {
     const before = await opened()
-    usePeople().team = [ME.person]
+    usePeople(page).team = [ME.person]
     feed.follow?.onEntry(theirs(62, TODAY, 8))
     await soon(async () => expect(await kept.thing('head')).toEqual({ 1: 8 }))
     await before.close()
-    setActivePinia(createPinia())
-    usePeople().me = ME
+    newPage()
     server.states.mockImplementation(() => {
       throw new Unreachable('cut')
     })
     const record = await opened()
     expect([record.ready, grams(), sayBookmark(feed.follow?.after() ?? {})]).toEqual([true, [60, 62], '1:8'])
-    expect(useSite().residents.get('tamsin')?.accession).toBe('0001')
+    expect(useSite(page).residents.get('tamsin')?.accession).toBe('0001')
   })
 
   it('goes on where nothing can be stored: says so, and sends from memory', async () => {
@@ -346,7 +357,7 @@ describe('beside a newer server', () => {
 describe('on a device that holds folds of an earlier version', () => {
   async function heldBefore(revision?: number): Promise<void> {
     const before = await opened()
-    usePeople().team = [ME.person]
+    usePeople(page).team = [ME.person]
     await soon(async () =>
       expect([await kept.thing('site'), await kept.thing('book')]).not.toContain(undefined),
     )
@@ -358,8 +369,7 @@ describe('on a device that holds folds of an earlier version', () => {
       { anew: true },
     )
     await kept.keepThing('revision', revision as number)
-    setActivePinia(createPinia())
-    usePeople().me = ME
+    newPage()
     server.states.mockClear()
   }
 
