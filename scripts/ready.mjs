@@ -16,15 +16,21 @@ export function giveUp(sentence) {
   process.exit(1)
 }
 
-/** Runs a command where the project is, showing what it says; ends with its exit code when it fails. */
-export function run(command, args, { env = {} } = {}) {
+/** Runs a command where the project is, showing what it says. Answers its exit code, 0 where all went well. */
+function exitCodeOf(command, args, env = {}) {
   const { status, error } = spawnSync(command, args, {
     cwd: ROOT,
     stdio: 'inherit',
     env: { ...process.env, ...env },
   })
   if (error) giveUp(`${command} could not be started: ${error.message}`)
-  if (status !== 0) process.exit(status ?? 1)
+  return status ?? 1
+}
+
+/** Runs a command where the project is, showing what it says; ends with its exit code when it fails. */
+export function run(command, args, { env = {} } = {}) {
+  const code = exitCodeOf(command, args, env)
+  if (code !== 0) process.exit(code)
 }
 
 function hashOf(paths) {
@@ -58,7 +64,9 @@ export function readyPackages() {
   const hash = hashOf(['package-lock.json'])
   if (isStamped(stamp, hash)) return
   console.log('Installing packages …')
-  run('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+  const install = ['ci', '--no-audit', '--no-fund', '--loglevel=error']
+  // On a busy machine a program that was just unpacked may still count as being written: once more, then.
+  if (exitCodeOf('npm', install) !== 0) run('npm', install)
   writeFileSync(stamp, hash)
 }
 
