@@ -13,14 +13,30 @@ const floors = {
   standIns: ['server', 'web', 'demo', 'cli', 'e2e', 'bench'],
 }
 
-function boundaries([floor, above]) {
-  const patterns = above.flatMap((other) => [`@kobrin/${other}`, `@kobrin/${other}/*`, `**/../${other}/**`])
-  const outside = floor === 'core' ? ['node:*', 'fs', 'vue', 'fastify', 'drizzle-orm'] : []
+function patternsAbove(floor) {
+  const patterns = floors[floor].flatMap((other) => [
+    `@kobrin/${other}`,
+    `@kobrin/${other}/*`,
+    `**/../${other}/**`,
+  ])
+  return floor === 'core' ? [...patterns, 'node:*', 'fs', 'vue', 'fastify', 'drizzle-orm'] : patterns
+}
+
+function boundaries(folder, patterns) {
   return {
-    files: [`${floor}/**/*.{ts,vue}`],
+    files: [`${folder}/**/*.{ts,vue}`],
     ignores: ['**/*.test.ts'],
-    rules: { 'no-restricted-imports': ['error', { patterns: [...patterns, ...outside] }] },
+    rules: { 'no-restricted-imports': ['error', { patterns }] },
   }
+}
+
+/** Inside core: what can be measured anywhere ← what was said ← what is to be ← what follows from the two. */
+const coreFloors = ['basics', 'facts', 'plans', 'judging']
+const aboveCoreFloors = ['bringIn', 'compute', 'stories', 'testing']
+
+function coreBoundaries(floor, index) {
+  const above = [...coreFloors.slice(index + 1), ...aboveCoreFloors].map((other) => `**/${other}/**`)
+  return boundaries(`core/src/${floor}`, [...patternsAbove('core'), ...above])
 }
 
 export default tseslint.config(
@@ -160,7 +176,8 @@ export default tseslint.config(
       ],
     },
   },
-  ...Object.entries(floors).map(boundaries),
+  ...Object.keys(floors).map((floor) => boundaries(floor, patternsAbove(floor))),
+  ...coreFloors.map(coreBoundaries),
   { files: ['**/*.{js,mjs}'], ...tseslint.configs.disableTypeChecked },
   // vue-tsc checks the types of components. The linter would build its own types anew for every one of
   // them: two seconds each, three quarters of all its time.

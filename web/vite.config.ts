@@ -28,10 +28,10 @@ function precompressed(): Plugin {
 const KEPT_MOST_BYTES = 1_500_000
 
 const BELIEVED =
-  /core.src.((feeding.(?!otherPrey)|subjects|holds|looking|residents|keptFloor|readings|health|rest|count|cadence|statistics|growth|cleaning).|skin.(?!ecdysisWindow|shedsSkin|skinCourse)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|recordSays|evidence))/
+  /core.src.(basics.statistics|facts.(feeding|subjects|holds|looking|residents|lots|readings|health|count|growth|cleaning|skin).|plans.(lots|readings|winterRest|growth).|judging.(feeding.(?!otherPrey)|holds.|looking.|residents.|lots.|readings.|health.|winterRest.|cadence.|growth.|skin.(?!ecdysisWindow|skinCourse)|weightTrend.(?!weightBand)|renewal.nextInterval|verdicts.(?!lifeOn|proposals|recordSays|evidence)))/
 /** The kinds of fact, and what only they stand on. */
 const FOLDS =
-  /core.src.(feeding.(fed|bowl)|holds.(held|released|saidHolds)|skin.(ecdysis|oldSkin|skinCleared)|looking.(looked|droppings|checked|companionDied|sightings)|count.(counted|accounted|gained|parted|withCount)|growth.(weighed|measured)|health.(condition|observed)|residents.(arrived|beginStay|described|died|examined|expected|left|lost|merged|moved|permitted|photographed|registered|schooled|staged|withoutSome|residentKinds?|residentFamily)|keptFloor.(floorKept|floorChecked|floorDisposed|lotFamily)|subjects.families)\.ts/
+  /core.src.facts.(feeding.(fed|bowl)|holds.(held|released|saidHolds)|skin.(ecdysis|oldSkin|skinCleared)|looking.(looked|droppings|checked|companionDied|sightings)|count.(counted|accounted|gained|parted|withCount)|growth.(weighed|measured)|health.(condition|observed)|residents.(arrived|beginStay|described|died|examined|expected|left|lost|merged|moved|permitted|photographed|registered|schooled|staged|withoutSome|residentKinds?|residentFamily)|lots.(floorKept|floorChecked|floorDisposed|lotFamily)|subjects.families)\.ts/
 
 export default defineConfig({
   root: import.meta.dirname,

@@ -1,4 +1,4 @@
-import { convert } from '../units/convert.ts'
+import { convert } from '../basics/units/convert.ts'
 
 /** A number with its unit, wherever in a line it stands. A sign may stand apart from the digits. */
 const READING = /(?:([+-])\s*|(?<![\w.,]))(\d+(?:[.,]\d+)?)\s*(kg|mg|g|oz|lb)(?![a-z])/i

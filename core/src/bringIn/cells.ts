@@ -1,4 +1,4 @@
-import type { Civil } from '../time/civil.ts'
+import type { Civil } from '../basics/time/civil.ts'
 import type { DateOrder } from './meaning.ts'
 
 const DAY_MS = 86_400_000

@@ -1,7 +1,7 @@
 import { datePartsOf, readMoment, readNumber } from './cells.ts'
 import type { Column, DateOrder, Guess, GuessReason, LengthUnit, MassUnit, Meaning } from './meaning.ts'
 import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
-import type { BodyPart } from '../growth/growthState.ts'
+import type { BodyPart } from '../facts/growth/growthState.ts'
 
 /** Words that head a column of each meaning, in the order in which they are looked for. */
 const HEADS: readonly (readonly [Meaning, readonly string[]])[] = [

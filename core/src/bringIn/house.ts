@@ -1,6 +1,6 @@
-import type { Bounds } from '../plausible/plausible.ts'
-import type { Sheet } from '../sheet/sheet.ts'
-import type { Civil } from '../time/civil.ts'
+import type { Bounds } from '../plans/plausible/plausible.ts'
+import type { Sheet } from '../plans/sheet/sheet.ts'
+import type { Civil } from '../basics/time/civil.ts'
 
 /** Somebody a row may speak of. */
 export interface KnownResident {

@@ -1,4 +1,4 @@
-import { BodyPart } from '../growth/growthState.ts'
+import { BodyPart } from '../facts/growth/growthState.ts'
 
 /** What a column of a list somebody kept can say of each row. */
 export const MEANINGS = [

@@ -1,5 +1,5 @@
-import type { Draft } from '../entries/entry.ts'
-import type { Civil } from '../time/civil.ts'
+import type { Draft } from '../facts/entries/entry.ts'
+import type { Civil } from '../basics/time/civil.ts'
 import { readMoment, readNumber } from './cells.ts'
 import type { House } from './house.ts'
 import { plain } from './house.ts'

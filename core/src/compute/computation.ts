@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import { BodyPart } from '../growth/growthState.ts'
-import { coded } from '../reasons/coded.ts'
+import { BodyPart } from '../facts/growth/growthState.ts'
+import { coded } from '../basics/coded.ts'
 
 /** A computation that answers JSON with JSON. */
 export interface Computation<

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
-import { GrowthModel } from '../growthCurve/curves.ts'
-import type { GrowthFit } from '../growthCurve/growthFit.ts'
-import { bandOn, bestGrowthFit, growthFit, reachedBy } from '../growthCurve/growthFit.ts'
+import { GrowthModel } from '../judging/growthCurve/curves.ts'
+import type { GrowthFit } from '../judging/growthCurve/growthFit.ts'
+import { bandOn, bestGrowthFit, growthFit, reachedBy } from '../judging/growthCurve/growthFit.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal, writable } from './computation.ts'
 

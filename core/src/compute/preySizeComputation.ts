@@ -1,8 +1,8 @@
 import * as z from 'zod/mini'
-import { BodyPart } from '../growth/growthState.ts'
-import { AmountRule, FoodSize } from '../plan/duty.ts'
-import { TooLarge } from '../feeding/mealAmount.ts'
-import { preySize } from '../preySize/preySize.ts'
+import { BodyPart } from '../facts/growth/growthState.ts'
+import { AmountRule, FoodSize } from '../plans/plan/duty.ts'
+import { TooLarge } from '../judging/feeding/mealAmount.ts'
+import { preySize } from '../judging/preySize/preySize.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
 

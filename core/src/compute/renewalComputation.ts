@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import { IntervalPrior } from '../renewal/nextInterval.ts'
-import { renewalForecast } from '../renewal/renewalForecast.ts'
+import { IntervalPrior } from '../judging/renewal/nextInterval.ts'
+import { renewalForecast } from '../judging/renewal/renewalForecast.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal, writable } from './computation.ts'
 

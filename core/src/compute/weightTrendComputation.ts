@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import { weightTrend } from '../weightTrend/weightTrend.ts'
-import { Weighing } from '../weightTrend/weighing.ts'
+import { weightTrend } from '../judging/weightTrend/weightTrend.ts'
+import { Weighing } from '../plans/growth/weighing.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, writable } from './computation.ts'
 

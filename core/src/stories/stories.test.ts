@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { FIRST_DAY, told } from '../testing/histories.ts'
 import { planOf } from '../testing/plans.ts'
-import { residentDay } from '../walk/residentDay.ts'
+import { residentDay } from '../judging/walk/residentDay.ts'
 import { STORIES } from './stories.ts'
 
 describe('a keeper knows that', () => {

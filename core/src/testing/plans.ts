@@ -1,6 +1,6 @@
-import type { Duty } from '../plan/duty.ts'
-import type { Plan } from '../plan/plan.ts'
-import { Standing } from '../verdicts/standing.ts'
+import type { Duty } from '../plans/plan/duty.ts'
+import type { Plan } from '../plans/plan/plan.ts'
+import { Standing } from '../plans/sheet/standing.ts'
 
 const source = { from: 'sheet', sheet: 'testling', stage: 'adult' } as const
 

@@ -3,7 +3,7 @@ import { OFFICE_ROUTES } from '@kobrin/contract'
 import type { OffCurve } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { shallowReactive, watch } from 'vue'
-import { keyOf, queries, useAnswerOf } from '../wire/queries.ts'
+import { keyOf, queries, useAnswerOf } from '../api/queries.ts'
 
 /** Who left its own growth curve, as the server said last. */
 export const useCurves = defineStore('curves', () => {

@@ -1,7 +1,7 @@
 import { ROUTES } from '@kobrin/contract'
 import type { Draft, Entry } from '@kobrin/core'
 import type { Moment, When } from '../time/useToday.ts'
-import { call } from '../wire/call.ts'
+import { call } from '../api/call.ts'
 import { createActs } from './acts.ts'
 import { t } from './words.ts'
 

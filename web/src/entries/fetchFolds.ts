@@ -1,7 +1,7 @@
 import type { Bookmark } from '@kobrin/contract'
 import { readBookmark, ROUTES } from '@kobrin/contract'
 import { FOLD_REVISION } from '@kobrin/core'
-import { call } from '../wire/call.ts'
+import { call } from '../api/call.ts'
 import type { AnyState, ToldFold } from './ledger.ts'
 
 interface ToldFolds {

@@ -1,4 +1,4 @@
-import { ApiProblem, Unreachable } from '../wire/call.ts'
+import { ApiProblem, Unreachable } from '../api/call.ts'
 import type { Hope } from './deliver.ts'
 
 const RETRY_LATER = new Set([401, 408, 429, 502, 503, 504])

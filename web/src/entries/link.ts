@@ -1,7 +1,7 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
 import { ROUTES } from '@kobrin/contract'
 import { computed, shallowRef } from 'vue'
-import { ApiProblem, call } from '../wire/call.ts'
+import { ApiProblem, call } from '../api/call.ts'
 import { followFeed } from './feed.ts'
 import { hopeFor } from './hopeFor.ts'
 import type { Line } from './line.ts'

@@ -13,7 +13,7 @@ import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { entryOn, registerOf, stateOf, TODAY } from '../testing/residents.ts'
 import { ME, NOON, smallBook, smallHouse } from '../testing/smallHouse.ts'
-import { ApiProblem, Unreachable } from '../wire/call.ts'
+import { ApiProblem, Unreachable } from '../api/call.ts'
 import type { FeedOptions } from './feed.ts'
 import { useRecord } from './useRecord.ts'
 import { createWaitingStore } from './waitingStore.ts'
@@ -23,7 +23,7 @@ const server = vi.hoisted(() => ({
   states: vi.fn<(of: string | undefined) => { head: string; states: Record<string, object> }>(),
   me: vi.fn<() => object | null>(),
 }))
-vi.mock('../wire/call.ts', async (original) => ({
+vi.mock('../api/call.ts', async (original) => ({
   ...(await original<object>()),
   call: async (
     route: { url: string; method: string },

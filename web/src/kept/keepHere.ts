@@ -1,5 +1,5 @@
 import { ROUTES } from '@kobrin/contract'
-import { call } from '../wire/call.ts'
+import { call } from '../api/call.ts'
 import type { KeeperOptions } from './foldKeeper.ts'
 import { createFoldKeeper } from './foldKeeper.ts'
 import { hasRoom } from './hasRoom.ts'

@@ -2,7 +2,7 @@
 import { ROUTES } from '@kobrin/contract'
 import { computed } from 'vue'
 import '../app/page.css'
-import { useAnswerOf } from '../wire/queries.ts'
+import { useAnswerOf } from '../api/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import SheetBody from './SheetBody.vue'
 import { t } from './words.ts'

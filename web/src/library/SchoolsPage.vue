@@ -5,7 +5,7 @@ import { own } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
 import '../app/page.css'
-import { useAnswerOf } from '../wire/queries.ts'
+import { useAnswerOf } from '../api/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import { t } from './words.ts'
 

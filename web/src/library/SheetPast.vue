@@ -6,7 +6,7 @@ import { shallowRef } from 'vue'
 import { later } from '../app/later.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { call } from '../wire/call.ts'
+import { call } from '../api/call.ts'
 import { sayDate } from '../words/numbers.ts'
 import { t } from './words.ts'
 

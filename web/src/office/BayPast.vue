@@ -5,7 +5,7 @@ import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import { useAnswerOf } from '../wire/queries.ts'
+import { useAnswerOf } from '../api/queries.ts'
 import { sayDay } from '../words/numbers.ts'
 import { t } from './words.ts'
 

@@ -7,8 +7,8 @@ import { useRouter } from 'vue-router'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { useSite } from '../site/useSite.ts'
-import { call } from '../wire/call.ts'
-import { useTold } from '../wire/queries.ts'
+import { call } from '../api/call.ts'
+import { useTold } from '../api/queries.ts'
 import { t } from './words.ts'
 
 const { room } = defineProps<{ room: Room }>()

@@ -1,7 +1,7 @@
 import { PHOTO_ROUTES } from '@kobrin/contract'
 import type { Entry } from '@kobrin/core'
 import type { Waiting, WaitingPhoto, WaitingStore } from '../entries/waitingStore.ts'
-import { sendFile } from '../wire/call.ts'
+import { sendFile } from '../api/call.ts'
 
 type PhotoStore = Pick<WaitingStore, 'photo' | 'photoIds' | 'removePhoto'>
 type Told = Pick<Entry, 'kind' | 'payload'>

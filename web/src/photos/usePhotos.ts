@@ -2,7 +2,7 @@ import { addressOf, PHOTO_BYTES, PHOTO_ROUTES } from '@kobrin/contract'
 import { defineStore } from 'pinia'
 import { v7 as uuidv7 } from 'uuid'
 import { createWaitingStore } from '../entries/waitingStore.ts'
-import { sendFile } from '../wire/call.ts'
+import { sendFile } from '../api/call.ts'
 import { picturesHere } from './picturesHere.ts'
 import { t } from './words.ts'
 

@@ -7,9 +7,9 @@ import ChoiceField from '../fields/ChoiceField.vue'
 import { useSite } from '../site/useSite.ts'
 import HistoryOf from './HistoryOf.vue'
 import type { Known } from './lifelineInput.ts'
-import { explainedSpans, outlookInput, skinWindow } from './lifelineInput.ts'
-import { sayGrowth } from './sayOutlook.ts'
-import { useOutlook } from './useOutlook.ts'
+import { explainedSpans, weightAheadInput, skinWindow } from './lifelineInput.ts'
+import { sayGrowth } from './sayWeightAhead.ts'
+import { useWeightAhead } from './useWeightAhead.ts'
 import WhatIfForm from './WhatIfForm.vue'
 import { t } from './words.ts'
 
@@ -28,8 +28,8 @@ const asking = shallowRef(false)
 const whatIf = shallowRef<WhatIf>({})
 /** What is not asked any more is not answered. */
 const asked = computed(() => (asking.value ? whatIf.value : {}))
-const input = computed(() => outlookInput(known))
-const { outlook, busy, stop } = useOutlook(
+const input = computed(() => weightAheadInput(known))
+const { weightAhead, busy, stop } = useWeightAhead(
   () => input.value,
   () => asked.value,
 )
@@ -55,7 +55,7 @@ const others = computed(() => {
 const hasWeights = computed(() => known.facts.some(({ kind }) => kind === 'weighed'))
 const shown = computed(() => ({
   facts: known.facts,
-  outlook: outlook.value,
+  weightAhead: weightAhead.value,
   skinWindow: skinWindow(known),
   explained: explainedSpans(known),
   other: otherId.value
@@ -67,8 +67,8 @@ const shown = computed(() => ({
   say,
 }))
 const says = computed(() =>
-  outlook.value && input.value && (growth.value || outlook.value.offCurve)
-    ? sayGrowth(outlook.value, input.value)
+  weightAhead.value && input.value && (growth.value || weightAhead.value.offCurve)
+    ? sayGrowth(weightAhead.value, input.value)
     : [],
 )
 </script>
@@ -94,7 +94,7 @@ const says = computed(() =>
       v-model="whatIf"
       class="no-print"
       :facts="known.facts"
-      :outlook="outlook"
+      :weight-ahead="weightAhead"
       :busy="busy"
       @stop="stop"
     />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Fact, Outlook, WhatIf } from '@kobrin/core'
+import type { Fact, WeightAhead, WhatIf } from '@kobrin/core'
 import Button from 'primevue/button'
 import MultiSelect from 'primevue/multiselect'
 import { computed, shallowRef } from 'vue'
@@ -8,13 +8,13 @@ import NumberField from '../fields/NumberField.vue'
 import { useToday } from '../time/useToday.ts'
 import { sayGrams } from '../words/measures.ts'
 import { sayDate } from '../words/numbers.ts'
-import { sayPerWeek } from './sayOutlook.ts'
+import { sayPerWeek } from './sayWeightAhead.ts'
 import { t } from './words.ts'
 
 /** The course of the weight if it were otherwise: nothing of it is kept. */
-const { facts, outlook, busy } = defineProps<{
+const { facts, weightAhead, busy } = defineProps<{
   facts: readonly Fact[]
-  outlook: Outlook | null
+  weightAhead: WeightAhead | null
   busy: boolean
 }>()
 const whatIf = defineModel<WhatIf>({ required: true })
@@ -63,7 +63,7 @@ function asItIs(): void {
 }
 
 const noticed = computed(() => {
-  const told = outlook?.noticed
+  const told = weightAhead?.noticed
   if (!told) return ''
   return told.days === null
     ? t('noticedNever', { every: told.every })
@@ -106,7 +106,11 @@ const noticed = computed(() => {
       <Button v-if="busy" severity="secondary" @click="emit('stop')">{{ t('stopIt') }}</Button>
     </div>
     <p role="status">
-      {{ outlook?.perWeek ? t('thenPerWeek', { change: sayPerWeek(outlook.perWeek) }) : t('noTrendThen') }}
+      {{
+        weightAhead?.perWeek
+          ? t('thenPerWeek', { change: sayPerWeek(weightAhead.perWeek) })
+          : t('noTrendThen')
+      }}
       {{ noticed }}
     </p>
   </section>

@@ -1,4 +1,4 @@
-import type { Day, Explanation, Fact, Outlook } from '@kobrin/core'
+import type { Day, Explanation, Fact, WeightAhead } from '@kobrin/core'
 
 /** Colours of the theme in force, read from the page. */
 export interface Palette {
@@ -17,7 +17,7 @@ export interface Palette {
 export interface LifelineInput {
   facts: readonly Fact[]
   /** Null until it is worked out, and where there is none. */
-  outlook: Outlook | null
+  weightAhead: WeightAhead | null
   skinWindow: { from: Day; to: Day } | null
   /** What may explain refusals. */
   explained: readonly Explanation[]

@@ -1,4 +1,4 @@
-import type { Day, Explanation, Fact, OutlookInput, Plan, ResidentDay, ResidentState } from '@kobrin/core'
+import type { Day, Explanation, Fact, WeightAheadInput, Plan, ResidentDay, ResidentState } from '@kobrin/core'
 import { ecdysisWindow, explanationsOf, weightOf, weightReading } from '@kobrin/core'
 import type { Hemisphere, Readings } from '@kobrin/core'
 
@@ -17,7 +17,7 @@ export interface Known {
 
 /** What the course of the weight is worked out from. Of a colony, whose weights may be of any number of them, and of
  * one that is here no more, nothing. */
-export function outlookInput({ facts, plan, state, day }: Known): OutlookInput | null {
+export function weightAheadInput({ facts, plan, state, day }: Known): WeightAheadInput | null {
   if (plan.lives === 'colony' || state.stay.ended) return null
   return {
     readings: facts.flatMap((fact) => (fact.kind === 'weighed' ? [weightReading(fact)] : [])),

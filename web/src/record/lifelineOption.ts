@@ -59,9 +59,9 @@ function timeAxes(first: number, last: number, { line, soft }: Palette): object[
 }
 
 /** Some weeks ahead, or as far as the growth curve is drawn. */
-function lastShown({ nowMs, growth, outlook }: LifelineInput): number {
+function lastShown({ nowMs, growth, weightAhead }: LifelineInput): number {
   const ahead = nowMs + AHEAD_DAYS * DAY_MS
-  return growth && outlook ? Math.max(ahead, outlook.until * DAY_MS) : ahead
+  return growth && weightAhead ? Math.max(ahead, weightAhead.until * DAY_MS) : ahead
 }
 
 function laneAxis(gridIndex: Grid, data: readonly string[], palette: Palette): object {
@@ -299,10 +299,10 @@ export function lifelineHeight(facts: readonly Fact[]): number {
 
 /** The lifeline: lanes over one time axis, today a firm line, the future to its right. */
 export function lifelineOption(input: LifelineInput): EChartsCoreOption {
-  const { facts, nowMs, palette, say, narrow, outlook, skinWindow } = input
+  const { facts, nowMs, palette, say, narrow, weightAhead, skinWindow } = input
   const left = narrow ? 52 : 78
   const first = facts[0] ? at(facts[0]) : nowMs - 90 * DAY_MS
-  const suspects = new Set(outlook?.suspects)
+  const suspects = new Set(weightAhead?.suspects)
   const weights = weightPoints(facts, (uid) => !suspects.has(uid))
   const suspect = weightPoints(facts, (uid) => suspects.has(uid))
   const today = todayLine(nowMs, palette)

@@ -1,10 +1,10 @@
 import type { Entry, Fact, Plan } from '@kobrin/core'
-import { outlook } from '@kobrin/core'
+import { weightAhead } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { entryOn, planOf, stateOf, TODAY } from '../testing/residents.ts'
 import { historyLines } from './history.ts'
 import type { Known } from './lifelineInput.ts'
-import { explainedSpans, isExplained, outlookInput, skinWindow } from './lifelineInput.ts'
+import { explainedSpans, isExplained, weightAheadInput, skinWindow } from './lifelineInput.ts'
 import { lifelineOption } from './lifelineOption.ts'
 
 const weighed = entryOn(TODAY - 2, { kind: 'weighed', payload: { grams: 6.1 } })
@@ -48,8 +48,8 @@ describe('what is ahead on the lifeline', () => {
   )
   const of = (plan: Plan, facts = weights) => knownOf(facts, plan)
   const bandOf = (plan: Plan) => {
-    const input = outlookInput(of(plan))
-    return input ? outlook(input).band : []
+    const input = weightAheadInput(of(plan))
+    return input ? weightAhead(input).band : []
   }
 
   it('is the weight in a band that widens after the last weighing', () => {
@@ -113,10 +113,10 @@ describe('the lifeline', () => {
 
   function lanes(narrow = false) {
     const known = knownOf(facts)
-    const ahead = outlookInput(known)
+    const ahead = weightAheadInput(known)
     const input = {
       facts,
-      outlook: ahead && outlook(ahead),
+      weightAhead: ahead && weightAhead(ahead),
       skinWindow: skinWindow(known),
       explained: explainedSpans(known),
       other: null,

@@ -2,13 +2,13 @@ import type { Entry } from '@kobrin/core'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, shallowReactive, shallowRef } from 'vue'
 import { entryOn, TODAY } from '../testing/residents.ts'
-import { historiesChanged } from '../wire/changes.ts'
-import { queries } from '../wire/queries.ts'
+import { historiesChanged } from '../api/changes.ts'
+import { queries } from '../api/queries.ts'
 import { useHistory } from './useHistory.ts'
 
 const answers = vi.hoisted(() => new Map<string, (entries: object[]) => void>())
 const recent = vi.hoisted(() => ({ of: new Map<string, object[]>() }))
-vi.mock('../wire/call.ts', async (original) => ({
+vi.mock('../api/call.ts', async (original) => ({
   ...(await original<object>()),
   call: (_route: object, { params: { subject } }: { params: { subject: string } }) =>
     new Promise((resolve) => answers.set(subject, (entries) => resolve({ entries }))),

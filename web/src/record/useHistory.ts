@@ -4,7 +4,7 @@ import type { MaybeRefOrGetter } from 'vue'
 import { computed, shallowRef, toValue, watch } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
 import { kept } from '../kept/keptStore.ts'
-import { useAnswerOf } from '../wire/queries.ts'
+import { useAnswerOf } from '../api/queries.ts'
 
 /** The whole history of a resident, with what was entered here or elsewhere since it was read. */
 export function useHistory(residentId: MaybeRefOrGetter<string>) {

@@ -1,4 +1,4 @@
-import type { Day, Fact, Outlook, WeightBand } from '@kobrin/core'
+import type { Day, Fact, WeightAhead, WeightBand } from '@kobrin/core'
 import { numberHere, sayGrams, unitHere } from '../words/measures.ts'
 import type { LifelineInput, Palette, Point } from './lifelineDrawing.ts'
 import { DAY_MS, marks, pointsOf } from './lifelineDrawing.ts'
@@ -25,7 +25,7 @@ const PLAIN_LINE = {
 }
 
 /** The day on which the curve reaches a weight, as wide as it is unsure. */
-function reachedLine(target: Outlook['target'], color: string): object {
+function reachedLine(target: WeightAhead['target'], color: string): object {
   if (!target?.on || target.passed) return {}
   const grams = numberHere(target.grams, 'g')
   const { low, high } = target.on
@@ -41,9 +41,9 @@ function reachedLine(target: Outlook['target'], color: string): object {
 }
 
 /** What the sheet expects, behind everything, and the curve it grew by with its band. */
-export function growthSeries({ outlook, growth, palette: { done, wash } }: LifelineInput): object[] {
-  if (!outlook || !growth) return []
-  const { curve, expected, target } = outlook
+export function growthSeries({ weightAhead, growth, palette: { done, wash } }: LifelineInput): object[] {
+  if (!weightAhead || !growth) return []
+  const { curve, expected, target } = weightAhead
   const here = (grams: number) => numberHere(grams, 'g')
   const behind = { ...PLAIN_LINE, stack: 'expected', lineStyle: { opacity: 0 }, z: 0 }
   const sheet = [
@@ -78,8 +78,8 @@ export function growthSeries({ outlook, growth, palette: { done, wash } }: Lifel
 const BEST_AGO_MS = 21 * DAY_MS
 
 /** The best of the year, as far as today. */
-function bestLine({ outlook, nowMs, palette: { soft } }: LifelineInput): object {
-  const best = outlook?.best
+function bestLine({ weightAhead, nowMs, palette: { soft } }: LifelineInput): object {
+  const best = weightAhead?.best
   // Whoever is at its best needs no line.
   if (!best || noon(best.day) > nowMs - BEST_AGO_MS) return {}
   const grams = numberHere(best.grams, 'g')
@@ -119,7 +119,7 @@ export function otherSeries({ other, palette: { held } }: LifelineInput): object
 
 /** The trend, firm where something was weighed and dashed ahead of it, in its band. */
 export function trendSeries(input: LifelineInput, lastWeighed: number): object[] {
-  const band = input.outlook?.band ?? []
+  const band = input.weightAhead?.band ?? []
   const { focus, held } = input.palette
   const along = (of: (one: WeightBand) => number) =>
     band.map((one) => [noon(one.day), numberHere(of(one), 'g')])

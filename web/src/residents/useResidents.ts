@@ -3,7 +3,7 @@ import { asPlanned as plannedFor, countOf as countIn, doneInBox, placeOf, reside
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
-import { useKeptFloors } from '../keptFloor/useKeptFloors.ts'
+import { useKeptFloors } from '../lots/useKeptFloors.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import type { Resident } from '../site/useSite.ts'

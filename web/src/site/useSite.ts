@@ -6,7 +6,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { kept } from '../kept/keptStore.ts'
 import { useRegister } from '../residents/useRegister.ts'
-import { call } from '../wire/call.ts'
+import { call } from '../api/call.ts'
 import { t } from './words.ts'
 
 /** Somebody who lives here: the register's line, the number, and whether it is one animal or a colony. */

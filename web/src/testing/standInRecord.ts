@@ -9,7 +9,7 @@ import { entryOn, registerOf, stateOf, TODAY } from './residents.ts'
 import { ME, NOON } from './smallHouse.ts'
 
 /** What stands in for `useRecord`: states that a test sets, and what was handed over to be kept. For
- * `vi.mock('../entries/useRecord.ts', () => import('../testing/standInRecord.ts'))`. */
+ * `vi.mock('../entries/useRecord.ts', () => import('./standInRecord.ts'))`. */
 export const states = shallowReactive(new Map<string, ResidentState>())
 export const kept: { drafts: readonly Draft[]; says: string }[] = []
 

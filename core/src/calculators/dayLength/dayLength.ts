@@ -1,4 +1,4 @@
-import type { Day } from '../../time/day.ts'
+import type { Day } from '../../basics/time/day.ts'
 
 export interface DayLengthInput {
   /** The first day that is shorter. */

@@ -1,4 +1,4 @@
-import type { Range } from '../../sheet/range.ts'
+import type { Range } from '../../basics/range.ts'
 
 export interface Reachable {
   /** Temperatures its middle can come to, °C, cool to warm. */

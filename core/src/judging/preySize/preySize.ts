@@ -1,0 +1,23 @@
+import type { BodyPart } from '../../facts/growth/growthState.ts'
+import type { MealAmount } from '../feeding/mealAmount.ts'
+import { mealAmount } from '../feeding/mealAmount.ts'
+import type { AmountRule, FoodSize } from '../../plans/plan/duty.ts'
+
+/** Weight in grams, millimetres by part and how many there are, as far as they are known. */
+export interface Measured {
+  grams?: number | undefined
+  mm?: Readonly<Partial<Record<BodyPart, number>>>
+  animals?: number | undefined
+}
+
+/** The feeding rule of the walk, asked about one animal outside any record. */
+export function preySize(
+  rule: AmountRule,
+  sizes: readonly FoodSize[],
+  { grams, mm = {}, animals }: Measured,
+): MealAmount {
+  const day = 0
+  const measured = Object.entries(mm).map(([part, size]) => [part, { day, mm: size }] as const)
+  const weight = grams === undefined ? null : { grams, day, readings: 1, suspects: [] }
+  return mealAmount(rule, sizes, { sizes: Object.fromEntries(measured), weight, animals })
+}

@@ -1,0 +1,42 @@
+import type { HoldKind } from '../../facts/holds/holdKind.ts'
+import type { Plan } from '../../plans/plan/plan.ts'
+import { fromSheet } from '../../plans/plan/source.ts'
+import type { Evidence } from '../verdicts/evidence.ts'
+import type { Verdict } from '../verdicts/verdict.ts'
+import { limitsAt } from '../../plans/readings/limits.ts'
+import type { LastReading } from '../../facts/readings/readingsState.ts'
+
+/** A reading within what is wanted but for so little is none to speak of, °C. */
+const NEAR = 1
+
+function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): Verdict | null {
+  const { zone, what, value, day, by } = reading
+  const limits = limitsAt({ zone, what }, plan, holds)
+  if (!limits) return null
+  const { want, harmAbove, harmBelow } = limits
+  const harms = (harmAbove !== null && value >= harmAbove) || (harmBelow !== null && value <= harmBelow)
+  const slack = what === 'celsius' ? NEAR : 0
+  const outside = want !== null && (value < want[0] - slack || value > want[1] + slack)
+  if (!harms && !outside) return null
+  const high = harms ? harmAbove !== null && value >= harmAbove : want !== null && value > want[1]
+  return {
+    severity: harms ? 'urgent' : 'watch',
+    what: { code: 'reading', zone, what, value, high, harms, group: plan.group ?? null },
+    because: [
+      { fact: 'reading', zone, what, value, day, by },
+      { rule: 'limits', zone, what, want: want && [want[0], want[1]], harmAbove, harmBelow },
+      { source: plan.targets.find((one) => one.zone === zone)?.source ?? fromSheet(plan) },
+    ],
+  }
+}
+
+/** Each last reading held against what its zone may be: outside of what harms it is urgent, until a better one
+ * was read. */
+export function readingVerdicts({ plan, holds, readings }: Evidence): Verdict[] {
+  // What was read before it was laid to rest is of another climate.
+  const resting = holds.find(({ hold }) => plan.targets.some(({ during }) => during === hold))
+  const kinds = holds.map(({ hold }) => hold)
+  return Object.values(readings)
+    .filter(({ day }) => !resting || day >= resting.since)
+    .flatMap((reading) => judged(reading, plan, kinds) ?? [])
+}

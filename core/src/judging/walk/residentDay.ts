@@ -1,0 +1,309 @@
+import type { Dueness, DuenessFacts } from '../cadence/dueness.ts'
+import { dueness } from '../cadence/dueness.ts'
+import { insteadOf, offeringOn } from '../feeding/offeringOn.ts'
+import type { FeedLine } from '../../facts/feeding/feedingState.ts'
+import { lastMealDay, lastMealIn, lastOffer, lastOffered } from '../../facts/feeding/feedLine.ts'
+import { rowOn, wasEaten } from '../../facts/feeding/offerSum.ts'
+import type { Mark } from '../../facts/subjects/mark.ts'
+import type { ResidentState } from '../../facts/residents/residentState.ts'
+import type { WeightLevel } from '../weightTrend/weightLevel.ts'
+import { weightOf } from '../weightTrend/weightOf.ts'
+import type { Hold } from '../holds/holdsOn.ts'
+import { holdsOn } from '../holds/holdsOn.ts'
+import { isStopped } from '../holds/stops.ts'
+import { floorTasks } from '../lots/floorTasks.ts'
+import type { KeptFloor } from '../lots/keptFloor.ts'
+import type { Duty } from '../../plans/plan/duty.ts'
+import { isBefore } from '../../plans/plan/setupDuties.ts'
+import type { Plan } from '../../plans/plan/plan.ts'
+import { becauseOfDeath, lookAfterDeath } from '../looking/lookAfterDeath.ts'
+import type { Reason } from '../reasons/reason.ts'
+import type { Day } from '../../basics/time/day.ts'
+import type { Readings } from '../../facts/readings/readingsState.ts'
+import { zonesNow } from '../../plans/sheet/climate.ts'
+import { isReadNow } from '../../plans/readings/limits.ts'
+import { lastReading } from '../../facts/readings/readingsState.ts'
+import type { Hemisphere } from '../../basics/time/hemisphere.ts'
+import type { Verdict } from '../verdicts/verdict.ts'
+import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
+import { verdictsOn } from '../verdicts/verdictsOn.ts'
+import type { Task } from './task.ts'
+import { boxKey, lastInBox } from '../places/boxDuties.ts'
+import type { DoneInBox } from '../../facts/places/placeState.ts'
+import { shedDays } from '../../facts/skin/skinState.ts'
+import { own } from '../../facts/subjects/own.ts'
+
+/** Everything one resident asks for on a day. */
+export interface ResidentDay {
+  tasks: Task[]
+  holds: Hold[]
+  verdicts: Verdict[]
+  weight: WeightLevel | null
+}
+
+/** Days ahead that food has to be prepared for: the longest thaw or gut-load of a sheet. */
+const PREPARE_AHEAD_DAYS = 3
+
+interface Today {
+  plan: Plan
+  box: DoneInBox
+  readings: Readings
+  day: Day
+  minute: number | null
+  state: ResidentState
+  holds: readonly Hold[]
+  weight: WeightLevel | null
+}
+
+function latestOf(days: readonly (Day | undefined)[]): Day | null {
+  return days.reduce<Day | null>(
+    (latest, day) => (day === undefined || (latest ?? day) > day ? latest : day),
+    null,
+  )
+}
+
+type Event = Extract<Duty['cadence'], { type: 'after' }>['event']
+
+function eventDay(event: Event, state: ResidentState): Day | null {
+  switch (event) {
+    case 'arrived':
+      return state.stay.arrivedOn
+    case 'moved':
+      return state.stay.place?.since ?? null
+    case 'shed':
+      return shedDays(state.skin).at(-1) ?? null
+    case 'meal':
+      return lastMealDay(state.feeding)
+  }
+}
+
+function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
+  return latestOf([own(state.done, `${duty.id}:bowl`)?.day, own(state.done, duty.id)?.day])
+}
+
+function markFor(duty: Duty, { state, readings, plan, box }: Today): Mark | undefined {
+  if (duty.reads) return lastReading(readings, duty.reads)
+  const key = boxKey(duty, plan)
+  return key === null ? own(state.done, duty.id) : lastInBox(duty, key, { state, box })
+}
+
+function emptySince(duty: Duty, state: ResidentState): Day | null {
+  const bowl = own(state.feeding.bowls, duty.id)
+  return bowl?.found === 'empty' && !bowl.refilled ? bowl.day : null
+}
+
+function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
+  const offer = lastOffered(line)
+  if (duty.offerAgainAfter === undefined || !offer || wasEaten(offer) !== false) return null
+  return offer.day + duty.offerAgainAfter
+}
+
+function lastDone(duty: Duty, today: Today): Day | null {
+  const { state } = today
+  if (duty.cadence.type === 'whenEmpty') return lastLookAtBowl(duty, state)
+  if (duty.does === 'feed') return lastMealIn(own(state.feeding.lines, duty.id))?.day ?? null
+  return markFor(duty, today)?.day ?? null
+}
+
+function factsOf(duty: Duty, today: Today): DuenessFacts {
+  const { day, state, holds } = today
+  // The climate of a rest is asked for from the day it began.
+  const rests = holds.find(({ hold }) => hold === duty.reads?.during)?.since
+  const facts: DuenessFacts = {
+    day,
+    lastDone: lastDone(duty, today),
+    since: rests ?? state.stay.arrivedOn ?? day,
+  }
+  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, own(state.feeding.lines, duty.id))
+  if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
+  if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
+  return facts
+}
+
+function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
+  const { state } = today
+  const afterDeath = becauseOfDeath(duty, state)
+  if (afterDeath) return afterDeath
+  const because: Reason[] = []
+  const line = duty.does === 'feed' ? own(state.feeding.lines, duty.id) : undefined
+  const mark = line ? lastMealIn(line) : markFor(duty, today)
+  if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
+  else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
+  const offer = lastOffered(line)
+  if (line && offer && wasEaten(offer) === false) {
+    because.push({
+      fact: 'refused',
+      duty: duty.id,
+      day: offer.day,
+      by: offer.by,
+      inRow: rowOn(line, today.day)?.refusals ?? 1,
+      ...(offer.why !== undefined && { why: offer.why }),
+    })
+    if (duty.offerAgainAfter !== undefined) because.push({ rule: 'offerAgain', days: duty.offerAgainAfter })
+  }
+  const passed = lastOffer(line)
+  if (passed?.outcome === 'notOffered') {
+    because.push({
+      fact: 'notOffered',
+      day: passed.day,
+      by: passed.by,
+      ...(passed.why !== undefined && { why: passed.why }),
+    })
+  }
+  const bowl = own(state.feeding.bowls, duty.id)
+  if (duty.cadence.type === 'whenEmpty' && bowl) {
+    because.push({ fact: 'bowl', day: bowl.day, found: bowl.found })
+  }
+  if (duty.cadence.type === 'after') {
+    const { event } = duty.cadence
+    because.push(
+      facts.eventDay == null ? { fact: 'noEvent', event } : { fact: 'event', event, day: facts.eventDay },
+    )
+  }
+  because.push({ rule: 'cadence', cadence: duty.cadence })
+  if (duty.window) because.push({ rule: 'window', ...duty.window })
+  because.push({ source: duty.source })
+  return because
+}
+
+function doneToday(duty: Duty, today: Today): Task['done'] {
+  const { day, state } = today
+  if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
+  const looked = duty.cadence.type === 'whenEmpty' ? own(state.done, `${duty.id}:bowl`) : undefined
+  const mark = [markFor(duty, today), looked].find((candidate) => candidate?.day === day)
+  if (!mark) return undefined
+  const { at, by, uid } = mark
+  const offer = lastOffer(own(state.feeding.lines, duty.id))
+  return { at, by, uid, ...(offer?.uid === uid && { outcome: offer.outcome }) }
+}
+
+function holdOf(duty: Duty, holds: readonly Hold[]): Hold | undefined {
+  return holds.find((hold) => isStopped(duty, hold))
+}
+
+function preparedAhead(due: Dueness, day: Day): boolean {
+  return due.dueOn !== null && due.dueOn > day && due.dueOn <= day + PREPARE_AHEAD_DAYS
+}
+
+function mealOn(task: Task, due: Dueness, today: Today): void {
+  const { duty, status } = task
+  const { day } = today
+  if (duty.does !== 'feed' || !duty.foods) return
+  if (due.dueOn !== null && preparedAhead(due, day)) {
+    const ahead = offeringOn(duty, Math.ceil(due.dueOn), today)
+    if (ahead && !ahead.tooLarge) task.ahead = ahead
+  }
+  if (status === 'notYet' || status === 'held') return
+  const offering = offeringOn(duty, day, today)
+  if (offering && !offering.tooLarge) task.offering = offering
+  else if (status !== 'done') {
+    task.nothingToOffer = true
+    if (offering?.tooLarge) {
+      const { item, tooLarge, because } = offering
+      task.tooLarge = { item, ...tooLarge, instead: insteadOf(duty) }
+      task.because.push(...because)
+    }
+  }
+}
+
+function statusOf(
+  duty: Duty,
+  due: Dueness,
+  today: Today,
+): Pick<Task, 'status' | 'hold' | 'done' | 'opensAtMinute'> {
+  const { minute, holds } = today
+  const done = doneToday(duty, today)
+  if (done) return { status: 'done', done }
+  if (due.status === 'notYet') return { status: 'notYet' }
+  const stopped = holdOf(duty, holds)
+  if (stopped) return { status: 'held', hold: stopped.hold }
+  const opensAt = duty.window?.from
+  if (opensAt !== undefined && minute !== null && minute < opensAt && due.status !== 'open') {
+    return { status: 'open', opensAtMinute: opensAt }
+  }
+  return { status: due.status }
+}
+
+/** A duty as it is while some holds last. */
+function whileHeld(duty: Duty, holds: readonly Hold[]): Duty {
+  const { cadenceDuring } = duty
+  const hold = cadenceDuring && holds.find((one) => cadenceDuring[one.hold])
+  const cadence = hold && cadenceDuring[hold.hold]
+  return cadence ? { ...duty, cadence } : duty
+}
+
+function taskOf(planned: Duty, today: Today): Task {
+  const duty = whileHeld(planned, today.holds)
+  const facts = factsOf(duty, today)
+  const due = dueness(duty.cadence, facts)
+  const standing = statusOf(duty, due, today)
+  const held = standing.hold ? holdOf(duty, today.holds) : undefined
+  const isLate = standing.status === 'late' || standing.status === 'held'
+  const task: Task = {
+    duty,
+    dueOn: due.dueOn,
+    daysOver: isLate ? due.daysOver : 0,
+    lateness: isLate ? due.lateness : 0,
+    ...standing,
+    because: [...(held?.because ?? []), ...reasonsOf(duty, facts, today)],
+  }
+  if (facts.emptySince != null) task.emptySince = facts.emptySince
+  mealOn(task, due, today)
+  return task
+}
+
+export interface ResidentDayInput {
+  day: Day
+  /** Old floors of this resident that are still kept. */
+  floors?: readonly KeptFloor[]
+  /** What was last read where it lives. */
+  readings?: Readings
+  /** What was last done in the box it lives in, whoever of its tenants it was said of. */
+  box?: DoneInBox
+  /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
+  minute?: number
+  plan: Plan
+  state: ResidentState
+  hemisphere?: Hemisphere | undefined
+}
+
+/** Before it comes only the place is made ready; afterwards that is behind it. */
+export function isComing({ stay: { expected, arrivedOn } }: Pick<ResidentState, 'stay'>): boolean {
+  return expected !== null && arrivedOn === null
+}
+
+/** What one resident needs on a day, what is held and why, and what its record says is wrong. Somebody who
+ * is gone needs nothing; only what it left behind does. */
+export function residentDay({
+  day,
+  minute,
+  plan,
+  state,
+  floors = [],
+  readings = {},
+  box = {},
+  hemisphere,
+}: ResidentDayInput): ResidentDay {
+  const course = weightOf(state, plan)
+  const weight = course.level
+  const about = { day, plan, state, weight, course, floors, readings, ...(hemisphere && { hemisphere }) }
+  if (state.stay.ended) {
+    const tasks = floorTasks(floors, plan, day)
+    const facts = { ...about, holds: [] }
+    return { tasks, holds: [], verdicts: verdictsOfGone(facts, tasks), weight }
+  }
+  const coming = isComing(state)
+  const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
+  const today: Today = { day, minute: minute ?? null, plan, box, state, holds, weight, readings }
+  const tasks: Task[] = []
+  const now = zonesNow(
+    plan.targets,
+    holds.map(({ hold }) => hold),
+  )
+  for (const duty of plan.duties)
+    if (isBefore(duty) === coming && (!duty.reads || isReadNow(duty.reads, now)))
+      tasks.push(taskOf(duty, today))
+  tasks.push(...lookAfterDeath(plan, state, day).map((duty) => taskOf(duty, today)))
+  tasks.push(...floorTasks(floors, plan, day))
+  return { tasks, holds, verdicts: verdictsOn({ ...about, holds }), weight }
+}

@@ -1,0 +1,104 @@
+import type { ZoneTarget } from '../sheet/climate.ts'
+import type { Fault, FaultCode } from '../sheet/fault.ts'
+import type { Range } from '../../basics/range.ts'
+import type { Sheet } from '../sheet/sheet.ts'
+import type { Zone } from '../sheet/zonesOf.ts'
+import { zonesOf } from '../sheet/zonesOf.ts'
+import type { GroupLimits } from './groups.ts'
+import { GROUP_LIMITS } from './groups.ts'
+
+type Path = Fault['path']
+type Of = Extract<FaultCode, { code: 'outsideGroup' }>['of']
+
+function outside(
+  values: readonly number[],
+  [low, high]: Range,
+  about: { of: Of; what: string; path: Path },
+): Fault[] {
+  const { of, what, path } = about
+  return values
+    .filter((value) => value < low || value > high)
+    .slice(0, 1)
+    .map((value) => ({ path, what: { code: 'outsideGroup', of, what, value, low, high } }))
+}
+
+/** How far above what its group may be asked to live in a ceiling can lie. */
+const CEILING_ABOVE = 5
+
+function wanted({ celsius, nightCelsius }: ZoneTarget): number[] {
+  return [...(celsius ?? []), ...(nightCelsius ?? [])]
+}
+
+/** A rest is colder than the life of any group, and has limits of its own. */
+function zoneQuestions({ target, path }: Zone, { around, surface }: GroupLimits): Fault[] {
+  const { zone, measures, ceilingCelsius, during } = target
+  if (during !== undefined) return []
+  const range: Range = measures === 'surface' ? [around[0], surface] : around
+  return [
+    ...outside(wanted(target), range, { of: 'zone', what: zone, path }),
+    ...outside(ceilingCelsius === undefined ? [] : [ceilingCelsius], [around[0], range[1] + CEILING_ABOVE], {
+      of: 'ceiling',
+      what: zone,
+      path: [...path, 'ceilingCelsius'],
+    }),
+  ]
+}
+
+/** The smallest portion a stage may be brought down to, against the lightest animal it is for. A portion for many says
+ * nothing of one. */
+function portionQuestions({ stages }: Sheet, { meal }: GroupLimits): Fault[] {
+  return stages.flatMap(({ duties, plausible }, stage) =>
+    duties.flatMap(({ id, amount }, index) => {
+      const lightest = plausible?.grams?.[0]
+      if (amount?.by !== 'portion' || amount.per !== undefined || lightest === undefined) return []
+      const path = ['stages', stage, 'duties', index, 'amount']
+      return outside([amount.min / lightest], [0, meal], { of: 'meal', what: id, path })
+    }),
+  )
+}
+
+function mealQuestions({ stages, schools }: Sheet, { meal }: GroupLimits): Fault[] {
+  const shares = (
+    duties: Sheet['stages'][number]['duties'] | Sheet['schools'][number]['options'][number]['duties'],
+    at: Path,
+  ) =>
+    duties.flatMap((duty, index) =>
+      'amount' in duty && duty.amount?.by === 'massShare'
+        ? outside(duty.amount.share, [0, meal], { of: 'meal', what: duty.id, path: [...at, index, 'amount'] })
+        : [],
+    )
+  return [
+    ...stages.flatMap(({ duties }, index) => shares(duties, ['stages', index, 'duties'])),
+    ...schools.flatMap(({ options }, school) =>
+      options.flatMap(({ duties }, index) => shares(duties, ['schools', school, 'options', index, 'duties'])),
+    ),
+  ]
+}
+
+function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupLimits): Fault[] {
+  const faults: Fault[] = []
+  const check = (told: Range | undefined, limits: Range | undefined, of: Of, what: string, path: Path) => {
+    if (told && limits) faults.push(...outside(told, limits, { of, what, path }))
+  }
+  check(adult?.grams, grams, 'grams', 'adult', ['adult', 'grams'])
+  if (adult?.part) check(adult.mm, mm[adult.part], 'mm', 'adult', ['adult', 'mm'])
+  for (const [index, { name, plausible }] of stages.entries()) {
+    const path = ['stages', index, 'plausible']
+    check(plausible?.grams, grams, 'grams', name, path)
+    for (const [part, range] of Object.entries(plausible?.mm ?? {}))
+      check(range, mm[part as keyof typeof mm], 'mm', name, path)
+  }
+  return faults
+}
+
+/** Where a sheet asks for what no animal of its group could bear or be: a second opinion, asked about and not
+ * refused, since a house may know a species better than a table. */
+export function groupQuestions(sheet: Sheet): Fault[] {
+  const limits = GROUP_LIMITS[sheet.group]
+  return [
+    ...zonesOf(sheet).flatMap((zone) => zoneQuestions(zone, limits)),
+    ...mealQuestions(sheet, limits),
+    ...portionQuestions(sheet, limits),
+    ...sizeQuestions(sheet, limits),
+  ]
+}
