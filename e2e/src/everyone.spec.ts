@@ -54,6 +54,7 @@ for (const theme of ['day', 'dim'] as const) {
     await page.keyboard.press('a')
     await expectAccessible(page, 'form', '.side')
     await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog')).toHaveCount(0)
     await page.keyboard.press('?')
     await expect(page.getByRole('dialog')).toBeVisible()
     await expectAccessible(page, 'keys')

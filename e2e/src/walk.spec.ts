@@ -64,9 +64,13 @@ test('the walk by keys alone', async ({ keeper }) => {
   await page.keyboard.press('ArrowDown')
   expect(await name()).not.toBe(second)
 
-  await page.keyboard.press('j')
+  // Of some only a reading is left, which no touch can say.
+  const touchable = focused.locator('.mark.due, .mark.late').filter({ hasNotText: /^R/ })
+  await expect(async () => {
+    await page.keyboard.press('j')
+    await expect(touchable.first()).toBeVisible({ timeout: 1000 })
+  }).toPass()
   const due = await name()
-  await expect(focused.locator('.mark.due, .mark.late').first()).toBeVisible()
   await page.keyboard.press('Enter')
   await expect(page.locator('.undo')).toContainText(`${due ?? ''}:`)
   await page.keyboard.press('u')

@@ -9,13 +9,13 @@ import { changing } from '../changes/changing.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { rowsOf } from '../database/rowsOf.ts'
-import type { Settled } from '../entries/appendTogether.ts'
-import { registrationOf, settled } from '../entries/appendTogether.ts'
 import { createFoldMemory } from '../entries/foldMemory.ts'
 import { insertEntries, insertRows } from '../entries/insertRows.ts'
-import { knowledgeOf } from '../entries/knowledge.ts'
+import { foldsOf, knowledgeOf } from '../entries/knowledge.ts'
 import type { PostingContext } from '../entries/posted.ts'
 import { checked, isReceipt } from '../entries/posted.ts'
+import type { Settled } from '../entries/settled.ts'
+import { registrationOf, settled } from '../entries/settled.ts'
 import { judged, refusalOf } from '../entries/turn.ts'
 import type { Registration } from '../entries/writeTogether.ts'
 import { placeOfNumber } from '../entries/writeTogether.ts'
@@ -122,6 +122,18 @@ async function writeFolds(
   await insertRows(tx, `insert ignore into touch (${TOUCH_COLUMNS})`, touches.map(touchValues))
 }
 
+/** Their folds are held from here on: nobody else writes about them until this is kept. */
+async function hold(tx: Transaction, subjects: readonly string[]): Promise<void> {
+  await inChunks(subjects, ASKED, (some) =>
+    rowsOf(tx, sql`select id from subject where id in ${some} for update`),
+  )
+}
+
+async function heldFolds(tx: Transaction, subjects: readonly string[]): ReturnType<typeof foldsOf> {
+  await hold(tx, subjects)
+  return foldsOf(tx, subjects, createFoldMemory())
+}
+
 /** Keeps the facts of a list, all of them or none, in one transaction with their folds. What is on record
  * already is passed over, so that the same list again changes nothing. */
 export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn> {
@@ -129,10 +141,7 @@ export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn>
   if (refused.length > 0) return { kept: 0, known: 0, refused: refused.slice(0, REFUSALS_TOLD) }
   return changing(by, async (tx) => {
     const subjects = [...new Set(entries.map(({ subject }) => subject))]
-    // Their folds are held from here on: nobody else writes about them until this is kept.
-    await inChunks(subjects, ASKED, (some) =>
-      rowsOf(tx, sql`select id from subject where id in ${some} for update`),
-    )
+    await hold(tx, subjects)
     const known = await knownOf(tx, entries)
     const fresh = entries.filter(({ uid }) => !known.has(uid))
     const told = { known: entries.length - fresh.length, kept: 0, refused: [] }
@@ -147,8 +156,7 @@ export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn>
       const some = [...objections].slice(0, REFUSALS_TOLD).map(([uid, code]) => refusal(refusalOf(uid, code)))
       return { changes: [], answer: { ...told, refused: some } }
     }
-    const ends: Settled[] = []
-    for (const turn of turns.values()) ends.push(await settled(db, turn))
+    const ends = await settled(db, turns, (others) => heldFolds(tx, others))
     const { stream, base } = await takeOwnPlaces(tx, by.stream, accepted.length)
     await insertEntries(
       tx,

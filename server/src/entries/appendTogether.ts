@@ -1,7 +1,6 @@
 import type { Receipt } from '@kobrin/contract'
 import { advanced, readBookmark, sayBookmark } from '@kobrin/contract'
 import type { Entry, Sheet } from '@kobrin/core'
-import { effectiveFacts, isAmendment, replay } from '@kobrin/core'
 import { isDeepStrictEqual } from 'node:util'
 import { sql } from 'drizzle-orm'
 import { isoInstant } from '../database/columns.ts'
@@ -9,14 +8,11 @@ import { patience } from '../database/contended.ts'
 import type { Connection, Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { Lease } from '../streams/ownStream.ts'
-import type { AnyState, FoldMemory } from './foldMemory.ts'
-import { knowledgeOf } from './knowledge.ts'
-import { historyOf } from './queries.ts'
-import type { Turn } from './turn.ts'
+import type { FoldMemory } from './foldMemory.ts'
+import { foldsOf, knowledgeOf } from './knowledge.ts'
+import { registrationOf, settled } from './settled.ts'
 import { judged, refusalOf } from './turn.ts'
-import type { TouchRow } from './touchRows.ts'
-import { touchRows } from './touchRows.ts'
-import type { Registration, Writing } from './writeTogether.ts'
+import type { Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
 
 /** How often the folds of a batch may turn out to be others before it is given up. */
@@ -76,48 +72,6 @@ async function alreadyKept(db: Database, entries: readonly Entry[]): Promise<Map
   return receipts
 }
 
-export interface Settled {
-  turn: Turn
-  state: AnyState
-  /** Touches of facts that count differently from now on, and whose they were. */
-  touches: TouchRow[]
-  retouched: string[]
-}
-
-/** What a turn comes to: for one that reaches back, by one look at the whole history. */
-export async function settled(db: Database, turn: Turn): Promise<Settled> {
-  if (!turn.replays) {
-    const facts = turn.added.filter((entry) => !isAmendment(entry))
-    return { turn, state: turn.state, touches: facts.flatMap(touchRows), retouched: [] }
-  }
-  const history: Entry[] = [...(await historyOf(db, turn.subject)), ...turn.added]
-  const amended = turn.added.filter(isAmendment).map(({ payload }) => payload.target)
-  // What was amended before may count again, or otherwise, after this.
-  const reached = new Set([
-    ...amended,
-    ...history
-      .filter(isAmendment)
-      .filter(({ uid }) => amended.includes(uid))
-      .map(({ payload }) => payload.target),
-  ])
-  const fresh = new Set(turn.added.map(({ uid }) => uid))
-  const facts = effectiveFacts(history).filter(({ uid }) => reached.has(uid) || fresh.has(uid))
-  return {
-    turn,
-    state: replay(turn.family, history),
-    touches: facts.flatMap(touchRows),
-    retouched: [...reached],
-  }
-}
-
-export function registrationOf({ turn, state }: Settled): Registration | null {
-  if (!('register' in state) || !('register' in turn.before)) return null
-  const { register } = state
-  const before = turn.before.register
-  if (register === before || JSON.stringify(register) === JSON.stringify(before)) return null
-  return { subject: turn.subject, register, isNew: before === null && register !== null }
-}
-
 /** The receipts; null when a fold was written by another meanwhile, and nothing is kept. */
 async function attempted(
   { db, pool }: Connection,
@@ -130,8 +84,7 @@ async function attempted(
   const { accepted, refused, turns } = judged(fresh, await knowledgeOf(db, fresh, memory, sheets))
   for (const [uid, code] of refused) receipts.set(uid, refusalOf(uid, code))
   if (accepted.length > 0) {
-    const ends: Settled[] = []
-    for (const turn of turns.values()) ends.push(await settled(db, turn))
+    const ends = await settled(db, turns, (subjects) => foldsOf(db, subjects, memory))
     const writing: Writing = {
       lease,
       now,
@@ -143,7 +96,7 @@ async function attempted(
     }
     const base = await writeTogether(pool, writing)
     if (base === null) {
-      memory.forget(turns.keys())
+      memory.forget(ends.map(({ turn }) => turn.subject))
       return null
     }
     const { stream } = lease

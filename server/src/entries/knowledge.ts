@@ -19,14 +19,15 @@ export interface Knowledge {
   holders: ReadonlyMap<string, string>
 }
 
-async function foldsOf(
+/** What is believed of some subjects, as this server wrote it last or as it lies in the database. */
+export async function foldsOf(
   db: Database,
-  entries: readonly Entry[],
+  subjects: Iterable<string>,
   memory: FoldMemory,
 ): Promise<Map<string, Fold>> {
   const folds = new Map<string, Fold>()
   const unknown = new Set<string>()
-  for (const { subject } of entries) {
+  for (const subject of subjects) {
     const fold = memory.recall(subject)
     if (fold) folds.set(subject, fold)
     else unknown.add(subject)
@@ -117,7 +118,8 @@ export async function knowledgeOf(
   memory: FoldMemory,
   sheets: () => Promise<ReadonlyMap<string, Sheet>>,
 ): Promise<Knowledge> {
-  const folds = await foldsOf(db, entries, memory)
+  const subjects = entries.map(({ subject }) => subject)
+  const folds = await foldsOf(db, subjects, memory)
   const families = await familiesOf(db, touchedBy(entries), memory)
   const targets = await targetsOf(db, entries)
   return {

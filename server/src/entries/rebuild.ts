@@ -3,6 +3,7 @@ import { effectiveFacts, FOLD_REVISION, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
+import { echoesAbout, hearersOf } from './echoes.ts'
 import { historyOf } from './queries.ts'
 import type { StoredFold } from './storedFold.ts'
 import { isOutdated } from './storedFold.ts'
@@ -42,7 +43,8 @@ export async function rebuildOne(
   if (!row) return { entries: 0, fields: [] }
   const history = await historyOf(tx, subject)
   // As JSON, because that is how it was stored.
-  const told = JSON.stringify(replay(row.family, history))
+  const echoes = await echoesAbout(tx, subject, row.family)
+  const told = JSON.stringify(replay(row.family, history, echoes))
   // What an earlier version folded differs for a reason, and is folded again by itself.
   const fields = isOutdated(row)
     ? [...(write ? ['revision'] : [])]
@@ -65,6 +67,11 @@ export async function rebuildOne(
   return { entries: history.length, fields }
 }
 
+/** Folds anew whoever hears of others, once all of these are there. */
+export async function foldHearers(db: Database | Transaction): Promise<void> {
+  for (const id of await hearersOf(db)) await db.transaction((tx) => rebuildOne(tx, id, { write: true }))
+}
+
 /** Replays every subject's entries and compares with what is stored; with `write`, puts it right. */
 export async function rebuild(db: Database, { write }: { write: boolean }): Promise<RebuildReport> {
   const subjects = await rowsOf<{ id: string }>(db, sql`select id from subject where version > 0 order by id`)
@@ -74,5 +81,8 @@ export async function rebuild(db: Database, { write }: { write: boolean }): Prom
     report.entries += entries
     if (fields.length > 0) report.differing.push({ subject: id, fields })
   }
+  // What they hear from others may have been put right after they were.
+  const touched = write && report.differing.some(({ fields }) => fields.includes('touches'))
+  if (touched) await foldHearers(db)
   return report
 }

@@ -2,7 +2,7 @@ import type { ErrorCode } from '@kobrin/contract'
 import { ERRORS } from '@kobrin/contract'
 import type { Entry, FamilyName, ResidentState } from '@kobrin/core'
 import { advance, emptyState, isAmendment, kindOf, numberClaimedBy } from '@kobrin/core'
-import type { AnyState } from './foldMemory.ts'
+import type { AnyState, Fold } from './foldMemory.ts'
 import type { Known, Target } from './judge.ts'
 import { objection } from './judge.ts'
 import type { Knowledge } from './knowledge.ts'
@@ -27,21 +27,19 @@ export interface Judged {
   turns: Map<string, Turn>
 }
 
+/** A turn of a subject that is on record. */
+export function turnOn(subject: string, { family, state, version, upTo, outdated }: Fold): Turn {
+  const replays = outdated === true
+  return { subject, family, was: version, upTo, before: state, state, added: [], replays }
+}
+
 function turnFor(subject: string, entry: Entry, { folds }: Knowledge): Turn {
   const fold = folds.get(subject)
+  if (fold) return turnOn(subject, fold)
   // Only a fact that founds is accepted about what is not on record.
-  const family = fold?.family ?? (isAmendment(entry) ? 'resident' : kindOf(entry.kind).family)
-  const before = fold?.state ?? emptyState(family)
-  return {
-    subject,
-    family,
-    was: fold?.version ?? null,
-    upTo: fold?.upTo ?? '',
-    before,
-    state: before,
-    added: [],
-    replays: fold?.outdated === true,
-  }
+  const family = isAmendment(entry) ? 'resident' : kindOf(entry.kind).family
+  const state = emptyState(family)
+  return { subject, family, was: null, upTo: '', before: state, state, added: [], replays: false }
 }
 
 function turned(turn: Turn, entry: Entry): Turn {

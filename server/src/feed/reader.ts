@@ -33,7 +33,8 @@ export interface Reader {
 
 function eventOf(row: FeedRow, bookmark: Bookmark): string {
   const event = row.of === 'change' ? 'event: change\n' : ''
-  return `${event}id: ${sayBookmark(bookmark)}\ndata: ${row.told}\n\n`
+  const anew = row.anew ? `event: anew\ndata: ${JSON.stringify(row.anew)}\n\n` : ''
+  return `${event}id: ${sayBookmark(bookmark)}\ndata: ${row.told}\n\n${anew}`
 }
 
 /** One open screen: it is never written more than it takes. */

@@ -5,6 +5,7 @@ import { sql } from 'drizzle-orm'
 import { change } from '../changes/tables.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
+import { foldHearers } from '../entries/rebuild.ts'
 import { insertEntries } from '../entries/insertRows.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
@@ -129,6 +130,7 @@ export async function loadSeed(db: Database, seed: SiteSeed): Promise<void> {
     await loadPlaces(tx, seed)
     await loadEntries(tx, seed.entries, histories)
     await loadSubjects(tx, histories)
+    await foldHearers(tx)
     const last = await loadOverrides(tx, seed)
     await tx.execute(
       sql`insert into stream (id, holder, held_until, seq) values (${STREAM}, uuid(), '2000-01-01', ${last})

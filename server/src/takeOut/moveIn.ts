@@ -13,6 +13,7 @@ import { change } from '../changes/tables.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { insertEntries } from '../entries/insertRows.ts'
+import { foldHearers } from '../entries/rebuild.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
 import { KobrinFault } from '../errors/fault.ts'
@@ -251,6 +252,7 @@ export async function moveIn(db: Database, file: string, now: Date, photos: stri
         tx,
         places.filter((id) => !told.has(id)),
       )
+      await foldHearers(tx)
       const changes = await moved(from, 'changes', (some) => tx.insert(change).values(some))
       await keepStreams(tx, furthest(last, lastPlaces(changes)))
     })

@@ -7,12 +7,13 @@ interface TabsOptions {
   intake: ReturnType<typeof createIntake>
   link: ReturnType<typeof createLink>
   writer: () => Awaited<ReturnType<typeof openWriter>> | null
+  reload: (subject: string) => void
   reloadSite: () => void
   startOver: () => void
 }
 
 /** What to do when another tab of this browser tells something. */
-export function answerTabs({ intake, link, writer, reloadSite, startOver }: TabsOptions) {
+export function answerTabs({ intake, link, writer, reload, reloadSite, startOver }: TabsOptions) {
   return (message: LineMessage): void => {
     switch (message.type) {
       case 'made':
@@ -22,6 +23,8 @@ export function answerTabs({ intake, link, writer, reloadSite, startOver }: Tabs
         return intake.receive(message.receipt, message.entry)
       case 'heard':
         return intake.hear(message.entry)
+      case 'anew':
+        return message.subjects.forEach(reload)
       case 'changed':
         return reloadSite()
       case 'startOver':

@@ -13,13 +13,18 @@ const EMPTY: Record<FamilyName, AnyState> = { resident: NOBODY, place: NOWHERE, 
 
 interface BeliefsOptions {
   /** What folds entries; only there once something was written or heard. */
-  folding: () => Pick<typeof Writing, 'continueFrom' | 'isAmendment' | 'familyOf'>
+  folding: () => Pick<
+    typeof Writing,
+    'continueFrom' | 'echoesOf' | 'effectiveFacts' | 'isAmendment' | 'familyOf'
+  >
   onRegister: (residentId: string, register: Register | null) => void
+  /** Something about another said something of a subject: not sure when only the server can tell what that adds up to. */
+  onEchoed: (subject: string, isSure: boolean) => void
 }
 
 /** What this device believes about every resident, place and lot: the server's folds, and what was made
  * or heard since. */
-export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
+export function createBeliefs({ folding, onRegister, onEchoed }: BeliefsOptions) {
   /** Old floors that are kept, by lot. */
   const lots = shallowReactive(new Map<string, LotState>())
   /** Places that wait for something, by enclosure. */
@@ -43,6 +48,8 @@ export function createBeliefs({ folding, onRegister }: BeliefsOptions) {
     },
     emptyOf: (family) => EMPTY[family],
     familyOf: (entry) => (folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null)),
+    echoesIn: (entries) => folding().effectiveFacts(entries).flatMap(folding().echoesOf),
+    onEchoed,
     onBelieved(subject, family, state) {
       if (family === 'resident') onRegister(subject, (state as ResidentState).register)
       if (family === 'lot') lots.set(subject, state as LotState)

@@ -34,6 +34,10 @@ class Source {
     this.#on.get('change')?.({ data: JSON.stringify({ stream: 1, seq, what: {} }) })
   }
 
+  anew(subjects: string[]): void {
+    this.#on.get('anew')?.({ data: JSON.stringify(subjects) })
+  }
+
   standStill(why: object | null): void {
     this.#on.get('standstill')?.({ data: JSON.stringify(why) })
   }
@@ -49,6 +53,7 @@ class Source {
 }
 
 let sources: Source[]
+let anew: string[]
 let heard: string[]
 let links: boolean[]
 let changes: number
@@ -60,6 +65,7 @@ let read: Bookmark
 beforeEach(() => {
   vi.useFakeTimers()
   sources = []
+  anew = []
   heard = []
   links = []
   changes = 0
@@ -78,6 +84,7 @@ function follow(after: Bookmark): () => void {
       read = { ...read, [stream]: seq }
     },
     onLink: (linked) => links.push(linked),
+    onAnew: (subjects) => anew.push(...subjects),
     onStartOver: () => (startedOver += 1),
     onStandstill: (why) => whys.push(why?.code),
     onChange: () => (changes += 1),
@@ -97,6 +104,12 @@ describe('following the feed', () => {
     for (const seq of [8, 9, 9, 8, 10]) sources[0]?.tell(seq)
     for (const seq of [3, 4]) sources[0]?.tell(seq, 2)
     expect(heard).toEqual(['1:8', '1:9', '1:10', '2:4'])
+  })
+
+  it('says who is to be asked for once what they heard is otherwise', () => {
+    follow({ 1: 7 })
+    sources[0]?.anew(['one', 'two'])
+    expect([anew, heard]).toEqual([['one', 'two'], []])
   })
 
   it('tells of a change once', () => {

@@ -7,6 +7,8 @@ export interface FeedOptions {
   after: () => Bookmark
   onEntry: (entry: KeptEntry) => void
   onLink: (linked: boolean) => void
+  /** An entry that was just told changes what these heard of its subject. */
+  onAnew: (subjects: string[]) => void
   /** The building, a sheet or a plan was changed. */
   onChange: () => void
   /** The record was put back to an earlier state. */
@@ -23,8 +25,18 @@ export interface FeedOptions {
   network?: EventTarget
 }
 
+type Place = Pick<KeptEntry, 'stream' | 'seq'>
+
+function readPlace(data: unknown): Place {
+  return JSON.parse(String(data)) as Place
+}
+
 function readProblem(data: unknown): Problem | null {
   return JSON.parse(String(data)) as Problem | null
+}
+
+function readSubjects(data: unknown): string[] {
+  return JSON.parse(String(data)) as string[]
 }
 
 /** Says when nothing was heard for too long. */
@@ -68,6 +80,12 @@ export function followFeed({
     onLink(false)
   }
 
+  function isNews(place: Place): boolean {
+    if (isPast(read, place)) return false
+    read = advanced(read, place)
+    return true
+  }
+
   function start(): void {
     read = after()
     source = open(addressOf(ROUTES.feed.url, {}, { after: sayBookmark(read), revision: FOLD_REVISION }))
@@ -80,16 +98,10 @@ export function followFeed({
     source.onmessage = (event: MessageEvent<string>) => {
       watch.heard()
       const entry = JSON.parse(event.data) as KeptEntry
-      if (isPast(read, entry)) return
-      read = advanced(read, entry)
-      onEntry(entry)
+      if (isNews(entry)) onEntry(entry)
     }
-    source.addEventListener('change', (event: MessageEvent<string>) => {
-      const change = JSON.parse(event.data) as { stream: number; seq: number }
-      if (isPast(read, change)) return
-      read = advanced(read, change)
-      on.onChange()
-    })
+    source.addEventListener('change', ({ data }) => isNews(readPlace(data)) && on.onChange())
+    source.addEventListener('anew', ({ data }) => on.onAnew(readSubjects(data)))
     source.addEventListener('startOver', () => {
       read = {}
       on.onStartOver()

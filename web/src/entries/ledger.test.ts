@@ -1,6 +1,14 @@
 import type { KeptEntry } from '@kobrin/contract'
 import type { Entry, ResidentState } from '@kobrin/core'
-import { continueFrom, emptyState, familyOf, isAmendment, replay } from '@kobrin/core'
+import {
+  continueFrom,
+  echoesOf,
+  effectiveFacts,
+  emptyState,
+  familyOf,
+  isAmendment,
+  replay,
+} from '@kobrin/core'
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
 import { computed } from 'vue'
@@ -21,6 +29,7 @@ function openLedger(): Ledger {
     carryOn: continueFrom,
     emptyOf: emptyState,
     familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
+    echoesIn: (entries) => effectiveFacts(entries).flatMap(echoesOf),
   })
 }
 
@@ -138,6 +147,7 @@ describe('the ledger', () => {
       },
       emptyOf: emptyState,
       familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
+      echoesIn: (entries) => effectiveFacts(entries).flatMap(echoesOf),
     })
     load(ledger, 5, weighed(60))
     expect(ledger.heard(kept(weighed(61), 6))).toBe(true)

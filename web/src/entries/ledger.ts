@@ -1,7 +1,11 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
 import { furthest, isBehind, isPast } from '@kobrin/contract'
-import type { Continued, continueFrom, Entry, FamilyName, StateOf } from '@kobrin/core'
+import type { Continued, continueFrom, Echo, Entry, FamilyName, StateOf } from '@kobrin/core'
 import { shallowReactive } from 'vue'
+import type { Page } from './page.ts'
+import { isKept, isLong, isOwn } from './page.ts'
+import type { SpreadOptions } from './spreading.ts'
+import { createSpreading } from './spreading.ts'
 
 export type AnyState = StateOf<FamilyName>
 
@@ -12,20 +16,7 @@ export interface ToldFold {
   upTo: Bookmark
 }
 
-interface Page {
-  base: AnyState | null
-  upTo: Bookmark
-  /** Entries after it: our own, waiting or kept, and everyone else's. */
-  since: Entry[]
-  /** False when only the server can tell what they add up to. */
-  complete: boolean
-}
-
-/** Kept entries beyond a fold before the fold is asked for anew: a long day must not make every touch
- * fold the whole of it again. */
-const SINCE_MOST = 40
-
-export interface LedgerOptions {
+export interface LedgerOptions extends SpreadOptions {
   /** The same fold the server runs. Not asked before something was added or heard. */
   carryOn: typeof continueFrom
   emptyOf: (family: FamilyName) => AnyState
@@ -53,15 +44,7 @@ export interface Ledger {
   startOver: () => void
 }
 
-function isKept(entry: Entry): entry is KeptEntry {
-  return 'seq' in entry
-}
-
-function isLong({ since }: Page): boolean {
-  return since.filter(isKept).length > SINCE_MOST
-}
-
-function blank(since: Entry[] = []): Page {
+function blank(since: Page['since'] = []): Page {
   return { base: null, upTo: {}, since, complete: true }
 }
 
@@ -73,7 +56,7 @@ function addTo({ since }: Page, entry: Entry): boolean {
 }
 
 /** A page on a newer fold: what the fold already holds goes; what waits or came later stays. */
-function pageOn({ state, upTo }: ToldFold, since: readonly Entry[]): Page {
+function pageOn({ state, upTo }: ToldFold, since: Page['since']): Page {
   const later = since.filter((entry) => !isKept(entry) || !isPast(upTo, entry))
   return { base: state, upTo, since: later, complete: true }
 }
@@ -100,7 +83,7 @@ function foldToKeep(
   return { subject, family, state, upTo: furthest(page.upTo, head) }
 }
 
-type CarriedOn = (base: AnyState, since: readonly Entry[]) => Continued<AnyState>
+type CarriedOn = (base: AnyState, since: readonly (Entry | Echo)[]) => Continued<AnyState>
 
 /** What a fold and the entries after it say here. What cannot be folded here, the server can: a newer version wrote
  * it. */
@@ -116,15 +99,16 @@ function carryingOn(carryOn: typeof continueFrom): CarriedOn {
   }
 }
 
-/** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
-export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerOptions): Ledger {
-  const carriedOn = carryingOn(carryOn)
+type PagesOptions = Pick<LedgerOptions, 'emptyOf' | 'familyOf' | 'onBelieved'> & { carriedOn: CarriedOn }
+
+/** What is known of each subject, and what that adds up to. */
+function createPages({ carriedOn, emptyOf, familyOf, onBelieved }: PagesOptions) {
   const pages = new Map<string, Page>()
   const families = new Map<string, FamilyName>()
   const believed = shallowReactive(new Map<string, AnyState>())
 
   /** False when only the server can tell. */
-  function refold(subject: string, page: Page): boolean {
+  const refold = (subject: string, page: Page): boolean => {
     const family = families.get(subject)
     if (!family) return false
     const { state, complete } = carriedOn(page.base ?? emptyOf(family), page.since)
@@ -134,7 +118,7 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
     return complete
   }
 
-  function pageOf({ subject }: Pick<Entry, 'subject'>, entry?: Entry): Page {
+  const pageOf = ({ subject }: Pick<Entry, 'subject'>, entry?: Entry): Page => {
     const page = pages.get(subject) ?? blank()
     pages.set(subject, page)
     const family = entry && !families.has(subject) ? familyOf(entry) : null
@@ -142,25 +126,41 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
     return page
   }
 
+  return { pages, families, refold, pageOf, stateOf: (subject: string) => believed.get(subject) }
+}
+
+/** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
+export function createLedger({ carryOn, echoesIn, onEchoed, ...believing }: LedgerOptions): Ledger {
+  const carriedOn = carryingOn(carryOn)
+  const { pages, families, stateOf, refold, pageOf } = createPages({ ...believing, carriedOn })
+  const spreading = createSpreading({ echoesIn, ...(onEchoed && { onEchoed }), pages, refold })
+
   return {
-    stateOf: (subject) => believed.get(subject),
+    stateOf,
     load(subject, fold) {
       const before = pages.get(subject)
       // Answers overtake each other: what was known does not become unknown again.
       if (before?.base && !isBehind(before.upTo, fold.upTo)) return
-      const page = pageOn(fold, before?.since ?? [])
+      const since = before?.since ?? []
+      const heard = before?.base ? [] : spreading.about(subject)
+      const page = pageOn(fold, [...since, ...heard.filter((echo) => !since.includes(echo))])
       families.set(subject, fold.family)
       pages.set(subject, page)
+      spreading.forget(subject, page)
       refold(subject, page)
     },
     add(entries) {
       const fresh = entries.filter((entry) => addTo(pageOf(entry, entry), entry))
-      for (const subject of new Set(fresh.map((entry) => entry.subject))) refold(subject, pageOf({ subject }))
+      for (const subject of new Set(fresh.map((entry) => entry.subject))) {
+        refold(subject, pageOf({ subject }))
+        spreading.from(subject, pageOf({ subject }))
+      }
     },
     heard(entry) {
       const page = pageOf(entry, entry)
       if (isPast(page.upTo, entry)) {
         page.since = page.since.filter(({ uid }) => uid !== entry.uid)
+        spreading.of(entry)
         return !refold(entry.subject, page)
       }
       const at = page.since.findIndex(({ uid }) => uid === entry.uid)
@@ -168,25 +168,31 @@ export function createLedger({ carryOn, emptyOf, familyOf, onBelieved }: LedgerO
       // Our own, now kept: it says what it said, so nothing has to be drawn again.
       else page.since[at] = entry
       const complete = at === -1 ? refold(entry.subject, page) : page.complete
+      spreading.from(entry.subject, page)
       return !complete || isLong(page)
     },
     drop({ subject, uid }) {
       const page = pageOf({ subject })
       page.since = page.since.filter((entry) => entry.uid !== uid)
       refold(subject, page)
+      spreading.from(subject, page)
     },
-    recent: (subject) => pages.get(subject)?.since ?? [],
+    recent: (subject) => pages.get(subject)?.since.filter(isOwn) ?? [],
     keptFold(subject, head) {
       const page = pages.get(subject)
       const family = families.get(subject)
-      return page && family ? foldToKeep(page, { subject, family, head, carriedOn, emptyOf }) : null
+      return page && family
+        ? foldToKeep(page, { subject, family, head, carriedOn, emptyOf: believing.emptyOf })
+        : null
     },
     startOver() {
+      spreading.clear()
       for (const [subject, { since }] of pages) {
-        const page = blank(since.filter((entry) => !isKept(entry)))
+        const page = blank(since.filter((entry) => isOwn(entry) && !isKept(entry)))
         pages.set(subject, page)
         refold(subject, page)
       }
+      for (const [subject, page] of pages) spreading.from(subject, page)
     },
   }
 }

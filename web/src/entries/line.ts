@@ -8,6 +8,8 @@ export type LineMessage =
   | { type: 'made'; entries: Entry[] }
   | { type: 'receipt'; receipt: Receipt; entry: Entry }
   | { type: 'heard'; entry: KeptEntry }
+  /** What these add up to is to be asked of the server. */
+  | { type: 'anew'; subjects: string[] }
   | { type: 'changed' }
   /** The record was put back to an earlier state. */
   | { type: 'startOver' }

@@ -8,13 +8,39 @@ import type { Line } from './line.ts'
 
 interface Leading {
   tell: Line['tell']
-  /** How far the feed was read in this tab. */
-  after: () => Bookmark
-  hear: (entry: KeptEntry) => void
-  onChange: () => void
-  onStartOver: () => void
+  intake: {
+    /** How far the feed was read in this tab. */
+    read: () => Bookmark
+    hear: (entry: KeptEntry) => void
+  }
+  /** What a subject adds up to is to be asked of the server. */
+  reload: (subject: string) => void
+  reloadSite: () => void
+  startOver: () => void
   /** Sends what waits. */
   send: () => void
+}
+
+/** What is heard on the line is done in this tab, and told to the others. */
+function hearing({ tell, intake, reload, reloadSite, startOver }: Leading) {
+  return {
+    onEntry(entry: KeptEntry): void {
+      intake.hear(entry)
+      tell({ type: 'heard', entry })
+    },
+    onAnew(subjects: string[]): void {
+      subjects.forEach(reload)
+      tell({ type: 'anew', subjects })
+    },
+    onChange(): void {
+      reloadSite()
+      tell({ type: 'changed' })
+    },
+    onStartOver(): void {
+      startOver()
+      tell({ type: 'startOver' })
+    },
+  }
 }
 
 /** Whether there is a line to the server, and whether it still knows who is here. */
@@ -58,21 +84,11 @@ export function createLink({ onBack }: { onBack: () => Promise<unknown> }) {
   }
 
   /** Holds feed and outbox for all tabs of this browser. Answers how to let go of them. */
-  function lead({ tell, after, hear, onChange, onStartOver, send }: Leading): () => void {
+  function lead(leading: Leading): () => void {
+    const { tell, intake, send } = leading
     const stop = followFeed({
-      after,
-      onEntry: (entry) => {
-        hear(entry)
-        tell({ type: 'heard', entry })
-      },
-      onChange: () => {
-        onChange()
-        tell({ type: 'changed' })
-      },
-      onStartOver: () => {
-        onStartOver()
-        tell({ type: 'startOver' })
-      },
+      after: intake.read,
+      ...hearing(leading),
       onStandstill: (problem) => {
         const why = problem?.message ?? ''
         standstill.value = why
@@ -93,5 +109,14 @@ export function createLink({ onBack }: { onBack: () => Promise<unknown> }) {
     }
   }
 
-  return { linked, cutSince, become, needsSignIn, unkept, standstill, held, askToSignIn, onTrouble, lead }
+  return {
+    shown: { linked, cutSince, held, needsSignIn },
+    linked,
+    become,
+    unkept,
+    standstill,
+    askToSignIn,
+    onTrouble,
+    lead,
+  }
 }

@@ -37,5 +37,6 @@ export function createUndelivered() {
     return left.filter(({ refusal }) => refusal === undefined).map(({ entry }) => entry)
   }
 
-  return { waiting, refused, unstored, waitingCount, refuse, takeRefused, recall }
+  const shown = { waiting, refused, unstored, waitingCount }
+  return { ...shown, shown, refuse, takeRefused, recall }
 }

@@ -5,15 +5,14 @@ import { kept } from '../kept/keptStore.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useRegister } from '../residents/useRegister.ts'
 import { useSite } from '../site/useSite.ts'
-import { answersChanged, historiesChanged } from '../api/changes.ts'
 import { useToday } from '../time/useToday.ts'
 import { answerTabs } from './answerTabs.ts'
 import { createBeliefs } from './beliefs.ts'
 import { createDoings } from './doings.ts'
-import { gatherReloads } from './gatherReloads.ts'
 import { createIntake } from './intake.ts'
 import { createLoading } from './loading.ts'
 import { createLink } from './link.ts'
+import { createReloads } from './reloads.ts'
 import { createRefusals } from './refusals.ts'
 import { createUndelivered } from './undelivered.ts'
 import type { WriterOptions } from './writer.ts'
@@ -33,14 +32,18 @@ export const useRecord = defineStore('record', () => {
 
   const link = createLink({ onBack: () => (keeper.begin(), loading.settle(), people.tellTaken()) })
   const undelivered = createUndelivered()
-  const { ledger, ...beliefs } = createBeliefs({ folding: needWriter, onRegister: register.put })
-  const reload = gatherReloads((of) => loading.some(of))
-  const gatherSite = gatherReloads(() => {
-    void answersChanged.trigger()
-    return site.load()
+  const { ledger, ...beliefs } = createBeliefs({
+    folding: needWriter,
+    onRegister: register.put,
+    onEchoed(subject, isSure) {
+      keeper.touched(subject)
+      if (!isSure) reload(subject)
+    },
   })
-  const reloadSite = () => gatherSite('site')
-  const rereadHistory = gatherReloads(historiesChanged.trigger)
+  const { reload, reloadSite, rereadHistory } = createReloads({
+    some: (of) => loading.some(of),
+    site: () => site.load(),
+  })
 
   function needWriter(): Writer {
     if (!writer) throw new Error('Nothing can have been written or heard yet.')
@@ -50,7 +53,7 @@ export const useRecord = defineStore('record', () => {
   const intake = createIntake({
     ledger,
     undelivered,
-    reload: (subject) => reload(subject),
+    reload,
     reloadSite,
     touched(entry) {
       keeper.heard(entry)
@@ -69,25 +72,23 @@ export const useRecord = defineStore('record', () => {
     ledger,
     intake,
     keeper,
-    reload: (subject) => reload(subject),
+    reload,
     clock: site.setClock,
     recallSite: site.recall,
     ready: () => opening,
   })
 
   /** The record was put back to an earlier state: everything is asked for anew. */
-  function onStartOver(): void {
-    void loading.all(true).then(reloadSite)
-  }
+  const startOver = () => void loading.all(true).then(reloadSite)
+  const asking = { reload, reloadSite, startOver }
 
   const writing: WriterOptions = {
     shift: () => people.me?.shift,
-    onMessage: answerTabs({ intake, link, writer: () => writer, reloadSite, startOver: onStartOver }),
+    onMessage: answerTabs({ intake, link, writer: () => writer, ...asking }),
     onReceipt: intake.receive,
     onTrouble: link.onTrouble,
     onUnstored: (count) => (undelivered.unstored.value = count),
-    lead: (leading) =>
-      link.lead({ ...leading, after: intake.read, hear: intake.hear, onChange: reloadSite, onStartOver }),
+    lead: (leading) => link.lead({ ...leading, ...asking, intake }),
   }
 
   async function prepareWriter(): Promise<Writer> {
@@ -101,7 +102,7 @@ export const useRecord = defineStore('record', () => {
     opening ??= prepareWriter()
     opening.catch(() => (opening = null))
     if (!(await loading.recall())) await Promise.all([site.load(), loading.all()])
-    link.needsSignIn.value = false
+    link.shown.needsSignIn.value = false
     doings.recallActs()
     ready.value = true
     ;(await opening).openLine()
@@ -144,14 +145,8 @@ export const useRecord = defineStore('record', () => {
     ...beliefs,
     ...doings,
     ...refusals,
-    waiting: undelivered.waiting,
-    waitingCount: undelivered.waitingCount,
-    refused: undelivered.refused,
-    unstored: undelivered.unstored,
-    linked: link.linked,
-    cutSince: link.cutSince,
-    held: link.held,
-    needsSignIn: link.needsSignIn,
+    ...undelivered.shown,
+    ...link.shown,
     ready,
     open,
     close,

@@ -74,9 +74,9 @@ function offerOf(state: ResidentState, fact: Fed): Offer {
 export const fed = residentKind({
   payload: Payload,
   recordedBy: HANDS,
-  touches: ({ lot, count, grams }) => {
-    if (lot === undefined) return []
-    const eaten = { family: 'lot', subject: lot, how: 'eaten' }
+  touches: ({ lot, count, grams, outcome }) => {
+    if (lot === undefined || outcome === 'notOffered') return []
+    const eaten = { family: 'lot', subject: lot, how: outcome === 'refused' ? 'offered' : 'eaten' }
     const amounts = [
       ...(count === undefined ? [] : [{ value: count, unit: 'pieces' as const }]),
       ...(grams === undefined ? [] : [{ value: grams, unit: 'g' as const }]),

@@ -1,3 +1,5 @@
+import type { Echo } from '../echoes/echo.ts'
+import { isEcho } from '../echoes/echo.ts'
 import { effectiveFacts } from '../entries/effectiveFacts.ts'
 import type { Entry } from '../entries/entry.ts'
 import { isAmendment } from '../entries/isAmendment.ts'
@@ -16,21 +18,29 @@ export interface Continued<S> {
 }
 
 /** Whoever was moved once more since must not be put back. */
-function changesPlace(fact: Fact): boolean {
-  return touchesOf(fact).some(({ family }) => family === 'place')
+function changesPlace(fact: Fact | Echo): boolean {
+  return !isEcho(fact) && touchesOf(fact).some(({ family }) => family === 'place')
+}
+
+/** The facts that count, and what facts about others say, in their order. */
+function inOrder(entries: readonly Entry[], echoes: readonly Echo[]): (Fact | Echo)[] {
+  const facts = effectiveFacts(entries)
+  if (echoes.length === 0) return facts
+  return [...facts, ...echoes].sort((a, b) => compareCursors(cursorOf(a), cursorOf(b)))
 }
 
 /** What a fold and the entries after it say together. An entry that happened before the newest of the
  * fold is folded all the same, in its order among the others that are new: what was just entered must not
  * vanish, and undoes nothing that rests on a later fact. A move is not, nor is an amendment of something
  * older, and what only a newer version knows. All of these are reported. */
-export function continueFrom<S extends Folded>(base: S, entries: readonly Entry[]): Continued<S> {
+export function continueFrom<S extends Folded>(base: S, since: readonly (Entry | Echo)[]): Continued<S> {
+  const entries = since.filter((one) => !isEcho(one))
   const known = new Set(entries.map(({ uid }) => uid))
   let complete = entries.every(
     (entry) => isKnown(entry) && (!isAmendment(entry) || known.has(entry.payload.target)),
   )
   let state = base
-  for (const fact of effectiveFacts(entries)) {
+  for (const fact of inOrder(entries, since.filter(isEcho))) {
     const late = base.cursor !== null && compareCursors(cursorOf(fact), base.cursor) <= 0
     if (late) complete = false
     if (late && changesPlace(fact)) continue

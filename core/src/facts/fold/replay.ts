@@ -1,5 +1,7 @@
+import type { Echo } from '../echoes/echo.ts'
 import { effectiveFacts } from '../entries/effectiveFacts.ts'
 import type { Entry } from '../entries/entry.ts'
+import { compareCursors, cursorOf } from '../entries/order.ts'
 import type { FamilyName, StateOf } from '../subjects/families.ts'
 import { FAMILIES } from '../subjects/families.ts'
 import { reduce } from './reduce.ts'
@@ -9,7 +11,17 @@ export function emptyState<F extends FamilyName>(family: F): StateOf<F> {
   return FAMILIES[family].empty() as StateOf<F>
 }
 
-/** What the whole history of a subject says, whatever order it is handed over in. */
-export function replay<F extends FamilyName>(family: F, entries: readonly Entry[]): StateOf<F> {
-  return effectiveFacts(entries).reduce(reduce, emptyState(family))
+/** What the whole history of a subject says, whatever order it is handed over in: its entries, and what facts that
+ * count about others say of it. */
+export function replay<F extends FamilyName>(
+  family: F,
+  entries: readonly Entry[],
+  echoes: readonly Echo[] = [],
+): StateOf<F> {
+  const facts = effectiveFacts(entries)
+  const all =
+    echoes.length === 0
+      ? facts
+      : [...facts, ...echoes].sort((a, b) => compareCursors(cursorOf(a), cursorOf(b)))
+  return all.reduce(reduce<StateOf<F>>, emptyState(family))
 }

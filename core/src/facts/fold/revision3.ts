@@ -7,6 +7,7 @@ import { added, nothingOffered, sumOf, wasEaten } from '../feeding/offerSum.ts'
 import { openNotes } from '../handover/notes.ts'
 import type { SaidHold } from '../holds/holdsState.ts'
 import { pastHolds } from '../holds/holdsState.ts'
+import type { LotState } from '../lots/lotState.ts'
 import type { DoneInBox } from '../places/placeState.ts'
 import type { PlaceState } from '../places/placeState.ts'
 import type { ResidentState } from '../residents/residentState.ts'
@@ -15,7 +16,7 @@ import { limbsLostAt, partsLeft } from '../skin/skinState.ts'
 import type { FamilyName, StateOf } from '../subjects/families.ts'
 import type { Mark } from '../subjects/mark.ts'
 import { isoDay } from '../../basics/time/day.ts'
-import type { OldFold, OldLine, OldPlace, OldResident } from './revision3State.ts'
+import type { OldFold, OldLine, OldLot, OldPlace, OldResident } from './revision3State.ts'
 
 function civilDayStart(day: number): string {
   return `${isoDay(day)}T00:00:00.000Z`
@@ -169,8 +170,10 @@ export function asRevision3<F extends FamilyName>(
       const { done: _done, ...known } = state as PlaceState
       return known
     }
-    default:
-      return state
+    default: {
+      const { given: _given, ...known } = state as LotState
+      return known
+    }
   }
 }
 
@@ -247,6 +250,7 @@ function newCount(
  * are folded again. */
 export function fromRevision3<F extends FamilyName>(family: F, told: OldFold): StateOf<F> {
   if (family === 'place') return { ...(told as OldPlace), done: {} } as unknown as StateOf<F>
+  if (family === 'lot') return { ...(told as OldLot), given: {} } as unknown as StateOf<F>
   if (family !== 'resident') return told as unknown as StateOf<F>
   const { stay, feeding, skin, holds, count, note, ...same } = told as OldResident
   const isComing = stay.expectedOn !== null && stay.arrivedOn === null

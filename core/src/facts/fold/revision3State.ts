@@ -2,6 +2,7 @@ import type { FeedingHabit, Meal } from '../feeding/feedingState.ts'
 import type { Offer } from '../feeding/feedingState.ts'
 import type { GrowthState } from '../growth/growthState.ts'
 import type { HoldKind } from '../holds/holdKind.ts'
+import type { LotState } from '../lots/lotState.ts'
 import type { PlaceState } from '../places/placeState.ts'
 import type { Ended } from '../residents/ended.ts'
 import type { ResidentState } from '../residents/residentState.ts'
@@ -63,6 +64,7 @@ export interface OldResident extends Pick<
 }
 
 export type OldPlace = Omit<PlaceState, 'done'>
+export type OldLot = Omit<LotState, 'given'>
 
 /** A fold of the third revision or before. */
 export type OldFold = object

@@ -2,6 +2,7 @@ import { EVERYONE } from '../people/role.ts'
 import { floorChecked } from './floorChecked.ts'
 import { floorDisposed } from './floorDisposed.ts'
 import { floorKept } from './floorKept.ts'
+import { withGiven } from './given.ts'
 import { emptyLot, LotState } from './lotState.ts'
 
 /** Batches of anything: so far, old floor that was put aside. */
@@ -10,4 +11,5 @@ export const lotFamily = {
   state: LotState,
   empty: emptyLot,
   readBy: EVERYONE,
+  hears: { eaten: withGiven, offered: withGiven, cameOutOf: withGiven },
 }

@@ -4,7 +4,7 @@ import type { Role } from '../people/role.ts'
 import { placeFamily } from '../places/placeFamily.ts'
 import { residentFamily } from '../residents/residentFamily.ts'
 import type { Folded } from './folded.ts'
-import type { Happening, HouseKnown, Kind, Objection, Touch } from './kind.ts'
+import type { Happening, HouseKnown, Kind, Objection, Touch, Touched } from './kind.ts'
 
 /** A kind of any payload: it was checked against its own where it was made. */
 interface KindLike<S> extends Pick<Kind<S, unknown>, 'recordedBy' | 'founds' | 'since' | 'needsSheets'> {
@@ -21,6 +21,8 @@ export interface Family<S extends Folded> {
   state: z.ZodMiniType<S>
   empty: () => S
   readBy: readonly Role[]
+  /** What it hears of facts about others that touch one of its subjects, by how they do: folded like its own. */
+  hears?: Readonly<Record<string, (state: S, fact: Happening<Touched>) => S>>
 }
 
 /** Every family of subjects with its kinds of fact. A new kind is a line in its family, a new family a
@@ -79,6 +81,31 @@ export function kindOf(name: FactKind): AnyKind {
 export function kindNamed(name: string): AnyKind | undefined {
   return KINDS.get(name)
 }
+
+type Hears = Readonly<Record<string, (state: Folded, fact: Happening<Touched>) => Folded>>
+
+// A family hears with states of its own only: whoever asks has one of it in hand.
+const HEARS: ReadonlyMap<string, Hears> = new Map(
+  Object.entries(FAMILIES).map(([family, made]) => [
+    family,
+    ('hears' in made ? made.hears : {}) as unknown as Hears,
+  ]),
+)
+
+/** How a family takes in that one of its subjects was touched by a fact about another; undefined where it does not ask
+ * to hear of it. */
+export function hearerOf(
+  family: string,
+  how: string,
+): ((state: Folded, fact: Happening<Touched>) => Folded) | undefined {
+  const hears = HEARS.get(family)
+  return hears && Object.hasOwn(hears, how) ? hears[how] : undefined
+}
+
+/** Every way to be touched that some family hears of. */
+export const HEARD: readonly string[] = [
+  ...new Set([...HEARS.values()].flatMap((hears) => Object.keys(hears))),
+]
 
 /** The family of subjects that a kind of entry is about; undefined for a kind that is not known here. */
 export function familyOf(name: string): FamilyName | undefined {

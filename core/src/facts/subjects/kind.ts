@@ -26,6 +26,12 @@ export interface Touch {
   amount?: { value: number; unit: AmountUnit }
 }
 
+/** One touch, as the one that is touched hears of it. */
+export interface Touched extends Pick<Touch, 'how' | 'amount'> {
+  /** The one whose fact it is. */
+  other: string
+}
+
 /** What of a care sheet a fact may name. */
 export interface SheetNames {
   stages: readonly { id: string }[]
