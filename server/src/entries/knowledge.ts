@@ -1,7 +1,7 @@
 import type { Entry, Fact, FamilyName, Sheet } from '@kobrin/core'
 import { isAmendment, needsSheets, numberClaimedBy, touchesOf } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import type { Database } from '../database/connect.ts'
+import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { Fold, FoldMemory } from './foldMemory.ts'
 import type { Target } from './judge.ts'
@@ -21,7 +21,7 @@ export interface Knowledge {
 
 /** What is believed of some subjects, as this server wrote it last or as it lies in the database. */
 export async function foldsOf(
-  db: Database,
+  db: Database | Transaction,
   subjects: Iterable<string>,
   memory: FoldMemory,
 ): Promise<Map<string, Fold>> {

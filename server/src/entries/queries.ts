@@ -81,7 +81,7 @@ export interface SubjectRow {
   revision: number
 }
 
-export function subjectRows(db: Database, ids: readonly string[]): Promise<SubjectRow[]> {
+export function subjectRows(db: Database | Transaction, ids: readonly string[]): Promise<SubjectRow[]> {
   return rowsOf(db, sql`select id, family, version, up_to, state, revision from subject where id in ${ids}`)
 }
 
