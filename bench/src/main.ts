@@ -19,6 +19,7 @@ import { largeFigures, pageFigures } from './pages.ts'
 import { recordFigures } from './record.ts'
 import { siteFigures } from './site.ts'
 import { sizeFigures } from './size.ts'
+import { stateFigures } from './states.ts'
 import { HOUSE_AT } from './sizes.ts'
 import { stalledFigures } from './stalled.ts'
 import { tapFigures } from './tap.ts'
@@ -28,7 +29,7 @@ import { walkFigures } from './walk.ts'
 const HOUSE = fileURLToPath(new URL('./house.ts', import.meta.url))
 
 const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promise<Figure[]>> = {
-  size: sizeFigures,
+  size: () => [...sizeFigures(), ...stateFigures()],
   walk: walkFigures,
   verdicts: verdictFigures,
   record: async (house) => recordFigures(await house()),

@@ -57,7 +57,15 @@ export { leftWithout } from './facts/residents/withoutSome.ts'
 export { partsLeft } from './facts/skin/skinState.ts'
 export { EcdysisStage, SkinLeft } from './facts/skin/skinState.ts'
 export type { Fact, FactKind, FamilyName, Payload, StateOf } from './facts/subjects/families.ts'
-export { FACT_KINDS, FAMILY_NAMES, familyOf, HEARD, hearerOf, kindOf } from './facts/subjects/families.ts'
+export {
+  FACT_KINDS,
+  FAMILY_NAMES,
+  familyOf,
+  HEARD,
+  hearerOf,
+  isOpen,
+  kindOf,
+} from './facts/subjects/families.ts'
 export type { AmountUnit } from './facts/subjects/kind.ts'
 export { own } from './facts/subjects/own.ts'
 

@@ -24,7 +24,11 @@ export const ENTRY_ROUTES = {
     url: '/api/states',
     summary: 'What the entries add up to for every subject, or for those asked for',
     access: 'readEntries',
-    querystring: z.strictObject({ of: z.optional(z.string().check(z.maxLength(8000))) }),
+    querystring: z.strictObject({
+      of: z.optional(z.string().check(z.maxLength(8000))),
+      /** Those that are open or were written about lately, or all others; without it, every one. */
+      held: z.optional(z.enum(['open', 'closed'])),
+    }),
     answer: z.strictObject({
       head: z.string(),
       /** The server's clock, milliseconds since 1970 UTC: tablets drift. */

@@ -6,6 +6,7 @@ import { FOLD_REVISION, founds } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
+import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { rowsOf } from '../database/rowsOf.ts'
@@ -16,6 +17,7 @@ import type { PostingContext } from '../entries/posted.ts'
 import { checked, isReceipt } from '../entries/posted.ts'
 import type { Settled } from '../entries/settled.ts'
 import { registrationOf, settled } from '../entries/settled.ts'
+import { closedAtOf } from '../entries/storedFold.ts'
 import { judged, refusalOf } from '../entries/turn.ts'
 import type { Registration } from '../entries/writeTogether.ts'
 import { placeOfNumber } from '../entries/writeTogether.ts'
@@ -100,6 +102,11 @@ async function writeRegister(
       )
 }
 
+function closedAt(...fold: Parameters<typeof closedAtOf>): string | null {
+  const at = closedAtOf(...fold)
+  return at && sqlInstant(at)
+}
+
 async function writeFolds(
   tx: Transaction,
   ends: readonly Settled[],
@@ -111,11 +118,12 @@ async function writeFolds(
     (was ?? 0) + 1,
     sayBookmark(advanced(readBookmark(upTo) ?? {}, last)),
     JSON.stringify(state),
+    closedAt(family, state),
     FOLD_REVISION,
   ])
-  await insertRows(tx, 'insert into subject (id, family, version, up_to, state, revision)', rows, {
+  await insertRows(tx, 'insert into subject (id, family, version, up_to, state, closed_at, revision)', rows, {
     otherwise: `on duplicate key update version = values(version), up_to = values(up_to), state = values(state),
-       revision = values(revision)`,
+       closed_at = values(closed_at), revision = values(revision)`,
     size: 200,
   })
   const touches = ends.flatMap((end) => end.touches)

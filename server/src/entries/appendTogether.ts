@@ -11,6 +11,7 @@ import type { Lease } from '../streams/ownStream.ts'
 import type { FoldMemory } from './foldMemory.ts'
 import { foldsOf, knowledgeOf } from './knowledge.ts'
 import { registrationOf, settled } from './settled.ts'
+import { closedAtOf } from './storedFold.ts'
 import { judged, refusalOf } from './turn.ts'
 import type { Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
@@ -89,7 +90,11 @@ async function attempted(
       lease,
       now,
       entries: accepted.map((entry) => ({ entry, family: turns.get(entry.subject)?.family ?? 'resident' })),
-      folds: ends.map(({ turn, state }) => ({ ...turn, text: JSON.stringify(state) })),
+      folds: ends.map(({ turn, state }) => ({
+        ...turn,
+        text: JSON.stringify(state),
+        closedAt: closedAtOf(turn.family, state),
+      })),
       touches: ends.flatMap(({ touches }) => touches),
       retouched: ends.flatMap(({ retouched }) => retouched),
       registrations: ends.flatMap((end) => registrationOf(end) ?? []),

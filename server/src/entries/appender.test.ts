@@ -11,7 +11,7 @@ import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { entryBy, newcomer, smallSite } from '../testing/smallSite.ts'
-import { historyOf, subjectRows } from './queries.ts'
+import { historyOf, subjectRows, toldSubjects } from './queries.ts'
 import { rebuild } from './rebuild.ts'
 import { refold } from './refold.ts'
 
@@ -452,5 +452,51 @@ describe('a fact of the past', () => {
       stay: { place: null, expected: null, ended: { how: 'died' } },
       feeding: { lines: {} },
     })
+  })
+})
+
+describe('what is handed to a screen at its start', () => {
+  const long = 90 * 86_400_000
+  const heldAt = async (held: 'open' | 'closed', after: number) => {
+    const nowMs = Date.UTC(2026, 4, 1) + minute * 60_000 + after
+    return (await toldSubjects(base.db, ['resident', 'lot'], { held, nowMs })).map(({ id }) => id)
+  }
+  const about = (subject: string, kind: Draft['kind'], payload: object) =>
+    made({ subject, kind, payload } as Draft)
+
+  async function cameHere(name: string): Promise<string> {
+    const id = uuidv7()
+    await server.append([
+      about(id, 'registered', newcomer(name)),
+      about(id, 'arrived', { enclosure: enclosure(0) }),
+    ])
+    return id
+  }
+
+  it('is not who is long gone; that is handed out when it is asked for', async () => {
+    const [here, gone] = [await cameHere('Here'), await cameHere('Gone')]
+    await server.append([about(gone, 'died', { disposal: 'frozen' })])
+    expect(await heldAt('open', 0)).toEqual(expect.arrayContaining([here, gone]))
+    expect(await heldAt('open', long)).toContain(here)
+    expect(await heldAt('open', long)).not.toContain(gone)
+    expect(await heldAt('closed', long)).toEqual(expect.arrayContaining([gone]))
+    const some = await toldSubjects(base.db, ['resident'], { of: [gone], nowMs: Date.now() })
+    expect(some.map(({ id }) => id)).toEqual([gone])
+    expect((await rebuild(base.db, { write: false })).differing).toEqual([])
+  })
+
+  it('is whoever something is still to be seen to of, and whoever comes back', async () => {
+    const [lent, waits] = [await cameHere('Lent'), await cameHere('Not yet seen to')]
+    await server.append([
+      about(lent, 'left', { as: 'lent', to: 'A school', dueBack: 20_800 }),
+      about(waits, 'died', { disposal: 'notYet' }),
+    ])
+    expect(await heldAt('open', long)).toEqual(expect.arrayContaining([lent, waits]))
+    const back = await cameHere('Back')
+    const left = about(back, 'left', { as: 'rehomed', to: 'Somebody' })
+    await server.append([left])
+    expect(await heldAt('open', long)).not.toContain(back)
+    await server.append([takenBack(left)])
+    expect(await heldAt('open', long)).toContain(back)
   })
 })

@@ -3,6 +3,7 @@ import type { EntryKind, FamilyName, PlaceState } from '@kobrin/core'
 import { FOLD_REVISION, isoDay, UNSAID_REVISION } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Pool } from 'mysql2/promise'
+import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
@@ -85,13 +86,30 @@ export function subjectRows(db: Database | Transaction, ids: readonly string[]):
   return rowsOf(db, sql`select id, family, version, up_to, state, revision from subject where id in ${ids}`)
 }
 
+/** Days for which a screen is handed what is closed. */
+const CLOSED_LATELY = 60
+
+/** Which subjects: some, or those that are open or were written about lately, or all others. */
+export interface Asked {
+  of?: readonly string[] | undefined
+  held?: 'open' | 'closed' | undefined
+  nowMs: number
+}
+
 /** Every subject about which something is on record, of the families that may be read. */
 export function toldSubjects(
   db: Database,
   families: readonly FamilyName[],
-  of?: readonly string[],
+  { of, held, nowMs }: Asked,
 ): Promise<SubjectRow[]> {
-  const some = of ? sql` and id in ${of}` : sql``
+  const lately = sqlInstant(new Date(nowMs - CLOSED_LATELY * 86_400_000).toISOString())
+  const some = of
+    ? sql` and id in ${of}`
+    : held === 'open'
+      ? sql` and (closed_at is null or closed_at > ${lately})`
+      : held === 'closed'
+        ? sql` and closed_at <= ${lately}`
+        : sql``
   return rowsOf(
     db,
     sql`select id, family, version, up_to, state, revision from subject

@@ -60,9 +60,11 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
       const of = query.of?.split(',').filter((id) => UUID.test(id))
       // The head first: states may then be ahead of it, never behind, and each says how far it is.
       const head = sayBookmark(await headOf(db))
-      const rows = of?.length === 0 ? [] : await toldSubjects(db, familiesFor(request), of)
+      const nowMs = now().getTime()
+      const asked = { of, held: query.held, nowMs }
+      const rows = of?.length === 0 ? [] : await toldSubjects(db, familiesFor(request), asked)
       const told = await toldTo(db, revisionOf(request))
-      return statesJson({ head, nowMs: now().getTime(), told }, rows)
+      return statesJson({ head, nowMs, told }, rows)
     })
   }
 }

@@ -1,12 +1,13 @@
 import { isDeepStrictEqual } from 'node:util'
 import { effectiveFacts, FOLD_REVISION, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
+import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { echoesAbout, hearersOf } from './echoes.ts'
 import { historyOf } from './queries.ts'
 import type { StoredFold } from './storedFold.ts'
-import { isOutdated } from './storedFold.ts'
+import { closedAtOf, isOutdated } from './storedFold.ts'
 import { touch } from './tables.ts'
 import type { TouchRow } from './touchRows.ts'
 import { touchRows } from './touchRows.ts'
@@ -44,7 +45,9 @@ export async function rebuildOne(
   const history = await historyOf(tx, subject)
   // As JSON, because that is how it was stored.
   const echoes = await echoesAbout(tx, subject, row.family)
-  const told = JSON.stringify(replay(row.family, history, echoes))
+  const state = replay(row.family, history, echoes)
+  const told = JSON.stringify(state)
+  const closedAt = closedAtOf(row.family, state)
   // What an earlier version folded differs for a reason, and is folded again by itself.
   const fields = isOutdated(row)
     ? [...(write ? ['revision'] : [])]
@@ -59,7 +62,8 @@ export async function rebuildOne(
   if (!same) fields.push('touches')
   if (!write || fields.length === 0) return { entries: history.length, fields }
   await tx.execute(
-    sql`update subject set state = ${told}, version = version + 1, revision = ${FOLD_REVISION}
+    sql`update subject set state = ${told}, version = version + 1, revision = ${FOLD_REVISION},
+          closed_at = ${closedAt && sqlInstant(closedAt)}
         where id = ${subject}`,
   )
   await tx.execute(sql`delete from touch where other = ${subject}`)

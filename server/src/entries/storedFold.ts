@@ -1,5 +1,5 @@
 import type { FamilyName, PlaceState, StateOf } from '@kobrin/core'
-import { asRevision3, FOLD_REVISION, fromRevision3, placeOf } from '@kobrin/core'
+import { asRevision3, FOLD_REVISION, fromRevision3, isOpen, placeOf } from '@kobrin/core'
 import type { AnyState } from './foldMemory.ts'
 
 /** A fold as it lies in the database. */
@@ -7,6 +7,12 @@ export interface StoredFold {
   family: FamilyName
   revision: number
   state: string
+}
+
+/** When a fold was last changed by what happened, where nothing more may come of its subject; null while it is
+ * open. */
+export function closedAtOf(family: FamilyName, state: AnyState): string | null {
+  return isOpen(family, state) ? null : (state.cursor?.at ?? null)
 }
 
 /** Whether it was folded by an earlier version, which believed less or otherwise. */

@@ -67,13 +67,15 @@ export const subject = mysqlTable(
     /** The last place of each stream that is folded in, "1:204,2:17". */
     upTo: varchar('up_to', { length: 600 }).notNull(),
     state: derived<object>()('state').notNull(),
+    /** When it was last written about, of one that nothing more may come of; null while it is open. */
+    closedAt: instant('closed_at'),
     /** The revision of the code that folded it. */
     revision: int('revision', { unsigned: true })
       .notNull()
       .default(1)
       .$defaultFn(() => FOLD_REVISION),
   },
-  (table) => [index('subject_revision').on(table.revision)],
+  (table) => [index('subject_revision').on(table.revision), index('subject_closed').on(table.closedAt)],
 )
 
 /** Which other subjects the facts that count are about: derived, written with them. */

@@ -38,7 +38,8 @@ function noted(subject: string, text: string): Entry {
 /** A fold from what stands there now. */
 async function foldOf(id: string, text: string): Promise<Writing['folds'][number]> {
   const [row] = await subjectRows(base.db, [id])
-  return { subject: id, family: 'resident', was: row?.version ?? null, upTo: row?.up_to ?? '', text }
+  const { version: was = null, up_to: upTo = '' } = row ?? {}
+  return { subject: id, family: 'resident', was, upTo, text, closedAt: null }
 }
 
 async function write(entries: readonly Entry[], folds: Writing['folds'], more: Partial<Writing> = {}) {
@@ -58,7 +59,9 @@ const seqNow = async () => (await headOf(base.db))[lease.stream] ?? 0
 const after = (seq: number) => feedAfter(base.db, { ...{ 1: 1e9 }, [lease.stream]: seq }, 1000)
 
 async function everyFold(): Promise<Map<string, string>> {
-  return new Map((await toldSubjects(base.db, ['resident'])).map(({ id, state }) => [id, state]))
+  return new Map(
+    (await toldSubjects(base.db, ['resident'], { nowMs: 0 })).map(({ id, state }) => [id, state]),
+  )
 }
 
 describe('one transaction, one statement', () => {
@@ -126,7 +129,8 @@ describe('one transaction, one statement', () => {
       { subject: id, kind: 'registered', payload: newcomer('Bramble') },
       '2026-05-30T09:00:00.000Z',
     )
-    const fold = { subject: id, family: 'resident', was: null, upTo: '', text: '{"facts":1}' } as const
+    const begins = { family: 'resident', was: null, upTo: '', closedAt: null } as const
+    const fold = { ...begins, subject: id, text: '{"facts":1}' }
     const registrations = [{ subject: id, register: newcomer('Bramble'), isNew: true }]
     await write([registered], [fold], { registrations })
     const [rows] = await base.pool.query('select accession, name from resident where id = ?', [id])

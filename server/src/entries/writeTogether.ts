@@ -23,7 +23,10 @@ export interface Writing {
   lease: Lease
   now: string
   entries: readonly { entry: Entry; family: FamilyName }[]
-  folds: readonly (Pick<Turn, 'subject' | 'family' | 'was' | 'upTo'> & { text: string })[]
+  folds: readonly (Pick<Turn, 'subject' | 'family' | 'was' | 'upTo'> & {
+    text: string
+    closedAt: string | null
+  })[]
   touches: readonly TouchRow[]
   /** Entries whose touches are written anew. */
   retouched: readonly string[]
@@ -82,15 +85,15 @@ function transaction(size: Size): string {
         values ${listed(entries, (index) => `(?, ?, ?, ?, base + ${index + 1}, ?, ?, ?, ?, ?, ?, ?, ?)`)};
       ${when(
         begun,
-        `insert into subject (id, family, version, up_to, state, revision)
-          values ${listed(begun, () => `(?, ?, 1, replace(?, '#', base + ${entries}), ?, ${FOLD_REVISION})`)}`,
+        `insert into subject (id, family, version, up_to, state, closed_at, revision)
+          values ${listed(begun, () => `(?, ?, 1, replace(?, '#', base + ${entries}), ?, ?, ${FOLD_REVISION})`)}`,
       )}
       ${when(
         turned,
-        `insert into subject (id, family, version, up_to, state, revision)
-          values ${listed(turned, () => `(?, ?, ?, replace(?, '#', base + ${entries}), ?, ${FOLD_REVISION})`)}
+        `insert into subject (id, family, version, up_to, state, closed_at, revision)
+          values ${listed(turned, () => `(?, ?, ?, replace(?, '#', base + ${entries}), ?, ?, ${FOLD_REVISION})`)}
           on duplicate key update version = values(version), up_to = values(up_to), state = values(state),
-            revision = values(revision)`,
+            closed_at = values(closed_at), revision = values(revision)`,
       )}
       ${when(retouched, `delete from touch where uid in (${listed(retouched, () => '?')})`)}
       ${when(
@@ -192,13 +195,20 @@ function entryValues({ entries, lease, now }: Parts): Value[] {
 
 function foldValues(begun: Foldings, turned: Foldings, stream: number): Value[] {
   return [
-    ...begun.flatMap(({ subject, family, upTo, text }) => [subject, family, openUpTo(upTo, stream), text]),
-    ...turned.flatMap(({ subject, family, was, upTo, text }) => [
+    ...begun.flatMap(({ subject, family, upTo, text, closedAt }) => [
+      subject,
+      family,
+      openUpTo(upTo, stream),
+      text,
+      closedAt && sqlInstant(closedAt),
+    ]),
+    ...turned.flatMap(({ subject, family, was, upTo, text, closedAt }) => [
       subject,
       family,
       (was ?? 0) + 1,
       openUpTo(upTo, stream),
       text,
+      closedAt && sqlInstant(closedAt),
     ]),
   ]
 }

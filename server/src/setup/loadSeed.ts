@@ -7,6 +7,7 @@ import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { foldHearers } from '../entries/rebuild.ts'
 import { insertEntries } from '../entries/insertRows.ts'
+import { closedAtOf } from '../entries/storedFold.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
 import { renewLibrary } from '../library/commands.ts'
@@ -82,13 +83,12 @@ async function loadEntries(
 }
 
 async function loadSubjects(tx: Transaction, histories: ReadonlyMap<string, History>): Promise<void> {
-  const rows = [...histories].map(([id, { family, lastSeq, entries }]) => ({
-    id,
-    family,
-    version: entries.length === 0 ? 0 : 1,
-    upTo: entries.length === 0 ? '' : `${STREAM}:${lastSeq}`,
-    state: entries.length === 0 ? emptyState(family) : replay(family, entries),
-  }))
+  const rows = [...histories].map(([id, { family, lastSeq, entries }]) => {
+    const isSilent = entries.length === 0
+    const state = isSilent ? emptyState(family) : replay(family, entries)
+    const upTo = isSilent ? '' : `${STREAM}:${lastSeq}`
+    return { id, family, version: isSilent ? 0 : 1, upTo, state, closedAt: closedAtOf(family, state) }
+  })
   await inChunks(rows, STATES_PER_INSERT, (chunk) => tx.insert(subject).values(chunk))
   const touches = [...histories.values()].flatMap(({ entries }) => effectiveFacts(entries).flatMap(touchRows))
   await inChunks(touches, ROWS_PER_INSERT, (chunk) => tx.insert(touch).values(chunk))

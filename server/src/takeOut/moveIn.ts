@@ -14,6 +14,7 @@ import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { insertEntries } from '../entries/insertRows.ts'
 import { foldHearers } from '../entries/rebuild.ts'
+import { closedAtOf } from '../entries/storedFold.ts'
 import { subject, touch } from '../entries/tables.ts'
 import { touchRows } from '../entries/touchRows.ts'
 import { KobrinFault } from '../errors/fault.ts'
@@ -156,7 +157,10 @@ async function keepHistory(
     lines.map((line) => ({ ...line, family })),
   )
   const state = replay(family, history)
-  await tx.insert(subject).values({ id, family, version: 1, upTo: sayBookmark(lastPlaces(lines)), state })
+  const upTo = sayBookmark(lastPlaces(lines))
+  await tx
+    .insert(subject)
+    .values({ id, family, version: 1, upTo, state, closedAt: closedAtOf(family, state) })
   const touches = effectiveFacts(history).flatMap(touchRows)
   await inChunks(touches, ROWS, (some) => tx.insert(touch).values(some))
   if (!('register' in state) || !state.register) return

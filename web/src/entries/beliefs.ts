@@ -15,7 +15,7 @@ interface BeliefsOptions {
   /** What folds entries; only there once something was written or heard. */
   folding: () => Pick<
     typeof Writing,
-    'continueFrom' | 'echoesOf' | 'effectiveFacts' | 'isAmendment' | 'familyOf'
+    'continueFrom' | 'echoesOf' | 'effectiveFacts' | 'founds' | 'isAmendment' | 'familyOf'
   >
   onRegister: (residentId: string, register: Register | null) => void
   /** Something about another said something of a subject: not sure when only the server can tell what that adds up to. */
@@ -48,6 +48,7 @@ export function createBeliefs({ folding, onRegister, onEchoed }: BeliefsOptions)
     },
     emptyOf: (family) => EMPTY[family],
     familyOf: (entry) => (folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null)),
+    begins: (entry) => !folding().isAmendment(entry) && folding().founds(entry),
     echoesIn: (entries) => folding().effectiveFacts(entries).flatMap(folding().echoesOf),
     onEchoed,
     onBelieved(subject, family, state) {

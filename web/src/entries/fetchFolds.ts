@@ -14,15 +14,18 @@ interface ToldFolds {
   revision: number
 }
 
-/** What everybody's record adds up to, or that of some. */
-export async function fetchFolds(of?: readonly string[]): Promise<ToldFolds> {
+/** Whose record: of some, of all that are open or were written about lately, or of all others. */
+export type Whose = readonly string[] | 'open' | 'closed'
+
+/** What a record adds up to. */
+export async function fetchFolds(whose: Whose): Promise<ToldFolds> {
   const {
     head,
     now,
     states,
     revision = FOLD_REVISION,
   } = await call(ROUTES.states, {
-    querystring: of ? { of: of.join(',') } : {},
+    querystring: typeof whose === 'string' ? { held: whose } : { of: whose.join(',') },
   })
   const folds = Object.entries(states).map(([subject, { family, upTo, state }]): [string, ToldFold] => [
     subject,

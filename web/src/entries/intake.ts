@@ -23,7 +23,10 @@ export function createIntake({ ledger, undelivered, reload, reloadSite, touched,
 
   function added(entries: readonly Entry[]): void {
     ledger.add(entries)
-    for (const { uid } of entries) undelivered.waiting.add(uid)
+    for (const { uid, subject } of entries) {
+      undelivered.waiting.add(uid)
+      if (!ledger.isBegun(subject)) reload(subject)
+    }
   }
 
   function hear(entry: KeptEntry): void {

@@ -6,6 +6,7 @@ import {
   effectiveFacts,
   emptyState,
   familyOf,
+  founds,
   isAmendment,
   replay,
 } from '@kobrin/core'
@@ -29,6 +30,7 @@ function openLedger(): Ledger {
     carryOn: continueFrom,
     emptyOf: emptyState,
     familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
+    begins: (entry) => !isAmendment(entry) && founds(entry),
     echoesIn: (entries) => effectiveFacts(entries).flatMap(echoesOf),
   })
 }
@@ -147,6 +149,7 @@ describe('the ledger', () => {
       },
       emptyOf: emptyState,
       familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
+      begins: (entry) => !isAmendment(entry) && founds(entry),
       echoesIn: (entries) => effectiveFacts(entries).flatMap(echoesOf),
     })
     load(ledger, 5, weighed(60))

@@ -21,6 +21,8 @@ export interface LedgerOptions extends SpreadOptions {
   carryOn: typeof continueFrom
   emptyOf: (family: FamilyName) => AnyState
   familyOf: (entry: Entry) => FamilyName | null
+  /** Whether a subject begins with an entry. */
+  begins: (entry: Entry) => boolean
   /** A subject is believed anew. */
   onBelieved?: (subject: string, family: FamilyName, state: AnyState) => void
 }
@@ -29,6 +31,8 @@ export interface Ledger {
   /** What is believed about a subject, waiting entries included. Reactive subject by subject. */
   stateOf: (subject: string) => AnyState | undefined
   load: (subject: string, fold: ToldFold) => void
+  /** False of one of which only the server can tell how it began. */
+  isBegun: (subject: string) => boolean
   /** Something made here. */
   add: (entries: readonly Entry[]) => void
   /** Something the server kept, ours or not. True when only the server can tell what it adds up to, or the
@@ -130,10 +134,16 @@ function createPages({ carriedOn, emptyOf, familyOf, onBelieved }: PagesOptions)
 }
 
 /** Every subject's state in the browser: the server's folds, carried on by the same `reduce`. */
-export function createLedger({ carryOn, echoesIn, onEchoed, ...believing }: LedgerOptions): Ledger {
+export function createLedger(options: LedgerOptions): Ledger {
+  const { carryOn, echoesIn, onEchoed, begins, ...believing } = options
   const carriedOn = carryingOn(carryOn)
   const { pages, families, stateOf, refold, pageOf } = createPages({ ...believing, carriedOn })
   const spreading = createSpreading({ echoesIn, ...(onEchoed && { onEchoed }), pages, refold })
+
+  function isBegun(subject: string): boolean {
+    const page = pages.get(subject)
+    return page !== undefined && (page.base !== null || page.since.some((one) => isOwn(one) && begins(one)))
+  }
 
   return {
     stateOf,
@@ -149,6 +159,7 @@ export function createLedger({ carryOn, echoesIn, onEchoed, ...believing }: Ledg
       spreading.forget(subject, page)
       refold(subject, page)
     },
+    isBegun,
     add(entries) {
       const fresh = entries.filter((entry) => addTo(pageOf(entry, entry), entry))
       for (const subject of new Set(fresh.map((entry) => entry.subject))) {
@@ -169,7 +180,7 @@ export function createLedger({ carryOn, echoesIn, onEchoed, ...believing }: Ledg
       else page.since[at] = entry
       const complete = at === -1 ? refold(entry.subject, page) : page.complete
       spreading.from(entry.subject, page)
-      return !complete || isLong(page)
+      return !complete || isLong(page) || !isBegun(entry.subject)
     },
     drop({ subject, uid }) {
       const page = pageOf({ subject })

@@ -3,6 +3,7 @@ import type { KeptFold } from '../kept/keptStore.ts'
 import { kept } from '../kept/keptStore.ts'
 import { newVersion } from '../kept/newVersion.ts'
 import type { createFoldKeeper } from '../kept/foldKeeper.ts'
+import type { Whose } from './fetchFolds.ts'
 import { fetchFolds } from './fetchFolds.ts'
 import type { createIntake } from './intake.ts'
 import type { Ledger } from './ledger.ts'
@@ -24,16 +25,16 @@ export function createLoading({ ledger, intake, keeper, reload, clock, recallSit
   /** What lies here was folded by an earlier version, and everything is to be asked for once there is a link. */
   let owed = false
 
-  async function ask(of?: readonly string[]) {
+  async function ask(whose: Whose) {
     const asked = Date.now()
-    const { head, folds, now, revision } = await fetchFolds(of)
+    const { head, folds, now, revision } = await fetchFolds(whose)
     clock(now, asked, Date.now())
     if (revision > FOLD_REVISION) newVersion.outgrown()
     return { head, folds }
   }
 
   async function all(anew = false): Promise<void> {
-    const { head, folds } = await ask()
+    const { head, folds } = await ask('open')
     owed = false
     if (anew) ledger.startOver()
     for (const [subject, fold] of folds) ledger.load(subject, fold)
@@ -58,9 +59,15 @@ export function createLoading({ ledger, intake, keeper, reload, clock, recallSit
     }
   }
 
+  /** What nothing more may come of: it is looked at, and does not lie on this device. */
+  async function closed(): Promise<void> {
+    for (const [subject, fold] of (await ask('closed')).folds) ledger.load(subject, fold)
+  }
+
   return {
     some,
-    /** Everything is asked of the server, and from then on lies on this device. */
+    closed,
+    /** Everything that is open is asked of the server, and from then on lies on this device. */
     all,
     /** Asks for everything where that is still owed. */
     settle(): void {

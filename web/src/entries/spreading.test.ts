@@ -6,6 +6,7 @@ import {
   effectiveFacts,
   emptyState,
   familyOf,
+  founds,
   isAmendment,
   replay,
 } from '@kobrin/core'
@@ -40,6 +41,7 @@ function opened(onEchoed = vi.fn<(subject: string, isSure: boolean) => void>()) 
     carryOn: continueFrom,
     emptyOf: emptyState,
     familyOf: (entry) => (isAmendment(entry) ? null : (familyOf(entry.kind) ?? null)),
+    begins: (entry) => !isAmendment(entry) && founds(entry),
     echoesIn: (entries) => effectiveFacts(entries).flatMap(echoesOf),
     onEchoed,
   })

@@ -40,7 +40,8 @@ export const useRecord = defineStore('record', () => {
       if (!isSure) reload(subject)
     },
   })
-  const { reload, reloadSite, rereadHistory } = createReloads({
+  const { reload, reloadSite, rereadHistory, need } = createReloads({
+    isHere: (subject) => !ready.value || ledger.isBegun(subject),
     some: (of) => loading.some(of),
     site: () => site.load(),
   })
@@ -148,6 +149,8 @@ export const useRecord = defineStore('record', () => {
     ...undelivered.shown,
     ...link.shown,
     ready,
+    need,
+    needClosed: loading.closed,
     open,
     close,
   }

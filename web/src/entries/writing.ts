@@ -1,5 +1,13 @@
 // What only writing, and hearing what others write, has need of: it comes while the walk is already drawn.
-export { continueFrom, echoesOf, effectiveFacts, emptyState, familyOf, isAmendment } from '@kobrin/core'
+export {
+  continueFrom,
+  echoesOf,
+  effectiveFacts,
+  emptyState,
+  familyOf,
+  founds,
+  isAmendment,
+} from '@kobrin/core'
 export { v7 as newUid } from 'uuid'
 export { openLine } from './line.ts'
 export { posted } from './deliver.ts'

@@ -2,7 +2,7 @@
 import type { Fact } from '@kobrin/core'
 import { effectiveFacts } from '@kobrin/core'
 import Button from 'primevue/button'
-import { computed, shallowRef } from 'vue'
+import { computed, shallowRef, watchEffect } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
 import '../app/page.css'
 import '../verdicts/verdict.css'
@@ -57,10 +57,13 @@ const lookedAt = shallowRef<string | null>(null)
 const correcting = shallowRef<Fact | null>(null)
 
 const resident = computed(() => site.residents.get(id))
+/** Of one that is long gone it is known at once, the rest when it was asked for. */
+const number = computed(() => site.site?.numbers[id])
 const species = computed(() => site.species.get(resident.value?.sheet ?? ''))
 const day = computed(() => residents.dayOf(id))
 const plan = computed(() => resident.value && plans.planOf(resident.value))
 const record = useRecord()
+watchEffect(() => record.need(id))
 const home = computed(() => residents.homeOf(id))
 const ended = computed(() => record.stateOf(id).stay.ended)
 const mayLeave = computed(() => people.maySay({ kind: 'died' }) && !ended.value)
@@ -225,6 +228,10 @@ function showOnWalk(): void {
     <PlanInForce v-if="!ended" :plan="plan" :day="day" />
     <CorrectEntry v-if="correcting" :fact="correcting" @close="correcting = null" />
   </div>
+  <main v-else-if="number" class="nobody">
+    <h1>{{ number }}</h1>
+    <p>{{ t('longGone') }}</p>
+  </main>
   <main v-else class="nobody">
     <h1>{{ t('nobodyByThatNumber') }}</h1>
     <p>

@@ -5,6 +5,7 @@ import { shallowRef } from 'vue'
 import { useRouter } from 'vue-router'
 import AppDialog from '../app/AppDialog.vue'
 import { terms } from '../words/terms.ts'
+import LongGone from './LongGone.vue'
 import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
 import { useFindable } from './useFindable.ts'
@@ -59,6 +60,7 @@ function openNearest(): void {
         </div>
       </template>
     </AutoComplete>
+    <LongGone />
   </AppDialog>
 </template>
 

@@ -32,6 +32,7 @@ import { marksOf, sayMarks } from '../walk/marks.ts'
 import type { Findable } from './search.ts'
 import { findResidents } from './search.ts'
 import ListActions from './ListActions.vue'
+import LongGone from './LongGone.vue'
 import type { GroupName } from './rowGroups.ts'
 import { inGroups, useRowGroups } from './rowGroups.ts'
 import { useFindable } from './useFindable.ts'
@@ -218,6 +219,7 @@ const table = useTemplateRef<{ exportCSV: () => void }>('table')
         :placeholder="t('noGroups')"
       />
       <p class="quiet" role="status">{{ t('of', { count: rows.length, count2: everyone.length }) }}</p>
+      <LongGone />
       <MultiSelect
         v-model="shown"
         class="no-print"

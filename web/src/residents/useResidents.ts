@@ -86,7 +86,12 @@ export const useResidents = defineStore('residents', () => {
   }
 
   function nameOf(residentId: string): string {
-    return site.residents.get(residentId)?.name ?? ''
+    const known = site.residents.get(residentId)
+    if (known) return known.name
+    const number = site.site?.numbers[residentId]
+    // Long gone: by its number, until its name is here.
+    if (number !== undefined) record.need(residentId)
+    return number ?? ''
   }
 
   /** Animals in a colony: as last counted, else as it was put on record. */

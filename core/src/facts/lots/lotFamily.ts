@@ -11,5 +11,6 @@ export const lotFamily = {
   state: LotState,
   empty: emptyLot,
   readBy: EVERYONE,
+  isOpen: ({ disposed }: LotState) => disposed === null,
   hears: { eaten: withGiven, offered: withGiven, cameOutOf: withGiven },
 }

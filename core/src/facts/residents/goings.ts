@@ -1,10 +1,13 @@
+import type { Ended } from './ended.ts'
 import type { Going } from './stayState.ts'
 
 /** How many goings are remembered that nothing is open of. */
 const CLOSED_KEPT = 6
 
 /** Whether something of it still has to be spoken of: a body, what it died of, when it comes back. */
-export function isOpenGoing({ disposal, postMortem, dueBack, returnedOn }: Going): boolean {
+export function isOpenGoing(gone: Ended | Going): boolean {
+  const { disposal, postMortem, dueBack } = gone
+  const returnedOn = 'returnedOn' in gone ? gone.returnedOn : undefined
   return (
     disposal === 'notYet' || postMortem?.found === null || (dueBack !== undefined && returnedOn === undefined)
   )

@@ -1,5 +1,6 @@
 import { withEvidence } from '../evidence/withEvidence.ts'
 import { EVERYONE } from '../people/role.ts'
+import { isOpenResident } from './isOpenResident.ts'
 import { RESIDENT_KINDS } from './residentKinds.ts'
 import { emptyResident, ResidentState } from './residentState.ts'
 
@@ -9,4 +10,5 @@ export const residentFamily = {
   state: ResidentState,
   empty: emptyResident,
   readBy: EVERYONE,
+  isOpen: isOpenResident,
 }

@@ -21,6 +21,9 @@ export interface Family<S extends Folded> {
   state: z.ZodMiniType<S>
   empty: () => S
   readBy: readonly Role[]
+  /** Whether something of a subject may still come to pass, or is still to be seen to: what is closed is handed to a
+   * screen only for a while, and then when it is asked for. Without it every subject stays open. */
+  isOpen?: (state: S) => boolean
   /** What it hears of facts about others that touch one of its subjects, by how they do: folded like its own. */
   hears?: Readonly<Record<string, (state: S, fact: Happening<Touched>) => S>>
 }
@@ -91,6 +94,12 @@ const HEARS: ReadonlyMap<string, Hears> = new Map(
     ('hears' in made ? made.hears : {}) as unknown as Hears,
   ]),
 )
+
+/** Whether something of a subject may still come to pass, or is still to be seen to. */
+export function isOpen<F extends FamilyName>(family: F, state: StateOf<F>): boolean {
+  const made = FAMILIES[family] as unknown as Pick<Family<StateOf<F>>, 'isOpen'>
+  return made.isOpen?.(state) ?? true
+}
 
 /** How a family takes in that one of its subjects was touched by a fact about another; undefined where it does not ask
  * to hear of it. */

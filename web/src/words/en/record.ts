@@ -41,6 +41,7 @@ export default {
   leavesUndone: 'Not done meanwhile: {undone}',
   readingTheRecord: 'Reading the record …',
   nobodyByThatNumber: 'Nobody by that number',
+  longGone: 'Long gone from here. The record comes as soon as there is a link.',
   findSomebodyElse: 'Find somebody else',
   enclosure: 'Enclosure',
   enclosure2: 'Enclosure: {fit}',

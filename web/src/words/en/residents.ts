@@ -1,5 +1,6 @@
 export default {
   findAResident: 'Find a resident',
+  longGoneToo: 'Look among the {count} who are long gone, too',
   somebodyNew: 'Somebody new',
   lookAtBothSides: 'Look at both sides first: can we keep it, and is a place ready?',
   species: 'Species',
