@@ -65,6 +65,8 @@ export {
   hearerOf,
   isOpen,
   kindOf,
+  NEEDING,
+  neededBy,
 } from './facts/subjects/families.ts'
 export type { AmountUnit } from './facts/subjects/kind.ts'
 export { own } from './facts/subjects/own.ts'

@@ -499,4 +499,19 @@ describe('what is handed to a screen at its start', () => {
     await server.append([takenBack(left)])
     expect(await heldAt('open', long)).toContain(back)
   })
+
+  it('is whose old floor is still kept, and whose box still waits', async () => {
+    const [floorOf, boxOf, lot] = [await cameHere('Left a floor'), await cameHere('Left a box'), uuidv7()]
+    await server.append([
+      about(floorOf, 'died', { disposal: 'frozen' }),
+      about(lot, 'floorKept', { of: floorOf, at: 'Larder' }),
+      about(boxOf, 'died', { disposal: 'frozen' }),
+      about(enclosure(3), 'vacated', { resident: boxOf, leaves: 'toClean' }),
+    ])
+    const nowMs = Date.UTC(2026, 4, 1) + minute * 60_000 + long
+    const held = await toldSubjects(base.db, ['resident', 'lot', 'place'], { held: 'open', nowMs })
+    expect(held.map(({ id }) => id)).toEqual(expect.arrayContaining([floorOf, boxOf, lot]))
+    await server.append([about(lot, 'floorDisposed', {})])
+    expect(await heldAt('open', long)).not.toContain(floorOf)
+  })
 })

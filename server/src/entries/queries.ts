@@ -1,6 +1,7 @@
 import type { KeptEntry } from '@kobrin/contract'
 import type { EntryKind, FamilyName, PlaceState } from '@kobrin/core'
-import { FOLD_REVISION, isoDay, UNSAID_REVISION } from '@kobrin/core'
+import { FOLD_REVISION, isoDay, NEEDING, neededBy, UNSAID_REVISION } from '@kobrin/core'
+import type { SQL } from 'drizzle-orm'
 import { sql } from 'drizzle-orm'
 import type { Pool } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
@@ -96,25 +97,40 @@ export interface Asked {
   nowMs: number
 }
 
-/** Every subject about which something is on record, of the families that may be read. */
-export function toldSubjects(
+function rowsWhere(db: Database, families: readonly FamilyName[], which: SQL): Promise<SubjectRow[]> {
+  return rowsOf(
+    db,
+    sql`select id, family, version, up_to, state, revision from subject
+        where version > 0 and family in ${families}${which}`,
+  )
+}
+
+/** Those that are open or were written about lately, and whoever has to be at hand with them. */
+async function openRows(
+  db: Database,
+  families: readonly FamilyName[],
+  lately: string,
+): Promise<SubjectRow[]> {
+  const open = await rowsWhere(db, families, sql` and (closed_at is null or closed_at > ${lately})`)
+  const here = new Set(open.map(({ id }) => id))
+  const needed = open
+    .filter(({ family }) => NEEDING.includes(family))
+    .flatMap((row) => neededBy(row.family, believedIn(row)))
+    .filter((id) => !here.has(id))
+  if (needed.length === 0) return open
+  return [...open, ...(await rowsWhere(db, families, sql` and id in ${[...new Set(needed)]}`))]
+}
+
+/** Subjects about which something is on record, of the families that may be read. */
+export async function toldSubjects(
   db: Database,
   families: readonly FamilyName[],
   { of, held, nowMs }: Asked,
 ): Promise<SubjectRow[]> {
+  if (of) return of.length === 0 ? [] : rowsWhere(db, families, sql` and id in ${of}`)
   const lately = sqlInstant(new Date(nowMs - CLOSED_LATELY * 86_400_000).toISOString())
-  const some = of
-    ? sql` and id in ${of}`
-    : held === 'open'
-      ? sql` and (closed_at is null or closed_at > ${lately})`
-      : held === 'closed'
-        ? sql` and closed_at <= ${lately}`
-        : sql``
-  return rowsOf(
-    db,
-    sql`select id, family, version, up_to, state, revision from subject
-        where version > 0 and family in ${families}${some}`,
-  )
+  if (held === 'open') return openRows(db, families, lately)
+  return rowsWhere(db, families, held === 'closed' ? sql` and closed_at <= ${lately}` : sql``)
 }
 
 /** Boxes by their identity. */

@@ -61,8 +61,7 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
       // The head first: states may then be ahead of it, never behind, and each says how far it is.
       const head = sayBookmark(await headOf(db))
       const nowMs = now().getTime()
-      const asked = { of, held: query.held, nowMs }
-      const rows = of?.length === 0 ? [] : await toldSubjects(db, familiesFor(request), asked)
+      const rows = await toldSubjects(db, familiesFor(request), { of, held: query.held, nowMs })
       const told = await toldTo(db, revisionOf(request))
       return statesJson({ head, nowMs, told }, rows)
     })

@@ -13,7 +13,10 @@ export const useKeptFloors = defineStore('keptFloors', () => {
     const floors = new Map<string, KeptFloor[]>()
     for (const [lot, state] of record.lots) {
       const kept = keptFloor(lot, state)
-      if (kept) floors.set(kept.floor.of, [...(floors.get(kept.floor.of) ?? []), kept])
+      if (!kept) continue
+      const { of } = kept.floor
+      record.need(of)
+      floors.set(of, [...(floors.get(of) ?? []), kept])
     }
     return floors
   })

@@ -11,6 +11,8 @@ export const lotFamily = {
   state: LotState,
   empty: emptyLot,
   readBy: EVERYONE,
+  // Whose floor it is says how long it is kept.
+  needs: ({ floor }: LotState) => (floor ? [floor.of] : []),
   isOpen: ({ disposed }: LotState) => disposed === null,
   hears: { eaten: withGiven, offered: withGiven, cameOutOf: withGiven },
 }

@@ -11,4 +11,5 @@ export const placeFamily = {
   state: PlaceState,
   empty: emptyPlace,
   readBy: EVERYONE,
+  needs: ({ waits }: PlaceState) => (waits ? [waits.resident] : []),
 }

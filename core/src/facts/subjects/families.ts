@@ -24,6 +24,8 @@ export interface Family<S extends Folded> {
   /** Whether something of a subject may still come to pass, or is still to be seen to: what is closed is handed to a
    * screen only for a while, and then when it is asked for. Without it every subject stays open. */
   isOpen?: (state: S) => boolean
+  /** Subjects that have to be at hand with an open one, though they are closed themselves. */
+  needs?: (state: S) => readonly string[]
   /** What it hears of facts about others that touch one of its subjects, by how they do: folded like its own. */
   hears?: Readonly<Record<string, (state: S, fact: Happening<Touched>) => S>>
 }
@@ -99,6 +101,15 @@ const HEARS: ReadonlyMap<string, Hears> = new Map(
 export function isOpen<F extends FamilyName>(family: F, state: StateOf<F>): boolean {
   const made = FAMILIES[family] as unknown as Pick<Family<StateOf<F>>, 'isOpen'>
   return made.isOpen?.(state) ?? true
+}
+
+/** Families of which a subject may have need of others. */
+export const NEEDING: readonly FamilyName[] = FAMILY_NAMES.filter((family) => 'needs' in FAMILIES[family])
+
+/** Subjects that have to be at hand with an open one, though they are closed themselves. */
+export function neededBy<F extends FamilyName>(family: F, state: StateOf<F>): readonly string[] {
+  const made = FAMILIES[family] as unknown as Pick<Family<StateOf<F>>, 'needs'>
+  return made.needs?.(state) ?? []
 }
 
 /** How a family takes in that one of its subjects was touched by a fact about another; undefined where it does not ask
