@@ -1,15 +1,20 @@
-import type { Entry, FamilyName, LotState, PlaceState, Readings, Register, ResidentState } from '@kobrin/core'
-import { emptyLot, emptyPlace, emptyResident } from '@kobrin/core'
-import { shallowReactive } from 'vue'
+import type { Entry, FamilyName, Register, StateOf } from '@kobrin/core'
 import { newVersion } from '../kept/newVersion.ts'
+import { lotsHere } from '../lots/lotsHere.ts'
+import { placesHere } from '../places/placesHere.ts'
+import { residentsHere } from '../residents/residentsHere.ts'
 import type { AnyState } from './ledger.ts'
 import { createLedger } from './ledger.ts'
 import type * as Writing from './writing.ts'
 
-const NOBODY = emptyResident()
-const NOWHERE = emptyPlace()
-const NOTHING = emptyLot()
-const EMPTY: Record<FamilyName, AnyState> = { resident: NOBODY, place: NOWHERE, lot: NOTHING }
+/** What is kept of a family on this device, and what of it is shown. */
+interface FamilyHere<S> {
+  /** Of a subject about which nothing is on record. */
+  empty: S
+  believe: (subject: string, state: S) => void
+  shown: object
+}
+type FamiliesHere = { [F in FamilyName]: FamilyHere<StateOf<F>> }
 
 interface BeliefsOptions {
   /** What folds entries; only there once something was written or heard. */
@@ -22,23 +27,15 @@ interface BeliefsOptions {
   onEchoed: (subject: string, isSure: boolean) => void
 }
 
-/** What this device believes about every resident, place and lot: the server's folds, and what was made
- * or heard since. */
+/** What this device believes about every subject: the server's folds, and what was made or heard since. A family
+ * costs its line in `families`. */
 export function createBeliefs({ folding, onRegister, onEchoed }: BeliefsOptions) {
-  /** Old floors that are kept, by lot. */
-  const lots = shallowReactive(new Map<string, LotState>())
-  /** Places that wait for something, by enclosure. */
-  const waitingPlaces = shallowReactive(new Map<string, NonNullable<PlaceState['waits']>>())
-
-  /** What was last read, by enclosure. */
-  const readings = shallowReactive(new Map<string, Readings>())
-
-  function putPlace(place: string, { waits, readings: read }: PlaceState): void {
-    if (read) readings.set(place, read)
-    else readings.delete(place)
-    if (waits) waitingPlaces.set(place, waits)
-    else waitingPlaces.delete(place)
-  }
+  const families = {
+    resident: residentsHere(onRegister),
+    place: placesHere(),
+    lot: lotsHere(),
+  } satisfies FamiliesHere
+  const hereOf = (family: FamilyName) => families[family] as FamilyHere<AnyState>
 
   const ledger = createLedger({
     carryOn: (base, since) => {
@@ -46,25 +43,25 @@ export function createBeliefs({ folding, onRegister, onEchoed }: BeliefsOptions)
       // What a newer version believes of it, only the server can tell.
       return newVersion.isOlder() ? { ...carried, complete: false } : carried
     },
-    emptyOf: (family) => EMPTY[family],
+    emptyOf: (family) => hereOf(family).empty,
     familyOf: (entry) => (folding().isAmendment(entry) ? null : (folding().familyOf(entry.kind) ?? null)),
     begins: (entry) => !folding().isAmendment(entry) && folding().founds(entry),
     echoesIn: (entries) => folding().effectiveFacts(entries).flatMap(folding().echoesOf),
     onEchoed,
-    onBelieved(subject, family, state) {
-      if (family === 'resident') onRegister(subject, (state as ResidentState).register)
-      if (family === 'lot') lots.set(subject, state as LotState)
-      if (family === 'place') putPlace(subject, state as PlaceState)
-    },
+    onBelieved: (subject, family, state) => hereOf(family).believe(subject, state),
   })
+
+  /** What is believed of a subject of a family. */
+  function stateIn<F extends FamilyName>(family: F, subject: string): StateOf<F> {
+    return (ledger.stateOf(subject) ?? families[family].empty) as StateOf<F>
+  }
 
   return {
     ledger,
-    lots,
-    waitingPlaces,
-    readings,
-    stateOf: (residentId: string) => (ledger.stateOf(residentId) ?? NOBODY) as ResidentState,
-    placeState: (placeId: string) => (ledger.stateOf(placeId) ?? NOWHERE) as PlaceState,
+    ...families.lot.shown,
+    ...families.place.shown,
+    stateOf: (residentId: string) => stateIn('resident', residentId),
+    placeState: (placeId: string) => stateIn('place', placeId),
     recent: (subject: string): readonly Entry[] => ledger.recent(subject),
   }
 }
