@@ -14,6 +14,8 @@ import { choicesOf } from '../fields/choicesOf.ts'
 import NumberField from '../fields/NumberField.vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
+import { kindHere } from '../kinds/kindsHere.ts'
+import { mended, toMend } from '../kinds/mended.ts'
 import { sayDoubt } from '../words/doubts.ts'
 import { words } from '../words/en.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -29,58 +31,15 @@ const teller = useTeller()
 
 const OUTCOMES = choicesOf<FeedOutcome>(words.outcome)
 
-/** The number of a fact that can be mended, and in what it is. */
-const NUMBERS: Readonly<Record<string, { field: string; unit: string }>> = {
-  weighed: { field: 'grams', unit: 'g' },
-  measured: { field: 'mm', unit: 'mm' },
-  fed: { field: 'count', unit: 'pieces' },
-}
-
-const form = reactive({
-  number: numberOf(fact),
-  text: fact.kind === 'noted' || fact.kind === 'observed' ? fact.payload.text : '',
-  outcome: (fact.kind === 'fed' ? fact.payload.outcome : 'taken') as FeedOutcome,
-  why: '',
-})
+const form = reactive({ ...toMend(fact), why: '' })
 const draft = useDraft(`correction ${fact.uid}`, form)
 const complaint = shallowRef('')
 const asked = shallowRef(false)
 
-const numberIn = computed(() => NUMBERS[fact.kind])
-const hasText = computed(() => fact.kind === 'noted' || fact.kind === 'observed')
-const editable = computed(() => numberIn.value !== undefined || hasText.value)
+const mends = computed(() => kindHere(fact.kind)?.mends)
+const numberIn = computed(() => mends.value?.number)
 
-function numberOf({ kind, payload }: Fact): number | null {
-  if (kind === 'weighed') return payload.grams
-  if (kind === 'measured') return payload.mm
-  return kind === 'fed' ? (payload.count ?? null) : null
-}
-
-/** The same fact with what was typed here. */
-function replacement(): Replacement | null {
-  const value = form.number
-  switch (fact.kind) {
-    case 'weighed':
-      return { kind: 'weighed', payload: { ...fact.payload, grams: value ?? NaN } }
-    case 'measured':
-      return { kind: 'measured', payload: { ...fact.payload, mm: value ?? NaN } }
-    case 'fed': {
-      const { count: _count, ...meal } = fact.payload
-      return {
-        kind: 'fed',
-        payload: { ...meal, outcome: form.outcome, ...(value !== null && { count: value }) },
-      }
-    }
-    case 'noted':
-      return { kind: 'noted', payload: { text: form.text } }
-    case 'observed':
-      return { kind: 'observed', payload: { ...fact.payload, text: form.text } }
-    default:
-      return null
-  }
-}
-
-const sends = () => ({ target: fact.uid, to: replacement(), why: form.why.trim() })
+const sends = () => ({ target: fact.uid, to: mended(fact, form), why: form.why.trim() })
 
 function doubted(to: Replacement): string {
   const resident = site.residents.get(fact.subject)
@@ -94,7 +53,7 @@ function doubted(to: Replacement): string {
 }
 
 function correct(): void {
-  const to = replacement()
+  const to = mended(fact, form)
   if (!to) return
   complaint.value = asked.value ? '' : doubted(to)
   asked.value = complaint.value !== ''
@@ -135,7 +94,7 @@ async function takeBack(): Promise<void> {
     </p>
     <SchemaForm :schema="Correction" :sends="sends" :complaint="complaint" :draft="draft" @keep="correct">
       <ChoiceField
-        v-if="fact.kind === 'fed'"
+        v-if="mends?.outcome"
         v-model="form.outcome"
         name="to.payload.outcome"
         :label="t('outcome')"
@@ -151,7 +110,7 @@ async function takeBack(): Promise<void> {
         @update:model-value="asked = false"
       />
       <TextField
-        v-if="hasText"
+        v-if="mends?.text"
         v-model="form.text"
         name="to.payload.text"
         :label="t('shouldRead')"
@@ -159,10 +118,10 @@ async function takeBack(): Promise<void> {
         maxlength="4000"
         autofocus
       />
-      <TextField v-model="form.why" name="why" :label="t('why')" maxlength="400" :autofocus="!editable" />
+      <TextField v-model="form.why" name="why" :label="t('why')" maxlength="400" :autofocus="!mends" />
       <template #buttons>
         <p class="row">
-          <Button v-if="editable" type="submit">{{ t('correctIt') }}</Button>
+          <Button v-if="mends" type="submit">{{ t('correctIt') }}</Button>
           <Button severity="secondary" @click="takeBack">{{ t('itDidNotHappen') }}</Button>
         </p>
       </template>

@@ -1,0 +1,83 @@
+import type { Payload } from '@kobrin/core'
+import { terms } from '../words/terms.ts'
+import { sayDate } from '../words/numbers.ts'
+import { sayAll } from '../words/sayAll.ts'
+import { t } from '../words/told.ts'
+import type { About, KindsHere } from './kind.ts'
+import { withWhy } from './kind.ts'
+
+function sayDeath(payload: Payload<'died'>, { today, who }: About): string {
+  const { count, why, foundBy, lastAlive, postMortem, disposal } = payload
+  let says = withWhy(count === undefined ? t('diedEntry') : t('someDied', { count }), why)
+  if (lastAlive !== undefined) says = t('lastSeenAlive', { says, date: sayDate(lastAlive, today) })
+  if (foundBy !== undefined) says = t('diedFoundBy', { says, name: who(foundBy) })
+  if (postMortem) says = t('askedToLookInto', { says })
+  return disposal === undefined ? says : `${says}. ${t('bodyEntry', { disposal: terms.disposal[disposal] })}`
+}
+
+function sayLeft({ count, why, to, as, dueBack }: Payload<'left'>, { today }: About): string {
+  const gone =
+    count === undefined
+      ? t('leftTo', { as: as === undefined ? t('leftEntry') : terms.leftAs[as], to })
+      : t('someLeftTo', { count, to })
+  const says = dueBack === undefined ? gone : t('backOn', { says: gone, date: sayDate(dueBack, today) })
+  return withWhy(says, why)
+}
+
+function sayDescribed({ origin, parents, marks, chip }: Payload<'described'>, { resident }: About): string {
+  const known = [
+    ...(origin === undefined ? [] : [terms.origin[origin]]),
+    ...(parents?.length ? [t('youngOf', { names: sayAll(parents.map(resident)) })] : []),
+    ...(chip === undefined ? [] : [t('chipNumber', { chip })]),
+    ...(marks === undefined ? [] : [marks]),
+  ]
+  return t('describedAs', { words: known.join('; ') })
+}
+
+function sayArrived({ source, how, of }: Payload<'arrived'>, { resident }: About): string {
+  if (of !== undefined) return t(`${how ?? 'brought'}HereOf`, { name: resident(of) })
+  return source ? t('arrivedFrom', { source }) : t('arrivedEntry')
+}
+
+/** Who came, what was said of it, where it went. */
+export const residents = {
+  registered: { says: ({ name }) => t('putOnRecord', { name }) },
+  described: { says: sayDescribed },
+  permitted: {
+    says: ({ number, until, withdrawn }, { today }) =>
+      withdrawn
+        ? t('permitWithdrawn', { number })
+        : until === null
+          ? t('permitted', { number })
+          : t('permittedUntil', { number, date: sayDate(until, today) }),
+  },
+  staged: { says: ({ stage, why }, { of, stageOf }) => t('stage', { stage: stageOf(of, stage), why }) },
+  schooled: {
+    says: ({ school, option, why }, { of, schoolOf }) =>
+      t('school', { school: schoolOf(of, school, option), why }),
+  },
+  photographed: { says: ({ note }) => withWhy(t('photographed'), note) },
+  expected: { says: ({ from }) => (from ? t('expectedFrom', { from }) : t('expected')) },
+  arrived: { says: sayArrived },
+  moved: {
+    says: ({ found, expected, why }) =>
+      withWhy(
+        found === undefined ? t('movedEntry') : t('movedFound', { found, expected: expected ?? found }),
+        why,
+      ),
+  },
+  merged: { says: ({ into, why }, { resident }) => withWhy(t('mergedEntry', { name: resident(into) }), why) },
+  companionDied: {
+    says: ({ companion }, { resident }) => t('companionDiedEntry', { name: resident(companion) }),
+  },
+  died: { says: sayDeath },
+  examined: {
+    says: ({ found, disposal }) =>
+      [
+        ...(found === undefined ? [] : [t('examinedEntry', { found })]),
+        ...(disposal === undefined ? [] : [t('bodyEntry', { disposal: terms.disposal[disposal] })]),
+      ].join('. '),
+  },
+  left: { says: sayLeft },
+  lost: { says: ({ why }) => withWhy(t('lostEntry'), why) },
+} satisfies KindsHere
