@@ -26,7 +26,7 @@ export default defineConfig({
           hookTimeout: 90_000,
         },
       },
-      { test: { name: 'cli', root: './cli', include: ['src/**/*.test.ts'], testTimeout: 60_000 } },
+      { test: { name: 'cli', root: './cli', include: ['src/**/*.test.ts'], testTimeout: 180_000 } },
       {
         plugins: [vue()],
         test: {

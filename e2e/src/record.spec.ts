@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto'
 import { readFile } from 'node:fs/promises'
 import { allHere } from './allHere.ts'
 import { rowsHere } from './foldsHere.ts'
@@ -304,4 +305,47 @@ test('a list is put into groups, weighed in a round, and left to the next shift 
     .getByRole('button', { name: /Take back/ })
     .click()
   await allSent()
+})
+
+test('who is long gone is not on every screen, and comes when somebody looks', async ({ keeper }) => {
+  const { page } = await keeper('lotte')
+  const id = randomUUID()
+  await page.evaluate(
+    async ({ id, uids }) => {
+      const read = async (url: string) => (await fetch(url)).json() as Promise<Record<string, never>>
+      const [{ now }, { me }, { sheets }] = await Promise.all([
+        read('/api/states?of=nobody'),
+        read('/api/session'),
+        read('/api/plan-book'),
+      ])
+      const { person } = me as { person: { id: string } }
+      const [sheet] = sheets as { id: string; stages: { id: string }[] }[]
+      const at = (minute: number) => new Date(Number(now) - 100 * 86_400_000 + minute * 60_000).toISOString()
+      const register = {
+        ...{ name: 'Old Halyard', sheet: sheet?.id, stage: sheet?.stages[0]?.id, count: null },
+        ...{ sex: 'unknown', hatchedOn: null, barrier: null, schools: {} },
+      }
+      const facts = [
+        { kind: 'registered', payload: register },
+        { kind: 'died', payload: { disposal: 'buried' } },
+      ]
+      const entries = facts.map((fact, index) => ({
+        ...fact,
+        ...{ uid: uids[index], subject: id, author: person.id, occurredAt: at(index) },
+      }))
+      const headers = { 'content-type': 'application/json' }
+      await fetch('/api/entries', { method: 'POST', headers, body: JSON.stringify({ entries }) })
+    },
+    { id, uids: [randomUUID(), randomUUID()] },
+  )
+  const later = await keeper('joss')
+  await later.page.keyboard.press('/')
+  await later.page.getByRole('combobox', { name: 'Name, number, species or place' }).fill('Old Halyard')
+  await expect(later.page.getByText('Nobody by that name, number, species or place.')).toBeVisible()
+  await later.page.getByRole('button', { name: /long gone/ }).click()
+  await later.page.getByRole('combobox', { name: 'Name, number, species or place' }).fill('Old Halyar')
+  await later.page.getByRole('option', { name: 'Old Halyard' }).click()
+  await expect(later.page.getByRole('heading', { name: 'Old Halyard' })).toBeVisible()
+  await later.page.reload()
+  await expect(later.page.getByRole('heading', { name: 'Old Halyard' })).toBeVisible()
 })
