@@ -312,7 +312,7 @@ test('who is long gone is not on every screen, and comes when somebody looks', a
   const id = randomUUID()
   await page.evaluate(
     async ({ id, uids }) => {
-      const read = async (url: string) => (await fetch(url)).json() as Promise<Record<string, never>>
+      const read = async (url: string) => (await fetch(url)).json() as Promise<Record<string, unknown>>
       const [{ now }, { me }, { sheets }] = await Promise.all([
         read('/api/states?of=nobody'),
         read('/api/session'),
