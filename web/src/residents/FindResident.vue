@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { AutoCompleteCompleteEvent, AutoCompleteOptionSelectEvent } from 'primevue/autocomplete'
 import AutoComplete from 'primevue/autocomplete'
-import { shallowRef } from 'vue'
+import { shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import AppDialog from '../app/AppDialog.vue'
 import { terms } from '../words/terms.ts'
@@ -23,6 +23,11 @@ function find({ query: asked }: AutoCompleteCompleteEvent): void {
   found.value = findResidents(asked, everyone.value).slice(0, SHOWN)
 }
 
+/** Whoever was asked for since may be whom somebody looks for. */
+watch(everyone, (all) => {
+  if (typeof query.value === 'string') found.value = findResidents(query.value, all).slice(0, SHOWN)
+})
+
 function open({ resident }: Findable): void {
   emit('close')
   void router.push({ name: 'record', params: { id: resident.id } })
@@ -37,6 +42,8 @@ function openNearest(): void {
 
 <template>
   <AppDialog :title="t('findAResident')" at="top" @close="emit('close')">
+    <!-- Above the field: what is found lies over all that is below it. -->
+    <LongGone />
     <AutoComplete
       v-model="query"
       :suggestions="found"
@@ -60,7 +67,6 @@ function openNearest(): void {
         </div>
       </template>
     </AutoComplete>
-    <LongGone />
   </AppDialog>
 </template>
 
