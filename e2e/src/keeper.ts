@@ -86,6 +86,11 @@ function keeperAt(page: Page): Keeper {
           .locator('.mark.due, .mark.late')
           .and(page.getByRole('img', { name: /^(?!Weigh|Measure|Read)/ })),
       })
+      // The shelf may only just be on its way.
+      await some
+        .first()
+        .waitFor({ timeout: 5_000 })
+        .catch(() => undefined)
       return some.locator('.tape').allTextContents()
     },
     allSent: () => expect(state).toHaveText('All sent', { timeout: 10_000 }),
