@@ -6,7 +6,6 @@ import { FOLD_REVISION, founds } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import type { Changing } from '../changes/changing.ts'
 import { changing } from '../changes/changing.ts'
-import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { rowsOf } from '../database/rowsOf.ts'
@@ -17,7 +16,7 @@ import type { PostingContext } from '../entries/posted.ts'
 import { checked, isReceipt } from '../entries/posted.ts'
 import type { Settled } from '../entries/settled.ts'
 import { registrationOf, settled } from '../entries/settled.ts'
-import { closedAtOf } from '../entries/storedFold.ts'
+import { closedAtText } from '../entries/storedFold.ts'
 import { judged, refusalOf } from '../entries/turn.ts'
 import type { Registration } from '../entries/writeTogether.ts'
 import { placeOfNumber } from '../entries/writeTogether.ts'
@@ -102,11 +101,6 @@ async function writeRegister(
       )
 }
 
-function closedAt(...fold: Parameters<typeof closedAtOf>): string | null {
-  const at = closedAtOf(...fold)
-  return at && sqlInstant(at)
-}
-
 async function writeFolds(
   tx: Transaction,
   ends: readonly Settled[],
@@ -118,7 +112,7 @@ async function writeFolds(
     (was ?? 0) + 1,
     sayBookmark(advanced(readBookmark(upTo) ?? {}, last)),
     JSON.stringify(state),
-    closedAt(family, state),
+    closedAtText(family, state),
     FOLD_REVISION,
   ])
   await insertRows(tx, 'insert into subject (id, family, version, up_to, state, closed_at, revision)', rows, {

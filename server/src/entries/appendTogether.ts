@@ -11,7 +11,7 @@ import type { Lease } from '../streams/ownStream.ts'
 import type { FoldMemory } from './foldMemory.ts'
 import { foldsOf, knowledgeOf } from './knowledge.ts'
 import { registrationOf, settled } from './settled.ts'
-import { closedAtOf } from './storedFold.ts'
+import { closedAtText } from './storedFold.ts'
 import { judged, refusalOf } from './turn.ts'
 import type { Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
@@ -93,7 +93,7 @@ async function attempted(
       folds: ends.map(({ turn, state }) => ({
         ...turn,
         text: JSON.stringify(state),
-        closedAt: closedAtOf(turn.family, state),
+        closedAt: closedAtText(turn.family, state),
       })),
       touches: ends.flatMap(({ touches }) => touches),
       retouched: ends.flatMap(({ retouched }) => retouched),

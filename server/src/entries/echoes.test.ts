@@ -7,7 +7,7 @@ import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { entryBy, smallSite } from '../testing/smallSite.ts'
-import { feedAfter } from '../feed/rows.ts'
+import { screenFeedAfter } from '../feed/screenFeed.ts'
 import { headOf } from '../streams/ownStream.ts'
 import { subjectRows } from './queries.ts'
 import { rebuild } from './rebuild.ts'
@@ -132,7 +132,7 @@ describe('a lot that was fed from', () => {
     await server.append([one])
     const after = await headOf(base.db)
     await server.append([takenBack(one), fed(lot, 1)])
-    const rows = await feedAfter(base.db, after, 10)
+    const rows = await screenFeedAfter(base.db, after, 10)
     expect(rows.map(({ anew }) => anew)).toEqual([[lot], undefined])
   })
 })

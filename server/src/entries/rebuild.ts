@@ -1,13 +1,12 @@
 import { isDeepStrictEqual } from 'node:util'
 import { effectiveFacts, FOLD_REVISION, replay } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
-import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { echoesAbout, hearersOf } from './echoes.ts'
 import { historyOf } from './queries.ts'
 import type { StoredFold } from './storedFold.ts'
-import { closedAtOf, isOutdated } from './storedFold.ts'
+import { closedAtText, isOutdated } from './storedFold.ts'
 import { touch } from './tables.ts'
 import type { TouchRow } from './touchRows.ts'
 import { touchRows } from './touchRows.ts'
@@ -47,7 +46,6 @@ export async function rebuildOne(
   const echoes = await echoesAbout(tx, subject, row.family)
   const state = replay(row.family, history, echoes)
   const told = JSON.stringify(state)
-  const closedAt = closedAtOf(row.family, state)
   // What an earlier version folded differs for a reason, and is folded again by itself.
   const fields = isOutdated(row)
     ? [...(write ? ['revision'] : [])]
@@ -63,7 +61,7 @@ export async function rebuildOne(
   if (!write || fields.length === 0) return { entries: history.length, fields }
   await tx.execute(
     sql`update subject set state = ${told}, version = version + 1, revision = ${FOLD_REVISION},
-          closed_at = ${closedAt && sqlInstant(closedAt)}
+          closed_at = ${closedAtText(row.family, state)}
         where id = ${subject}`,
   )
   await tx.execute(sql`delete from touch where other = ${subject}`)

@@ -1,5 +1,6 @@
 import type { FamilyName, PlaceState, StateOf } from '@kobrin/core'
 import { asRevision3, FOLD_REVISION, fromRevision3, isOpen, placeOf } from '@kobrin/core'
+import { sqlInstant } from '../database/columns.ts'
 import type { AnyState } from './foldMemory.ts'
 
 /** A fold as it lies in the database. */
@@ -13,6 +14,12 @@ export interface StoredFold {
  * open. */
 export function closedAtOf(family: FamilyName, state: AnyState): string | null {
   return isOpen(family, state) ? null : (state.cursor?.at ?? null)
+}
+
+/** The same as it is written in a statement. */
+export function closedAtText(family: FamilyName, state: AnyState): string | null {
+  const at = closedAtOf(family, state)
+  return at && sqlInstant(at)
 }
 
 /** Whether it was folded by an earlier version, which believed less or otherwise. */

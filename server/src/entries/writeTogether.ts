@@ -25,6 +25,7 @@ export interface Writing {
   entries: readonly { entry: Entry; family: FamilyName }[]
   folds: readonly (Pick<Turn, 'subject' | 'family' | 'was' | 'upTo'> & {
     text: string
+    /** As it is written. */
     closedAt: string | null
   })[]
   touches: readonly TouchRow[]
@@ -200,7 +201,7 @@ function foldValues(begun: Foldings, turned: Foldings, stream: number): Value[] 
       family,
       openUpTo(upTo, stream),
       text,
-      closedAt && sqlInstant(closedAt),
+      closedAt,
     ]),
     ...turned.flatMap(({ subject, family, was, upTo, text, closedAt }) => [
       subject,
@@ -208,7 +209,7 @@ function foldValues(begun: Foldings, turned: Foldings, stream: number): Value[] 
       (was ?? 0) + 1,
       openUpTo(upTo, stream),
       text,
-      closedAt && sqlInstant(closedAt),
+      closedAt,
     ]),
   ]
 }

@@ -2,8 +2,8 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import type { Bookmark } from '@kobrin/contract'
 import { advanced } from '@kobrin/contract'
 import type { Database } from '../database/connect.ts'
-import type { FeedRow } from './rows.ts'
-import { feedAfter } from './rows.ts'
+import type { ScreenRow } from './screenFeed.ts'
+import { screenFeedAfter } from './screenFeed.ts'
 
 const PAGE = 500
 /** How often to look for what another server kept. */
@@ -11,7 +11,7 @@ const POLL_MS = 500
 /** What is kept meanwhile is read together: nobody notices, and a storm of entries costs few reads. */
 const GATHER_MS = 20
 
-export type Listener = (rows: readonly FeedRow[]) => void
+export type Listener = (rows: readonly ScreenRow[]) => void
 
 export interface Hub {
   /** Something was kept here: look now. */
@@ -33,7 +33,7 @@ export function createHub(db: Database, startAt: Bookmark, onError: (error: unkn
   async function read(): Promise<void> {
     while (awake && !closed) {
       awake = false
-      const rows = await feedAfter(db, at, PAGE)
+      const rows = await screenFeedAfter(db, at, PAGE)
       if (rows.length === 0) continue
       at = rows.reduce(advanced, at)
       for (const listener of listeners) listener(rows)

@@ -4,8 +4,8 @@ import type { Bookmark } from '@kobrin/contract'
 import { advanced, isPast, sayBookmark } from '@kobrin/contract'
 import type { FamilyName } from '@kobrin/core'
 import type { Database } from '../database/connect.ts'
-import type { FeedRow } from './rows.ts'
-import { feedAfter } from './rows.ts'
+import type { ScreenRow } from './screenFeed.ts'
+import { screenFeedAfter } from './screenFeed.ts'
 
 /** Rows written at once: what a reader that does not read can hold of our memory. */
 const PAGE = 64
@@ -23,7 +23,7 @@ export interface Reader {
   /** Reads what it has not seen from the database and is then kept up by `hear`. */
   catchUp: () => Promise<void>
   /** What was just kept. A reader that is behind, or does not read, finds it when it catches up. */
-  hear: (rows: readonly FeedRow[]) => void
+  hear: (rows: readonly ScreenRow[]) => void
   /** Says something that is not of the feed. */
   say: (text: string) => void
   end: () => void
@@ -31,7 +31,7 @@ export interface Reader {
   stuckSince: () => number | null
 }
 
-function eventOf(row: FeedRow, bookmark: Bookmark): string {
+function eventOf(row: ScreenRow, bookmark: Bookmark): string {
   const event = row.of === 'change' ? 'event: change\n' : ''
   const anew = row.anew ? `event: anew\ndata: ${JSON.stringify(row.anew)}\n\n` : ''
   return `${event}id: ${sayBookmark(bookmark)}\ndata: ${row.told}\n\n${anew}`
@@ -46,7 +46,7 @@ export function createReader({ db, out, families, hidden, after }: ReaderOptions
   const isGone = () => out.destroyed || out.writableEnded
 
   /** False when it has to be waited for. */
-  function write(rows: readonly FeedRow[]): boolean {
+  function write(rows: readonly ScreenRow[]): boolean {
     const events: string[] = []
     for (const row of rows) {
       if (isPast(read, row)) continue
@@ -73,9 +73,9 @@ export function createReader({ db, out, families, hidden, after }: ReaderOptions
     while (!isGone() && behind) {
       behind = false
       for (
-        let rows = await feedAfter(db, read, PAGE);
+        let rows = await screenFeedAfter(db, read, PAGE);
         rows.length > 0;
-        rows = await feedAfter(db, read, PAGE)
+        rows = await screenFeedAfter(db, read, PAGE)
       ) {
         if (!write(rows)) await drained()
         if (isGone()) return

@@ -1,11 +1,10 @@
 import type { Bookmark } from '@kobrin/contract'
-import type { Amendment, FamilyName } from '@kobrin/core'
+import type { FamilyName } from '@kobrin/core'
 import type { SQL } from 'drizzle-orm'
 import { sql } from 'drizzle-orm'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import { ENTRY_JSON, KIND } from '../entries/rows.ts'
-import { hearersOfAmended } from './amended.ts'
 import { headOf } from '../streams/ownStream.ts'
 
 /** A row of the feed: an entry, or a change of what people edit. */
@@ -15,10 +14,10 @@ export interface FeedRow {
   of: FamilyName | 'change'
   /** Of an entry. A correction is of the kind that it corrects to. */
   kind: string
+  /** Whether it amends another, 1 or 0. */
+  amends: number
   /** What it says as JSON text, ready to be sent. */
   told: string
-  /** Other subjects that may have heard of what it amends, and are to be asked for. */
-  anew?: readonly string[]
 }
 
 const CHANGE_JSON = `concat('{"stream":', stream, ',"seq":', seq, ',"what":', what, '}')`
@@ -41,20 +40,14 @@ export async function feedAfter(
     return seq > from ? [[Number(stream), from]] : []
   })
   if (places.length === 0) return []
-  const rows = await rowsOf<FeedRow & { isAmendment: number }>(
+  return rowsOf(
     db,
     sql`(select stream, seq, family as 'of', ${sql.raw(KIND)} as kind, ${sql.raw(ENTRY_JSON)} as told,
-           kind in ('corrected', 'retracted') as isAmendment
+           kind in ('corrected', 'retracted') as amends
          from entry where ${afterEach(places)} order by stream, seq limit ${limit})
         union all
         (select stream, seq, 'change', '', ${sql.raw(CHANGE_JSON)}, 0 from \`change\` where ${afterEach(places)}
          order by stream, seq limit ${limit})
         order by stream, seq limit ${limit}`,
   )
-  const amendments = rows.flatMap((row) => (row.isAmendment ? [JSON.parse(row.told) as Amendment] : []))
-  const anew = await hearersOfAmended(db, amendments)
-  return rows.map(({ isAmendment, ...row }) => {
-    const heard = isAmendment ? anew((JSON.parse(row.told) as Amendment).uid) : []
-    return heard.length > 0 ? { ...row, anew: heard } : row
-  })
 }

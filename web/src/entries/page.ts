@@ -1,5 +1,6 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
 import type { Echo, Entry } from '@kobrin/core'
+import { isEcho } from '@kobrin/core'
 import type { AnyState } from './ledger.ts'
 
 /** What is known here of one subject. */
@@ -22,7 +23,7 @@ export function isKept<E extends Entry | Echo>(entry: E): entry is E & Pick<Kept
 
 /** An entry about the subject itself. */
 export function isOwn(one: Entry | Echo): one is Entry {
-  return one.kind !== 'touchedBy'
+  return !isEcho(one)
 }
 
 /** So much came since the fold that it is to be asked for anew. */

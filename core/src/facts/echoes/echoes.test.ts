@@ -10,7 +10,8 @@ import { continueFrom } from '../fold/continueFrom.ts'
 import { emptyState, replay } from '../fold/replay.ts'
 import type { LotState } from '../lots/lotState.ts'
 import type { Echo } from './echo.ts'
-import { echoesOf, isEcho } from './echo.ts'
+import { isEcho } from './echo.ts'
+import { echoesOf } from './echoesOf.ts'
 
 const LOT = uidOf(0x10_7000)
 

@@ -1,5 +1,6 @@
 import type { Echo } from '../echoes/echo.ts'
 import { isEcho } from '../echoes/echo.ts'
+import { inOrder } from '../echoes/inOrder.ts'
 import { effectiveFacts } from '../entries/effectiveFacts.ts'
 import type { Entry } from '../entries/entry.ts'
 import { isAmendment } from '../entries/isAmendment.ts'
@@ -22,13 +23,6 @@ function changesPlace(fact: Fact | Echo): boolean {
   return !isEcho(fact) && touchesOf(fact).some(({ family }) => family === 'place')
 }
 
-/** The facts that count, and what facts about others say, in their order. */
-function inOrder(entries: readonly Entry[], echoes: readonly Echo[]): (Fact | Echo)[] {
-  const facts = effectiveFacts(entries)
-  if (echoes.length === 0) return facts
-  return [...facts, ...echoes].sort((a, b) => compareCursors(cursorOf(a), cursorOf(b)))
-}
-
 /** What a fold and the entries after it say together. An entry that happened before the newest of the
  * fold is folded all the same, in its order among the others that are new: what was just entered must not
  * vanish, and undoes nothing that rests on a later fact. A move is not, nor is an amendment of something
@@ -40,7 +34,7 @@ export function continueFrom<S extends Folded>(base: S, since: readonly (Entry |
     (entry) => isKnown(entry) && (!isAmendment(entry) || known.has(entry.payload.target)),
   )
   let state = base
-  for (const fact of inOrder(entries, since.filter(isEcho))) {
+  for (const fact of inOrder(effectiveFacts(entries), since.filter(isEcho))) {
     const late = base.cursor !== null && compareCursors(cursorOf(fact), base.cursor) <= 0
     if (late) complete = false
     if (late && changesPlace(fact)) continue

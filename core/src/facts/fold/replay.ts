@@ -1,7 +1,7 @@
 import type { Echo } from '../echoes/echo.ts'
+import { inOrder } from '../echoes/inOrder.ts'
 import { effectiveFacts } from '../entries/effectiveFacts.ts'
 import type { Entry } from '../entries/entry.ts'
-import { compareCursors, cursorOf } from '../entries/order.ts'
 import type { FamilyName, StateOf } from '../subjects/families.ts'
 import { FAMILIES } from '../subjects/families.ts'
 import { reduce } from './reduce.ts'
@@ -18,10 +18,5 @@ export function replay<F extends FamilyName>(
   entries: readonly Entry[],
   echoes: readonly Echo[] = [],
 ): StateOf<F> {
-  const facts = effectiveFacts(entries)
-  const all =
-    echoes.length === 0
-      ? facts
-      : [...facts, ...echoes].sort((a, b) => compareCursors(cursorOf(a), cursorOf(b)))
-  return all.reduce(reduce<StateOf<F>>, emptyState(family))
+  return inOrder(effectiveFacts(entries), echoes).reduce(reduce<StateOf<F>>, emptyState(family))
 }

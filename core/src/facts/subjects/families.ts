@@ -87,44 +87,45 @@ export function kindNamed(name: string): AnyKind | undefined {
   return KINDS.get(name)
 }
 
-type Hears = Readonly<Record<string, (state: Folded, fact: Happening<Touched>) => Folded>>
-
-// A family hears with states of its own only: whoever asks has one of it in hand.
-const HEARS: ReadonlyMap<string, Hears> = new Map(
-  Object.entries(FAMILIES).map(([family, made]) => [
-    family,
-    ('hears' in made ? made.hears : {}) as unknown as Hears,
-  ]),
-)
+/** A family by its name, for states of its own. */
+function familyNamed<F extends FamilyName>(family: F): Family<StateOf<F>> {
+  return FAMILIES[family] as unknown as Family<StateOf<F>>
+}
 
 /** Whether something of a subject may still come to pass, or is still to be seen to. */
 export function isOpen<F extends FamilyName>(family: F, state: StateOf<F>): boolean {
-  const made = FAMILIES[family] as unknown as Pick<Family<StateOf<F>>, 'isOpen'>
-  return made.isOpen?.(state) ?? true
+  return familyNamed(family).isOpen?.(state) ?? true
 }
 
 /** Families of which a subject may have need of others. */
-export const NEEDING: readonly FamilyName[] = FAMILY_NAMES.filter((family) => 'needs' in FAMILIES[family])
+export const NEEDING: readonly FamilyName[] = FAMILY_NAMES.filter((family) => familyNamed(family).needs)
 
 /** Subjects that have to be at hand with an open one, though they are closed themselves. */
 export function neededBy<F extends FamilyName>(family: F, state: StateOf<F>): readonly string[] {
-  const made = FAMILIES[family] as unknown as Pick<Family<StateOf<F>>, 'needs'>
-  return made.needs?.(state) ?? []
+  return familyNamed(family).needs?.(state) ?? []
 }
+
+type Hearer = (state: Folded, fact: Happening<Touched>) => Folded
+
+// Whoever asks for one has a state of the family in hand.
+const HEARERS: ReadonlyMap<string, Hearer> = new Map(
+  FAMILY_NAMES.flatMap((family) =>
+    Object.entries(familyNamed(family).hears ?? {}).map(([how, hear]) => [
+      `${family} ${how}`,
+      hear as unknown as Hearer,
+    ]),
+  ),
+)
 
 /** How a family takes in that one of its subjects was touched by a fact about another; undefined where it does not ask
  * to hear of it. */
-export function hearerOf(
-  family: string,
-  how: string,
-): ((state: Folded, fact: Happening<Touched>) => Folded) | undefined {
-  const hears = HEARS.get(family)
-  return hears && Object.hasOwn(hears, how) ? hears[how] : undefined
+export function hearerOf(family: string, how: string): Hearer | undefined {
+  return HEARERS.get(`${family} ${how}`)
 }
 
 /** Every way to be touched that some family hears of. */
 export const HEARD: readonly string[] = [
-  ...new Set([...HEARS.values()].flatMap((hears) => Object.keys(hears))),
+  ...new Set(FAMILY_NAMES.flatMap((family) => Object.keys(familyNamed(family).hears ?? {}))),
 ]
 
 /** The family of subjects that a kind of entry is about; undefined for a kind that is not known here. */

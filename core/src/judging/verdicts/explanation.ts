@@ -9,20 +9,7 @@ import { shedDays } from '../../facts/skin/skinState.ts'
 import type { Day } from '../../basics/time/day.ts'
 import { isInSeason, turned } from '../../basics/time/season.ts'
 import type { Evidence } from './evidence.ts'
-
-/** What explains that somebody eats nothing, loses weight or is not seen. */
-export type ExplainedBy =
-  HoldKind | 'ecdysis' | 'ecdysisLikely' | 'laid' | 'moved' | 'season' | 'spurt' | 'heat' | 'cold'
-
-export interface Explanation {
-  by: ExplainedBy
-  since: Day
-  /** The last day it speaks of. */
-  until: Day
-  /** The share of the weight that may be lost while it lasts. */
-  allows: number
-  because: Reason[]
-}
+import type { ExplainedBy, Explanation } from './explainedBy.ts'
 
 /** A tenth lost in a fast is too much, whatever explains the fast. */
 const FAST = 0.1
@@ -131,9 +118,6 @@ function ofClimate(evidence: Evidence): Explanation[] {
     return [explanation(what.high ? 'heat' : 'cold', read.day, read.day + AFTER_READING, because)]
   })
 }
-
-/** Looked up by the verdicts that need them: most days none does. */
-export type Explanations = () => readonly Explanation[]
 
 /** Everything on record that may explain a fast or a loss of the last months, on the day it is judged. */
 export function explanationsOf(evidence: Evidence): Explanation[] {
