@@ -3,6 +3,8 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { KeptEntry } from '@kobrin/contract'
+import { REVISION_HEADER } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import type { House } from '@kobrin/server'
 import { allHere } from './allHere.ts'
 import type { Keeper } from './keeper.ts'
@@ -62,9 +64,10 @@ async function waitingIn(keeper: Keeper): Promise<number> {
   return now
 }
 
-/** What was entered on a day, by whom. */
+/** What was entered on a day, by whom: as a page of today is told it, for an older one would not know every kind. */
 async function enteredOn({ page }: Keeper, day: number): Promise<KeptEntry[]> {
-  const answer = await page.request.get(`/api/days/${day}/entries`)
+  const headers = { [REVISION_HEADER]: String(FOLD_REVISION) }
+  const answer = await page.request.get(`/api/days/${day}/entries`, { headers })
   return ((await answer.json()) as { entries: KeptEntry[] }).entries
 }
 

@@ -2,8 +2,17 @@ import { mkdir, mkdtemp, rm, writeFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
-import { addressOf, KeptEntries, OPENAPI_URL, readBookmark, EVERY_ROUTE, ROUTES } from '@kobrin/contract'
+import {
+  addressOf,
+  EVERY_ROUTE,
+  KeptEntries,
+  OPENAPI_URL,
+  readBookmark,
+  REVISION_HEADER,
+  ROUTES,
+} from '@kobrin/contract'
 import type { PlanBook, Site } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import type { FastifyInstance } from 'fastify'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
@@ -72,7 +81,11 @@ describe('health', () => {
 describe('the OpenAPI', () => {
   it('describes every route of the table with its answer', async () => {
     const response = await keeper.call({ method: 'GET', url: OPENAPI_URL })
-    const { paths } = response.json<{ paths: Record<string, Record<string, object>> }>()
+    const { paths, info } = response.json<{
+      paths: Record<string, Record<string, object>>
+      info: { description: string }
+    }>()
+    expect(info.description).toContain(`${REVISION_HEADER}: ${FOLD_REVISION}`)
     for (const { method, url } of Object.values(EVERY_ROUTE)) {
       const described = paths[url.replace(/:(\w+)/g, '{$1}')]
       expect(described, url).toHaveProperty(method.toLowerCase())

@@ -3,7 +3,8 @@ import cookie from '@fastify/cookie'
 import helmet from '@fastify/helmet'
 import swagger from '@fastify/swagger'
 import underPressure from '@fastify/under-pressure'
-import { ERRORS, OPENAPI_URL, ROUTES } from '@kobrin/contract'
+import { ERRORS, OPENAPI_URL, REVISION_HEADER, ROUTES } from '@kobrin/contract'
+import { FOLD_REVISION } from '@kobrin/core'
 import type { FastifyInstance, FastifyServerOptions } from 'fastify'
 import fastify from 'fastify'
 import { jsonSchemaTransform, serializerCompiler, validatorCompiler } from 'fastify-type-provider-zod'
@@ -132,7 +133,11 @@ async function protect(app: FastifyInstance): Promise<void> {
 async function documented(app: FastifyInstance): Promise<void> {
   await app.register(swagger, {
     openapi: {
-      info: { title: 'Kobrin', version: VERSION, description: 'The shared record of a collection.' },
+      info: {
+        title: 'Kobrin',
+        version: VERSION,
+        description: `The shared record of a collection. Say \`${REVISION_HEADER}: ${FOLD_REVISION}\` with every request: without it answers leave out the kinds of fact that pages of before would not know.`,
+      },
     },
     transform: jsonSchemaTransform,
   })
