@@ -17,7 +17,8 @@ import BayDrawing from './BayDrawing.vue'
 import BayPast from './BayPast.vue'
 import BoxFields from './BoxFields.vue'
 import OfficeTabs from './OfficeTabs.vue'
-import { copied, layoutOf, useBay } from './useBay.ts'
+import { layoutOf } from './furnishing.ts'
+import { copied, useBay } from './useBay.ts'
 import { t } from './words.ts'
 
 const { id } = defineProps<{ id: string }>()

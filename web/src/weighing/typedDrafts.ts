@@ -3,6 +3,9 @@ import type { BodyPart, Draft, Tub, WeightContext } from '@kobrin/core'
 /** What a question can be about, besides a part that was measured. */
 export const WEIGHT = 'weight'
 
+/** What was asked about: it is so, or it is kept and not believed. */
+export type Settled = 'so' | 'doubted'
+
 interface Typed {
   /** Without the tub. */
   grams: number | null
@@ -11,8 +14,7 @@ interface Typed {
   context: readonly WeightContext[]
   mm: ReadonlyMap<BodyPart, number | null | undefined>
   score: string
-  /** What was asked about: it is so, or it is kept and not believed. */
-  settled: ReadonlyMap<string, 'so' | 'doubted'>
+  settled: ReadonlyMap<string, Settled>
 }
 
 const SO = { confirmed: true } as const
