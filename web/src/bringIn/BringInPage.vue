@@ -13,7 +13,8 @@ import { useList } from './useList.ts'
 import { t } from './words.ts'
 
 const list = useList()
-const { file, guesses, columns, understood, oldLetters, complaint, progress, brought, wasRemembered } = list
+const { now, columns } = list
+const understood = computed(() => now.value.understood)
 
 const sums = computed(() => {
   const told = understood.value
@@ -55,38 +56,42 @@ function leaveAllOut(): void {
         custom-upload
         @uploader="take"
       />
-      <strong>{{ file }}</strong>
+      <strong>{{ now.file?.name }}</strong>
     </div>
-    <Wrong :says="complaint" />
-    <div v-if="progress !== null" class="row" role="status">
-      <span>{{ progress === 100 ? t('sendingIt') : t('reading') }}</span>
+    <Wrong :says="now.complaint" />
+    <div v-if="now.progress !== null" class="row" role="status">
+      <span>{{ now.progress === 100 ? t('sendingIt') : t('reading') }}</span>
       <ProgressBar
         class="bar"
-        :value="progress"
-        :mode="progress === 100 ? 'indeterminate' : 'determinate'"
+        :value="now.progress"
+        :mode="now.progress === 100 ? 'indeterminate' : 'determinate'"
         :aria-label="t('reading')"
       />
       <Button severity="secondary" @click="list.stop()">{{ t('stop') }}</Button>
     </div>
-    <section v-if="brought" class="block" role="status">
-      <template v-if="brought.refused.length === 0">
+    <div v-if="now.isStopped" class="row" role="status">
+      <span>{{ t('stopped') }}</span>
+      <Button severity="secondary" @click="list.takeUp()">{{ t('goOn') }}</Button>
+    </div>
+    <section v-if="now.brought" class="block" role="status">
+      <template v-if="now.brought.refused.length === 0">
         <p class="good">
-          {{ t('broughtIn', { count: brought.kept }) }} {{ t('wereKnown', { count: brought.known }) }}
+          {{ t('broughtIn', { count: now.brought.kept }) }} {{ t('wereKnown', { count: now.brought.known }) }}
         </p>
       </template>
       <template v-else>
         <p class="wrong">{{ t('refusedAll') }}</p>
         <ul>
-          <li v-for="one in brought.refused" :key="one.uid">{{ one.message }}</li>
+          <li v-for="one in now.brought.refused" :key="one.uid">{{ one.message }}</li>
         </ul>
       </template>
     </section>
-    <template v-else-if="guesses.length > 0">
+    <template v-else-if="now.guesses.length > 0">
       <section class="block">
         <h2>{{ t('columns') }}</h2>
-        <p v-if="wasRemembered" class="quiet">{{ t('remembered') }}</p>
-        <p v-if="oldLetters" class="ask">{{ t('oldLetters') }}</p>
-        <ColumnTable :model-value="columns" :guesses="guesses" />
+        <p v-if="now.wasRemembered" class="quiet">{{ t('remembered') }}</p>
+        <p v-if="now.oldLetters" class="ask">{{ t('oldLetters') }}</p>
+        <ColumnTable v-model="columns" :guesses="now.guesses" />
       </section>
       <section v-if="understood" class="block">
         <h2>{{ t('preview') }}</h2>
@@ -102,7 +107,7 @@ function leaveAllOut(): void {
           <FaultyRows :rows="understood.faulty" :columns="columns" @mend="list.mend" />
         </template>
         <div class="row">
-          <Button :disabled="!isReady || progress !== null" @click="list.bringIn()">{{
+          <Button :disabled="!isReady || now.progress !== null" @click="list.bringIn()">{{
             t('bringAllIn')
           }}</Button>
           <Button v-if="understood.faultyCount > 0" severity="secondary" @click="leaveAllOut">{{

@@ -23,8 +23,7 @@ const DATED: readonly ListColumn['meaning'][] = ['on', 'hatched', 'arrived']
 const NUMBERED: readonly ListColumn['meaning'][] = ['weight', 'size', 'amount']
 
 function say(at: number, part: Partial<ListColumn>): void {
-  const column = columns.value[at]
-  if (column) columns.value[at] = { ...column, ...part }
+  columns.value = columns.value.map((column, index) => (index === at ? { ...column, ...part } : column))
 }
 
 /** What is said anew of a column has to be readable at once. */

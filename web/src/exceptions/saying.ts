@@ -46,7 +46,8 @@ export type SayingEvent =
   | { type: 'typesAgain' }
   /** Turned away without saying anything; what was typed is there again on coming back. */
   | { type: 'turnedAway' }
-  | { type: 'said' }
+  /** It was said, or somebody else is looked at. */
+  | { type: 'leftOff' }
 
 /** What what is said is held against. */
 export interface Judges {
@@ -152,7 +153,7 @@ export function say(before: Saying, event: SayingEvent, judges: Judges): Turned 
       return { now: { ...before, question: null } }
     case 'turnedAway':
       return { now: turnedAway(before) }
-    case 'said':
+    case 'leftOff':
       return { now: nothingAsked }
   }
 }

@@ -15,8 +15,9 @@ import { unitHere } from '../words/measures.ts'
 import PaperCell from './PaperCell.vue'
 import { sayPlanned } from './saying.ts'
 import type { SheetRow } from './sheet.ts'
-import type { ExtraColumn } from './usePaperRound.ts'
-import { EXTRAS, usePaperRound } from './usePaperRound.ts'
+import type { ExtraColumn } from './typedSheet.ts'
+import { EXTRAS } from './typedSheet.ts'
+import { usePaperRound } from './usePaperRound.ts'
 import { t } from './words.ts'
 
 /** What was written on paper, typed in cell by cell. */

@@ -20,6 +20,9 @@ export default {
   preview: 'What it comes to',
   reading: 'Reading …',
   stop: 'Stop',
+  stopped:
+    'Stopped. What had arrived by then stays, and is not made twice when the list is brought in again.',
+  goOn: 'Go on with it',
   rowsTold: '{count} row | {count} rows',
   newcomersTold: '{count} newcomer | {count} newcomers',
   factsTold: '{count} fact | {count} facts',
