@@ -1,4 +1,15 @@
-import type { Draft, EntryKind, Severity } from '@kobrin/core'
+import type {
+  Draft,
+  DutyKind,
+  EntryKind,
+  KeptFloor,
+  Point,
+  ResidentDay,
+  ResidentState,
+  Severity,
+  SheetGroup,
+  Task,
+} from '@kobrin/core'
 import type { RouteLocationRaw } from 'vue-router'
 
 /** One thing a form wants to know. Values are kept as typed, so that nothing is lost when one is wrong. */
@@ -68,6 +79,23 @@ export interface Exception {
   ask: Ask
 }
 
+/** A resident something can be said of, as it is known now. */
+export interface ExceptionsFor {
+  residentId: string
+  group: SheetGroup
+  day: ResidentDay
+  today: number
+  state: ResidentState
+  /** Old floors of it that are kept. */
+  floors: readonly KeptFloor[]
+  lives: 'individual' | 'colony'
+  /** The box that stands empty once it is gone; null while others live in it. */
+  boxLeft: string | null
+  /** Where it lives, and what is read there. */
+  home: string | null
+  points: readonly Point[]
+}
+
 export function nothing(draft: Draft): Ask {
   return { type: 'nothing', draft }
 }
@@ -104,4 +132,9 @@ export function kindAsked(ask: Ask): EntryKind {
       return kindAsked(first.then)
     }
   }
+}
+
+/** The duty something is said about, where the plan has one. */
+export function taskFor(day: ResidentDay, does: DutyKind): Task | undefined {
+  return day.tasks.find(({ duty }) => duty.does === does)
 }

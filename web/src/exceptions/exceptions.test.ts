@@ -103,6 +103,18 @@ describe('what can be said besides "as planned"', () => {
     }
   })
 
+  it('each stands where a hand looks for it, under a name of its own', () => {
+    const ids = exceptionsOf().map(({ id }) => id)
+    expect(new Set(ids).size).toBe(ids.length)
+    expect(ids.slice(0, 3)).toEqual(['part', 'refused', 'refusedInSight'])
+    expect(ids.slice(-2)).toEqual(['someDied', 'gone'])
+  })
+
+  it('is only that it is here of somebody who is expected', () => {
+    const expected = entryOn(TODAY, { kind: 'expected', payload: { enclosure: UID } })
+    expect(exceptionsOf('snake', [expected]).map(({ id }) => id)).toEqual(['arrived'])
+  })
+
   it('has a key of its own for each, and the help names it', () => {
     const keys = exceptionsOf('snake', [
       entryOn(TODAY - 2, { kind: 'held', payload: { hold: 'gravid', reason: 'Felt' } }),

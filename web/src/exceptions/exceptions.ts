@@ -1,55 +1,45 @@
-import type { KeptFloor, Point, ResidentDay, ResidentState, SheetGroup } from '@kobrin/core'
-import { isComing, partsLeft } from '@kobrin/core'
-import type { Exception } from './ask.ts'
-import { arrivalException } from './arrivalException.ts'
-import { careExceptions } from './careExceptions.ts'
-import { feedingExceptions } from './feedingExceptions.ts'
-import { holdExceptions } from './holdExceptions.ts'
-import { countExceptions } from './countExceptions.ts'
-import { leavingExceptions } from './leavingExceptions.ts'
-import { readingException } from './readingException.ts'
-import { skinException } from './skinException.ts'
+import { kindHere, offeredBy } from '../kinds/kindsHere.ts'
+import type { Exception, ExceptionsFor } from './ask.ts'
 
-export interface ExceptionsFor {
-  residentId: string
-  group: SheetGroup
-  day: ResidentDay
-  today: number
-  state: ResidentState
-  /** Old floors of it that are kept. */
-  floors: readonly KeptFloor[]
-  lives: 'individual' | 'colony'
-  /** The box that stands empty once it is gone; null while others live in it. */
-  boxLeft: string | null
-  /** Where it lives, and what is read there. */
-  home: string | null
-  points: readonly Point[]
+/** In the order in which a hand looks for them; what is not named comes last. */
+const ORDER: readonly string[] = [
+  'part',
+  'refused',
+  'refusedInSight',
+  'left',
+  'notOffered',
+  'bowl',
+  'otherFood',
+  'weigh',
+  'skin',
+  'unseen',
+  'clean',
+  'dampen',
+  'water',
+  'droppings',
+  'measure',
+  'saw',
+  'note',
+  'reading',
+  'hold',
+  'lift',
+  'count',
+  'condition',
+  'floor',
+  'someDied',
+  'died',
+  'gone',
+]
+
+function placeOf({ id }: Exception): number {
+  const at = ORDER.indexOf(id)
+  return at === -1 ? ORDER.length : at
 }
 
 /** Everything that can be said about a resident besides "as planned", each on one key. */
-export function exceptionsFor({
-  residentId,
-  group,
-  day,
-  today,
-  state,
-  floors,
-  lives,
-  boxLeft,
-  home,
-  points,
-}: ExceptionsFor): Exception[] {
-  const { expected } = state.stay
-  if (isComing(state) && expected) return [arrivalException(residentId, expected.enclosure)]
-  const [weigh, ...care] = careExceptions(residentId, group, day)
-  return [
-    ...feedingExceptions(residentId, day),
-    ...(weigh ? [weigh] : []),
-    skinException(residentId, group, partsLeft(state.skin)),
-    ...care,
-    ...readingException({ residentId, home, points }),
-    ...holdExceptions(residentId, day, today),
-    ...countExceptions(residentId, floors),
-    ...leavingExceptions({ residentId, lives, state, today, boxLeft }),
-  ]
+export function exceptionsFor(one: ExceptionsFor): Exception[] {
+  // Until somebody who is expected is here, nothing else can be said of it.
+  const arrival = kindHere('arrived')?.offers?.(one) ?? []
+  if (arrival.length > 0) return [...arrival]
+  return offeredBy(one).sort((a, b) => placeOf(a) - placeOf(b))
 }

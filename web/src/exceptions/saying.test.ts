@@ -86,11 +86,7 @@ describe('saying something else', () => {
   it('asks where it is in doubt, and what was typed stays until it is settled', () => {
     const events = [chosen('weigh', WEIGH), { type: 'typed', typed: '600' } as const, submitted]
     const asked = said(DOUBTFUL, ...events)
-    expect([asked.now.question?.doubt, asked.now.typed, asked.done]).toEqual([
-      DOUBT,
-      '600',
-      [],
-    ])
+    expect([asked.now.question?.doubt, asked.now.typed, asked.done]).toEqual([DOUBT, '600', []])
     expect(said(DOUBTFUL, ...events, { type: 'insisted' }).done).toEqual([[{ grams: 600, confirmed: true }]])
     expect(said(DOUBTFUL, ...events, { type: 'tookInstead', value: 60 }).done).toEqual([[{ grams: 60 }]])
     expect(said(DOUBTFUL, ...events, { type: 'typesAgain' }, { type: 'insisted' }).done).toEqual([])

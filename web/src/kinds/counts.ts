@@ -1,6 +1,44 @@
+import type { Ask, ExceptionsFor } from '../exceptions/ask.ts'
+import { t as asks } from '../exceptions/words.ts'
 import { t } from '../words/told.ts'
 import type { KindsHere } from './kind.ts'
 import { withWhy } from './kind.ts'
+
+function counting({ residentId }: ExceptionsFor): Ask {
+  return {
+    type: 'form',
+    fields: [
+      {
+        name: 'count',
+        label: asks('counted'),
+        type: 'number',
+        unit: asks('animals'),
+        whole: true,
+        orNone: true,
+        value: '',
+        required: true,
+      },
+      {
+        name: 'expected',
+        label: asks('expected'),
+        type: 'number',
+        unit: asks('animals'),
+        whole: true,
+        orNone: true,
+        value: '',
+      },
+    ],
+    draft: ({ number }) => {
+      const expected = number('expected')
+      const count = number('count') ?? 0
+      return {
+        subject: residentId,
+        kind: 'counted',
+        payload: { count, ...(expected !== undefined && { expected }) },
+      }
+    },
+  }
+}
 
 /** How many there are. */
 export const counts = {
@@ -9,6 +47,7 @@ export const counts = {
       expected === undefined
         ? t('counted', { counted: count })
         : t('countedOf', { counted: count, expected }),
+    offers: (one) => [{ id: 'count', key: 'k', label: asks('counted'), ask: counting(one) }],
   },
   accounted: { says: ({ found, lost, why }) => t('missingFoundAgainGiven', { found, lost, why }) },
   gained: {

@@ -1,8 +1,24 @@
-import type { Payload } from '@kobrin/core'
+import type { BodyPart, Payload, SheetGroup } from '@kobrin/core'
+import type { Ask, ExceptionsFor } from '../exceptions/ask.ts'
+import { choice, taskFor } from '../exceptions/ask.ts'
+import { t as asks } from '../exceptions/words.ts'
 import { sayGrams, sayIn } from '../words/measures.ts'
 import { terms } from '../words/terms.ts'
 import { t } from '../words/told.ts'
 import type { KindsHere } from './kind.ts'
+
+const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPart[]>> = {
+  backboned: ['length', 'girth', 'headWidth', 'eyeGap'],
+  legged: ['length', 'legSpan', 'carapaceLength', 'abdomenLength', 'abdomenWidth'],
+  shelled: ['shellDiameter', 'length'],
+}
+
+/** What of an animal is measured, that which is measured first in front. */
+export function partsOf(group: SheetGroup): readonly BodyPart[] {
+  if (group === 'whipSpider') return ['whipLength', ...PARTS.legged]
+  if (group === 'snail' || group === 'tortoise') return PARTS.shelled
+  return ['snake', 'lizard', 'frog', 'salamander'].includes(group) ? PARTS.backboned : PARTS.legged
+}
 
 function sayWeighed({ grams, confirmed, doubted, context, tub }: Payload<'weighed'>): string {
   const weight = sayGrams(grams)
@@ -16,11 +32,45 @@ function sayWeighed({ grams, confirmed, doubted, context, tub }: Payload<'weighe
     : says
 }
 
+function weighing({ residentId, day }: ExceptionsFor): Ask {
+  const duty = taskFor(day, 'weigh')?.duty.id
+  return {
+    type: 'number',
+    label: asks('weight'),
+    unit: 'g',
+    draft: (grams) => ({ subject: residentId, kind: 'weighed', payload: { ...(duty && { duty }), grams } }),
+  }
+}
+
+function measuring({ residentId, group, day }: ExceptionsFor): Ask {
+  const duty = taskFor(day, 'measure')?.duty.id
+  return choice(
+    partsOf(group).map((part) => ({
+      label: terms.part[part],
+      then: {
+        type: 'number',
+        label: terms.part[part],
+        unit: 'mm',
+        draft: (mm) => ({
+          subject: residentId,
+          kind: 'measured',
+          payload: { ...(duty && { duty }), part, mm },
+        }),
+      },
+    })),
+  )
+}
+
 /** Weights and measures. */
 export const growth = {
-  weighed: { says: sayWeighed, mends: { number: { field: 'grams', unit: 'g' } } },
+  weighed: {
+    says: sayWeighed,
+    mends: { number: { field: 'grams', unit: 'g' } },
+    offers: (one) => [{ id: 'weigh', key: 'w', label: asks('weigh'), ask: weighing(one) }],
+  },
   measured: {
     says: ({ part, mm }) => t('partMm', { part: terms.part[part], mm: sayIn(mm, 'mm') }),
     mends: { number: { field: 'mm', unit: 'mm' } },
+    offers: (one) => [{ id: 'measure', key: 'm', label: asks('measure'), ask: measuring(one) }],
   },
 } satisfies KindsHere

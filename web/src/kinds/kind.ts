@@ -1,4 +1,5 @@
 import type { FactKind, Payload } from '@kobrin/core'
+import type { Exception, ExceptionsFor } from '../exceptions/ask.ts'
 import type { Teller } from '../words/reasons.ts'
 import { t } from '../words/told.ts'
 
@@ -23,6 +24,8 @@ export interface KindHere<K extends FactKind> {
   /** What it says, in one line. */
   says: (payload: Payload<K>, about: About) => string
   mends?: Mends
+  /** What can be said of a resident with it, besides "as planned". */
+  offers?: (one: ExceptionsFor) => readonly Exception[]
 }
 
 /** Kinds of one work. */

@@ -11,6 +11,7 @@ import { places } from './places.ts'
 import { residents } from './residents.ts'
 import { skin } from './skin.ts'
 import type { FactKind } from '@kobrin/core'
+import type { Exception, ExceptionsFor } from '../exceptions/ask.ts'
 import type { KindHere } from './kind.ts'
 
 /** Every kind of fact as it is shown, by the family it is about. The compiler asks for each. */
@@ -33,4 +34,9 @@ const KINDS: { [K in FactKind]: KindHere<K> } = {
 /** A kind as it is shown; undefined for one that only a newer version knows. */
 export function kindHere(kind: string): KindHere<never> | undefined {
   return Object.hasOwn(KINDS, kind) ? (KINDS[kind as FactKind] as unknown as KindHere<never>) : undefined
+}
+
+/** All that can be said of a resident besides "as planned". */
+export function offeredBy(one: ExceptionsFor): Exception[] {
+  return Object.values(KINDS).flatMap(({ offers }: Pick<KindHere<never>, 'offers'>) => offers?.(one) ?? [])
 }

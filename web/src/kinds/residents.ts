@@ -1,4 +1,8 @@
-import type { Payload } from '@kobrin/core'
+import type { Draft, Payload } from '@kobrin/core'
+import { isComing, leftWithout } from '@kobrin/core'
+import type { Ask, Exception, ExceptionsFor } from '../exceptions/ask.ts'
+import { nothing } from '../exceptions/ask.ts'
+import { t as asks } from '../exceptions/words.ts'
 import { terms } from '../words/terms.ts'
 import { sayDate } from '../words/numbers.ts'
 import { sayAll } from '../words/sayAll.ts'
@@ -39,6 +43,58 @@ function sayArrived({ source, how, of }: Payload<'arrived'>, { resident }: About
   return source ? t('arrivedFrom', { source }) : t('arrivedEntry')
 }
 
+/** Some of a colony died. With the last of them its box waits to be cleaned. */
+function dying({ residentId, state, today, boxLeft }: ExceptionsFor): Ask {
+  return {
+    type: 'form',
+    fields: [
+      {
+        name: 'count',
+        label: asks('howManyDied'),
+        type: 'number',
+        unit: asks('animals'),
+        whole: true,
+        value: '',
+        required: true,
+      },
+      { name: 'why', label: asks('whatIsKnown'), type: 'text', value: '' },
+    ],
+    draft: ({ text, number }) => {
+      const [count, why] = [number('count') ?? 1, text('why')]
+      const died: Draft = {
+        subject: residentId,
+        kind: 'died',
+        payload: { count, ...(why !== undefined && { why }) },
+      }
+      if (boxLeft === null || leftWithout(state.count, count, { how: 'died', day: today }) !== null)
+        return died
+      return [
+        died,
+        { subject: boxLeft, kind: 'vacated', payload: { resident: residentId, leaves: 'toClean' } },
+      ]
+    },
+  }
+}
+
+/** More has to be known than fits beside the board. */
+function pageOut({ residentId }: ExceptionsFor, how: 'died' | 'rehomed', kind: 'died' | 'left'): Ask {
+  return { type: 'page', to: { name: 'out', params: { id: residentId }, query: { how } }, kind }
+}
+
+function deathOffered(one: ExceptionsFor): Exception[] {
+  return one.lives === 'colony'
+    ? [{ id: 'someDied', key: '9', label: asks('someDied'), ask: dying(one) }]
+    : [{ id: 'died', key: '9', label: asks('died'), ask: pageOut(one, 'died', 'died') }]
+}
+
+/** Somebody who was expected is here. */
+function arrivalOffered({ residentId, state }: ExceptionsFor): Exception[] {
+  const { expected } = state.stay
+  if (!isComing(state) || !expected) return []
+  const ask = nothing({ subject: residentId, kind: 'arrived', payload: { enclosure: expected.enclosure } })
+  return [{ id: 'arrived', key: 'a', label: asks('itIsHereNow'), ask }]
+}
+
 /** Who came, what was said of it, where it went. */
 export const residents = {
   registered: { says: ({ name }) => t('putOnRecord', { name }) },
@@ -58,7 +114,7 @@ export const residents = {
   },
   photographed: { says: ({ note }) => withWhy(t('photographed'), note) },
   expected: { says: ({ from }) => (from ? t('expectedFrom', { from }) : t('expected')) },
-  arrived: { says: sayArrived },
+  arrived: { says: sayArrived, offers: arrivalOffered },
   moved: {
     says: ({ found, expected, why }) =>
       withWhy(
@@ -70,7 +126,7 @@ export const residents = {
   companionDied: {
     says: ({ companion }, { resident }) => t('companionDiedEntry', { name: resident(companion) }),
   },
-  died: { says: sayDeath },
+  died: { says: sayDeath, offers: deathOffered },
   examined: {
     says: ({ found, disposal }) =>
       [
@@ -78,6 +134,11 @@ export const residents = {
         ...(disposal === undefined ? [] : [t('bodyEntry', { disposal: terms.disposal[disposal] })]),
       ].join('. '),
   },
-  left: { says: sayLeft },
+  left: {
+    says: sayLeft,
+    offers: (one) => [
+      { id: 'gone', key: '8', label: asks('leftTheHouse'), ask: pageOut(one, 'rehomed', 'left') },
+    ],
+  },
   lost: { says: ({ why }) => withWhy(t('lostEntry'), why) },
 } satisfies KindsHere
