@@ -8,7 +8,7 @@ export { Proof, provenText } from './entries/proof.ts'
 export type { ErrorCode } from './errors/catalogue.ts'
 export { ERRORS } from './errors/catalogue.ts'
 export { Problem } from './errors/problem.ts'
-export type { Bookmark } from './feed/bookmark.ts'
+export type { Bookmark, Placed } from './feed/bookmark.ts'
 export { advanced, furthest, isBehind, isPast, readBookmark, sayBookmark } from './feed/bookmark.ts'
 export {
   KeepSheet,

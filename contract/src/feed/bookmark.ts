@@ -1,7 +1,8 @@
 /** How far somebody has read: the place in each server's stream of entries. */
 export type Bookmark = Readonly<Record<string, number>>
 
-interface Placed {
+/** The place of something in a stream. */
+export interface Placed {
   stream: number
   seq: number
 }

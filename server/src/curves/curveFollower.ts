@@ -3,6 +3,7 @@ import { isAmendment } from '@kobrin/core'
 import { sql } from 'drizzle-orm'
 import { entryOf } from '../entries/rows.ts'
 import type { Follower } from '../followers/follower.ts'
+import { FEED } from '../followers/follower.ts'
 import { residentCurve } from './tables.ts'
 
 /** Whether a curve may be another one after it: a weight, a stage with other limits, or a word about either. */
@@ -13,6 +14,7 @@ function bearsOnCurve(entry: Entry): boolean {
 /** Whose curve is to be fitted anew. */
 export const curveFollower: Follower = {
   name: 'curves',
+  from: FEED,
   async begin(tx) {
     await tx.execute(
       sql`insert ignore into resident_curve (resident_id, due) select id, 'anew' from resident`,
