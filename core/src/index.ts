@@ -69,7 +69,7 @@ export {
   NEEDING,
   neededBy,
 } from './facts/subjects/families.ts'
-export type { AmountUnit } from './facts/subjects/kind.ts'
+export type { AmountUnit, Touched } from './facts/subjects/kind.ts'
 export { own } from './facts/subjects/own.ts'
 
 export type { FloorRule } from './plans/lots/floorRule.ts'

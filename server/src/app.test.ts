@@ -180,8 +180,10 @@ describe('bad requests', () => {
 
   it('says what is not there', async () => {
     expect((await get('/api/nothing')).json()).toMatchObject({ code: 'not_found' })
-    const url = recordOf(uuidv7())
-    expect((await keeper.call({ method: 'GET', url })).json()).toMatchObject({ code: 'unknown_subject' })
+    for (const { url } of [ROUTES.record, ROUTES.traced]) {
+      const asked = { method: 'GET', url: addressOf(url, { subject: uuidv7() }) } as const
+      expect((await keeper.call(asked)).json(), url).toMatchObject({ code: 'unknown_subject' })
+    }
   })
 })
 

@@ -1,4 +1,4 @@
-import type { FamilyName } from '@kobrin/core'
+import type { AmountUnit, FamilyName } from '@kobrin/core'
 import * as z from 'zod/mini'
 import type { Route } from '../route.ts'
 import { BatchAnswer, EntryEnvelope, KeptEntries } from './posting.ts'
@@ -15,6 +15,18 @@ const SubjectFold = z.strictObject({
   family: z.string() as unknown as z.ZodMiniType<FamilyName>,
   upTo: z.string().check(z.describe('The places in the feed up to which it is folded.')),
   state: z.looseObject({}),
+})
+
+/** A fact about another subject, as far as it is about this one: "eaten, 6 pieces". */
+const Traced = z.strictObject({
+  uid: z.string(),
+  /** The subject of the fact. */
+  other: z.string(),
+  how: z.string(),
+  occurredAt: z.string(),
+  amount: z.optional(
+    z.strictObject({ value: z.number(), unit: z.string() as unknown as z.ZodMiniType<AmountUnit> }),
+  ),
 })
 
 export const ENTRY_ROUTES = {
@@ -65,6 +77,15 @@ export const ENTRY_ROUTES = {
     access: 'readEntries',
     params: z.strictObject({ subject: z.uuid() }),
     answer: KeptEntries,
+  },
+  traced: {
+    method: 'GET',
+    report: true,
+    url: '/api/subjects/:subject/touches',
+    summary: 'What facts that count about others say of a subject, in the order in which it happened',
+    access: 'readEntries',
+    params: z.strictObject({ subject: z.uuid() }),
+    answer: z.strictObject({ touches: z.array(Traced) }),
   },
   ofDay: {
     method: 'GET',

@@ -11,6 +11,7 @@ import { screenFeedAfter } from '../feed/screenFeed.ts'
 import { headOf } from '../streams/ownStream.ts'
 import { subjectRows } from './queries.ts'
 import { rebuild } from './rebuild.ts'
+import { tracedOf } from './traced.ts'
 
 let base: Scratch
 let site: SmallSite
@@ -134,5 +135,34 @@ describe('a lot that was fed from', () => {
     await server.append([takenBack(one), fed(lot, 1)])
     const rows = await screenFeedAfter(base.db, after, 10)
     expect(rows.map(({ anew }) => anew)).toEqual([[lot], undefined])
+  })
+})
+
+describe('what went where', () => {
+  it('is told of a lot by the facts that count, as they were corrected last', async () => {
+    const lot = await newLot()
+    const [one, two, three] = [fed(lot, 6), fed(lot, 4, { whom: resident(1) }), fed(lot, 2)]
+    await server.append([one, two, three, takenBack(three)])
+    const { subject, uid, payload } = two as Extract<Entry, { kind: 'fed' }>
+    const to = { kind: 'fed', payload: { ...payload, count: 5 } } as const
+    await server.append([made({ subject, kind: 'corrected', payload: { target: uid, to, why: 'A slip.' } })])
+    const traced = await tracedOf(base.db, lot, ['resident'])
+    expect(traced).toEqual([
+      {
+        uid: one.uid,
+        other: resident(0),
+        how: 'eaten',
+        occurredAt: one.occurredAt,
+        amount: { value: 6, unit: 'pieces' },
+      },
+      {
+        uid: two.uid,
+        other: resident(1),
+        how: 'eaten',
+        occurredAt: two.occurredAt,
+        amount: { value: 5, unit: 'pieces' },
+      },
+    ])
+    expect(await tracedOf(base.db, lot, ['place'])).toEqual([])
   })
 })

@@ -5,13 +5,14 @@ import type { FastifyPluginAsync, FastifyRequest } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
 import { feedAfter } from '../feed/rows.ts'
 import { hiddenFrom, revisionOf } from '../interface/revision.ts'
-import { serveText } from '../interface/serve.ts'
+import { serve, serveText } from '../interface/serve.ts'
 import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
 import type { Readable } from './queries.ts'
 import { familyOfSubject, statesJson, toldOf, toldOfAct, toldOfDay, toldSubjects, toldTo } from './queries.ts'
 import { entriesJson } from './rows.ts'
+import { tracedOf } from './traced.ts'
 
 const PAGE = 1000
 const UUID = /^[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}$/
@@ -31,6 +32,12 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
     connection: { db, pool },
     now,
   } = services
+
+  async function mayRead(request: FastifyRequest, subject: string): Promise<void> {
+    const family = await familyOfSubject(db, subject)
+    if (family === null || !familiesFor(request).includes(family)) throw new KobrinProblem('unknown_subject')
+  }
+
   return async (app) => {
     serveText(app, services, ROUTES.since, async ({ query, request }) => {
       const families = familiesFor(request)
@@ -43,12 +50,12 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
     })
     serveText(app, services, ROUTES.record, async ({ params, request }) => {
       const told = await toldOf(pool, params.subject, readableFor(request))
-      if (told.length === 0) {
-        const family = await familyOfSubject(db, params.subject)
-        if (family === null || !familiesFor(request).includes(family))
-          throw new KobrinProblem('unknown_subject')
-      }
+      if (told.length === 0) await mayRead(request, params.subject)
       return entriesJson(told)
+    })
+    serve(app, services, ROUTES.traced, async ({ params, request }) => {
+      await mayRead(request, params.subject)
+      return { touches: await tracedOf(db, params.subject, familiesFor(request)) }
     })
     serveText(app, services, ROUTES.ofDay, async ({ params, request }) =>
       entriesJson(await toldOfDay(pool, params.day, readableFor(request))),
