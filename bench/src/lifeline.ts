@@ -52,7 +52,7 @@ function longLife(subject: string, author: string, nowMs: number): KeptEntry[] {
   })
 }
 
-/** From the moment the browser has the turn of the wheel to the frame in which the picture was drawn anew. */
+/** From the moment the browser has the turn of the wheel to the frame in which the picture was drawn again. */
 function watchZooms(): void {
   const samples: number[] = []
   Reflect.set(globalThis, 'samples', samples)

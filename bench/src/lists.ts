@@ -50,7 +50,7 @@ async function ask(page: Page, question: string): Promise<number> {
   return time
 }
 
-/** Lists that answer a question about ten thousand residents: everybody judged anew, and out of what is known. */
+/** Lists that answer a question about ten thousand residents: everybody judged again, and out of what is known. */
 export async function listFigures(): Promise<Figure[]> {
   const seed = collection({ sheets: readLibrary(), residents: RESIDENTS, days: DAYS, nowMs: HOUSE_AT })
   return withHouse(

@@ -142,7 +142,7 @@ async function memory(page: Page): Promise<Figure> {
   }
 }
 
-/** What a page does to whoever looks at it: how far it jumps, how soon it stands, what it holds on to. */
+/** What a page does to anyone who looks at it: how far it jumps, how soon it stands, what it holds on to. */
 export async function pageFigures(house: House): Promise<Figure[]> {
   const browser = await chromium.launch(BROWSER.launchOptions)
   try {

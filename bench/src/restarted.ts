@@ -9,7 +9,7 @@ const COMMAND = fileURLToPath(new URL('../../cli/bin/kobrin.js', import.meta.url
 const PORT = 4697
 /** Between its end and its start. */
 const PAUSE_MS = 200
-/** It is up again some time within this, on the slowest machine we know: whoever kills it while it starts
+/** It is up again some time within this, on the slowest machine we know: anyone who kills it while it starts
  * kills it at any moment of that. */
 const STARTING_MS = 2500
 
@@ -17,7 +17,7 @@ const STARTING_MS = 2500
 export const FALLS = ['server', 'database', 'both', 'starting'] as const
 export type Fall = (typeof FALLS)[number]
 
-/** The demonstration under whoever starts it again when it dies, as an operating system would. */
+/** The demonstration under anyone who starts it again when it dies, as an operating system would. */
 export class RestartedHouse {
   readonly url = `http://127.0.0.1:${PORT}`
   readonly #dataDir: string

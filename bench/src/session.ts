@@ -11,7 +11,7 @@ export function residentsOf({ numbers }: Pick<Site, 'numbers'>): string[] {
 }
 
 export interface Session {
-  /** Cookies of whoever is signed in. */
+  /** Cookies of anyone who is signed in. */
   cookie: string
   /** Sends over one of the session's connections and answers the body; throws unless the status is 200. */
   call: (method: string, path: string, body?: unknown, line?: number) => Promise<string>

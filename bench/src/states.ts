@@ -11,7 +11,7 @@ const YEARS = 5
 const SEEDS = [11, 1787]
 /** Of a hundred that live here, how many go in a year, each followed by another. */
 const GO_A_YEAR = 0.25
-/** Days for which a screen is handed whoever is gone. */
+/** Days for which a screen is handed those that are gone. */
 const LATELY = 60
 
 function bytesAfter(entries: readonly Entry[], days: number): number {
@@ -31,8 +31,8 @@ function died(life: { entries: Entry[] }, day: number): Entry[] {
   return [...life.entries.filter((entry) => entry.day < day), fact]
 }
 
-/** What a screen is handed at its start of a house of ten thousand, after one year and after five: of whoever lives
- * there, and of whoever was there of late. */
+/** What a screen is handed at its start of a house of ten thousand, after one year and after five: of those that live
+ * there, and of those that were there of late. */
 export function stateFigures(): Figure[] {
   const all = SEEDS.flatMap((seed) => [
     ...lives({ sheets: readLibrary(), seed, firstDay: FIRST_DAY, days: YEARS * YEAR, troubles: [null] }),

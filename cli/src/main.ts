@@ -178,7 +178,7 @@ function program(): Command {
 }
 
 export async function main(argv: readonly string[]): Promise<void> {
-  // Whoever reads our output may stop reading: that is no fault.
+  // Anyone who reads our output may stop reading: that is no fault.
   process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 1))
   try {
     await program().parseAsync([...argv])

@@ -97,7 +97,7 @@ export async function serve({ settings, prepare, greet }: ServeOptions): Promise
       fitsCurves: true,
       firstCode,
       refolded,
-      // The demonstration can be told anew.
+      // The demonstration can be told again.
       backups: prepare ? null : { address: opened.address, folder: settings.backupDir },
       logger: { level: process.env['KOBRIN_LOG'] ?? 'warn' },
     })

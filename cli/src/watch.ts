@@ -22,16 +22,16 @@ function ended(child: ChildProcess): Promise<End> {
 /** Runs a command of ours in a process of its own and starts it again whenever it falls after it served.
  * Answers the exit code once it was told to stop, or could not begin. */
 export async function watchOver(script: string, args: readonly string[]): Promise<number> {
-  const now: { told: boolean; served: boolean; child: ChildProcess | null } = {
-    told: false,
+  const now: { stopped: boolean; served: boolean; child: ChildProcess | null } = {
+    stopped: false,
     served: false,
     child: null,
   }
   const tell = (signal: NodeJS.Signals) => {
-    now.told = true
+    now.stopped = true
     now.child?.kill(signal)
   }
-  const isTold = () => now.told
+  const isTold = () => now.stopped
   for (const signal of SIGNALS) process.on(signal, tell)
   let falls = 0
   for (;;) {

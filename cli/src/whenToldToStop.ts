@@ -1,4 +1,4 @@
-/** Waits for whoever started this to end it. */
+/** Waits for anyone who started this to end it. */
 export function whenToldToStop(): Promise<void> {
   return new Promise((resolve) => {
     // Pressed again while things are put away, it changes nothing.

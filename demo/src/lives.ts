@@ -52,7 +52,7 @@ function troubleOf(
 ): Trouble | null {
   if (kind === null) return null
   const aWeek = kind === 'overfed' ? chance.between(0.015, 0.03) : chance.between(0.012, 0.035)
-  // Whoever stands still must have had growing to do.
+  // One that stands still must have had growing to do.
   const latest = Math.round(kind === 'stunted' ? growsUpIn * STILL_GROWS : days - TIME_TO_NOTICE)
   const least = Math.min(AT_PEACE, Math.round(latest / 2))
   return { kind, from: firstDay + chance.whole(least, Math.max(least, latest)), aWeek }

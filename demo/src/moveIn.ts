@@ -50,7 +50,7 @@ function hatchDay(stand: Stand, start: Start, chance: Chance): number {
   return young ? start.today - chance.whole(60, 320) : start.day - chance.whole(700, 4000)
 }
 
-/** Names and describes whoever moves in, one after the other. */
+/** Names and describes those that move in, one after the other. */
 function newcomers(names: readonly string[], start: Start, chance: Chance) {
   const colonies = new Map<string, number>()
   let single = 0

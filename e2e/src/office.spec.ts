@@ -7,7 +7,7 @@ import { emptyHouse } from './server.ts'
 const ZONE = 'Europe/Berlin'
 const PHRASE = 'many words in a row'
 
-/** Sets the house up, as whoever reads the code where it was started. */
+/** Sets the house up, as anyone who reads the code where it was started. */
 async function setUp(page: Page): Promise<void> {
   await page.goto('/set-up#ABCDE-23456')
   await page.getByLabel('Name of the house').fill('Long Lane Rescue')

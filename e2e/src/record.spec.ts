@@ -250,7 +250,7 @@ test('who left its own growth curve stands on a list, and all are fitted anew un
   await row.getByRole('button', { name: /^Because/ }).click()
   await expect(page.getByRole('dialog')).toContainText('it would be 11.8–13.6 g')
   await page.keyboard.press('Escape')
-  await page.getByRole('button', { name: 'Fit all anew' }).click()
+  await page.getByRole('button', { name: 'Fit all again' }).click()
   await expect(page.getByRole('progressbar')).toBeVisible()
   await page.getByRole('button', { name: 'Stop fitting' }).click()
   await expect(page.getByText('fitted after every weighing and each night')).toBeVisible()

@@ -126,7 +126,7 @@ test('who was put off comes again, and what was typed is still there', async ({ 
   await choose(page, 'Whom', /Tar Room, Bay 2/)
   await page.getByRole('option', { name }).click()
   await expect(weight(page)).toHaveValue('12.5 g')
-  await page.getByRole('button', { name: 'Start anew' }).click()
+  await page.getByRole('button', { name: 'Start over' }).click()
   await expect(weight(page)).toHaveValue('')
 })
 

@@ -69,7 +69,7 @@ export interface AppOptions {
   trustProxy?: string[] | false
   /** Where our own database keeps its data. */
   dataDir?: string | null
-  /** With it an empty record becomes a house: shown to whoever started the server. */
+  /** With it an empty record becomes a house: shown to anyone who started the server. */
   firstCode?: string | null
   /** Where a backup is put every night; without one none is made. */
   backups?: { address: DatabaseAddress; folder: string } | null
@@ -83,7 +83,7 @@ export interface AppOptions {
   refolded?: Promise<number>
   /** A request is here within this time, milliseconds, or its line is closed. */
   requestMs?: number
-  /** When the process answers later than this, milliseconds, whoever only looks is asked to come again. */
+  /** When the process answers later than this, milliseconds, anyone who only looks is asked to come again. */
   lagMs?: number
 }
 
@@ -148,7 +148,7 @@ function asksDatabase(url: string): boolean {
   return url.startsWith('/api') && !url.startsWith(ROUTES.health.url)
 }
 
-/** Too much at once: what is entered is still taken, and whoever looks comes again in a moment. */
+/** Too much at once: what is entered is still taken, and anyone who looks comes again in a moment. */
 async function relieved(app: FastifyInstance, lagMs: number): Promise<void> {
   await app.register(underPressure, {
     maxEventLoopDelay: lagMs,
@@ -225,7 +225,7 @@ type ServiceOptions = Required<
 /** What the features stand on, put together; `close` ends what was begun here. */
 async function servicesOf(
   app: FastifyInstance,
-  { connection, now, heartbeatMs, dataDir, backups, photos, balances, fitsCurves, ...told }: ServiceOptions,
+  { connection, now, heartbeatMs, dataDir, backups, photos, balances, fitsCurves, ...said }: ServiceOptions,
 ): Promise<{ services: Services; close: () => Promise<void> }> {
   const { db } = connection
   const hub = createHub(db, await headOf(db), (error) =>
@@ -272,7 +272,7 @@ async function servicesOf(
     balances: createBalances(balances, now),
     startedAt: now().getTime(),
     heartbeatMs,
-    ...told,
+    ...said,
   }
   const upkeep = keepUp(app, { db, now })
   const curves = fitsCurves ? keepFitted(services) : null

@@ -11,7 +11,7 @@ export const BringIn = z.strictObject({
   facts: z
     .array(z.looseObject({ uid: z.uuid() }))
     .check(z.minLength(1), z.maxLength(FACTS_MOST))
-    .check(z.describe('Entries without an author: whoever brings them in signs them.')),
+    .check(z.describe('Entries without an author: the person who brings them in signs them.')),
 })
 export type BringIn = z.infer<typeof BringIn>
 

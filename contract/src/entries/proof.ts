@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
 
-/** That whoever an entry is signed by was at work when it was made: which sign-in, and the entry stamped
+/** That the person who signed an entry was at work when it was made: which sign-in, and the entry stamped
  * with that sign-in's key. A colleague who takes the tablet over can send it, but not make another. */
 export const Proof = z.strictObject({ shift: z.uuid(), mac: z.string().check(z.regex(/^[0-9a-f]{64}$/)) })
 export type Proof = z.infer<typeof Proof>

@@ -45,7 +45,7 @@ export const ENTRY_ROUTES = {
       head: z.string(),
       /** The server's clock, milliseconds since 1970 UTC: tablets drift. */
       now: z.number(),
-      /** The revision of the folds: a page that knows an older one is to be taken anew. */
+      /** The revision of the folds: a page that knows an older one is to be reloaded. */
       revision: z.optional(z.int()),
       states: z.record(z.string(), SubjectFold),
     }),

@@ -21,7 +21,7 @@ export const NewPassphrase = z
 
 export const Pin = z.string().check(z.regex(/^\d{4,8}$/, 'A PIN is four to eight digits.'))
 
-/** Shown once to whoever may come in with it, in two groups that can be read aloud. */
+/** Shown once to anyone who may come in with it, in two groups that can be read aloud. */
 export const OneTimeCode = z.pipe(
   z
     .string()

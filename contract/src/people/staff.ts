@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { Login, NewPassphrase, OneTimeCode, Pin } from './secrets.ts'
 import { Person, RoleName } from './session.ts'
 
-/** A person as whoever keeps the list of staff writes them down. */
+/** A person as anyone who keeps the list of staff writes them down. */
 export const KeepPerson = z.strictObject({
   name: z.string().check(z.trim(), z.minLength(1, 'A name is needed.'), z.maxLength(120)),
   login: Login,
@@ -14,7 +14,7 @@ export const KeepPerson = z.strictObject({
 })
 export type KeepPerson = z.infer<typeof KeepPerson>
 
-/** A person as the list of staff shows them to whoever keeps it. */
+/** A person as the list of staff shows them to anyone who keeps it. */
 export const StaffLine = z.strictObject({
   ...Person.shape,
   login: z.string(),

@@ -23,7 +23,7 @@ export const SetUp = z.strictObject({
   units: Units,
   name: z
     .string()
-    .check(z.trim(), z.minLength(1, 'Whoever answers for the house needs a name.'), z.maxLength(120)),
+    .check(z.trim(), z.minLength(1, 'The person who answers for the house needs a name.'), z.maxLength(120)),
   login: Login,
   passphrase: NewPassphrase,
 })

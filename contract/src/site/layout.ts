@@ -41,12 +41,12 @@ const standing = {
     .check(z.maxLength(60)),
 }
 
-/** A bay as it shall stand: shelves from the top, boxes from the left. Whoever sends it says which version it was
+/** A bay as it shall stand: shelves from the top, boxes from the left. Anyone who sends it says which version it was
  * made from: nobody's work is written over unseen. */
 export const KeepBay = z.strictObject({ ...standing, version: z.int() })
 export type KeepBay = z.infer<typeof KeepBay>
 
-/** A bay as it stood once, until somebody furnished it anew. */
+/** A bay as it stood once, until somebody refurnished it. */
 export const PastBay = z.strictObject({
   version: z.int(),
   until: z.string(),

@@ -21,7 +21,7 @@ export const Bay = z.strictObject({
   barrier: z.nullable(Barrier),
   /** Inside width of its shelves, mm, where it was measured. */
   widthMm: z.nullable(z.int()),
-  /** Counts up whenever it is furnished anew. */
+  /** Counts up whenever it is refurnished. */
   version: z.int(),
 })
 export type Bay = z.infer<typeof Bay>
@@ -45,7 +45,7 @@ export type Enclosure = z.infer<typeof Enclosure>
 export const Site = z.strictObject({
   name: z.string(),
   zone: z.string(),
-  /** Of whoever has not chosen their own. */
+  /** Of people who have not chosen their own. */
   units: z.optional(Units),
   /** Tells the seasons. */
   hemisphere: z.optional(Hemisphere),

@@ -98,7 +98,7 @@ function weightOn({ readings, from }: Plateau, graduation: number): StillWeight 
  *
  * The readings of a sliding window are taken by their median and their median deviation, so that a kick moves
  * neither. Once they lie close enough together for long enough the weight is taken; it stays taken when the animal
- * is lifted off, and the next load begins anew. Readings may come in any order. */
+ * is lifted off, and the next load starts over. Readings may come in any order. */
 export function stillWeight(
   readings: readonly BalanceReading[],
   { graduation, tare = 0, windowMs = WINDOW_MS, holdMs = HOLD_MS }: StillOptions,

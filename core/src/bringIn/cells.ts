@@ -69,13 +69,13 @@ export const NOON = 720
 /** A day, and the time where one stands beside it, else noon. Null where it is no day, or where nobody said in
  * which order its numbers are. */
 export function readMoment(text: string, order: DateOrder | null): Civil | null {
-  const told = datePartsOf(text)
-  const day = told
-    ? told.yearFirst
-      ? dayFromParts(told.parts, 'ymd')
+  const date = datePartsOf(text)
+  const day = date
+    ? date.yearFirst
+      ? dayFromParts(date.parts, 'ymd')
       : order === null
         ? null
-        : dayFromParts(told.parts, order)
+        : dayFromParts(date.parts, order)
     : namedDay(text)
   return day === null ? null : { day, minute: minuteIn(text) ?? NOON }
 }

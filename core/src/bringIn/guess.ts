@@ -40,12 +40,12 @@ const PART_WORDS: readonly (readonly [BodyPart, readonly string[]])[] = [
 ]
 
 function headedBy(header: string, words: readonly string[]): string | null {
-  const told = ` ${header
+  const spaced = ` ${header
     .toLowerCase()
     .replace(/[_\-()[\]/.,:]/g, ' ')
     .replace(/\s+/g, ' ')} `
   // Short words are whole words: "no" is not in "note".
-  return words.find((word) => told.includes(word.length < 4 ? ` ${word} ` : ` ${word}`)) ?? null
+  return words.find((word) => spaced.includes(word.length < 4 ? ` ${word} ` : ` ${word}`)) ?? null
 }
 
 function unitIn<U extends string>(header: string, units: Readonly<Record<U, number>>): U | null {
@@ -57,8 +57,8 @@ function unitOfCells<U extends string>(
   cells: readonly string[],
   units: Readonly<Record<U, number>>,
 ): U | null {
-  const told = cells.map((cell) => readNumber(cell, '.')?.unit ?? readNumber(cell, ',')?.unit ?? '')
-  return (Object.keys(units) as U[]).find((unit) => told.includes(unit)) ?? null
+  const written = cells.map((cell) => readNumber(cell, '.')?.unit ?? readNumber(cell, ',')?.unit ?? '')
+  return (Object.keys(units) as U[]).find((unit) => written.includes(unit)) ?? null
 }
 
 function guessedUnit<U extends string>(
@@ -85,20 +85,20 @@ function guessedDecimal(cells: readonly string[]): { sign: '.' | ','; example: s
 /** In which order the dates of a column are written; null where every one of them can be read both ways. */
 function guessedOrder(cells: readonly string[]): { order: DateOrder | null; reason: GuessReason } | null {
   const dates = cells.flatMap((cell) => {
-    const told = datePartsOf(cell)
-    return told ? [{ cell, ...told }] : []
+    const date = datePartsOf(cell)
+    return date ? [{ cell, ...date }] : []
   })
   const first = dates[0]
   if (!first) return null
-  const told = (order: DateOrder, because: string) => ({
+  const guessed = (order: DateOrder, because: string) => ({
     order,
     reason: { code: 'dateOrder', order, because } as const,
   })
-  if (dates.every(({ yearFirst }) => yearFirst)) return told('ymd', first.cell)
+  if (dates.every(({ yearFirst }) => yearFirst)) return guessed('ymd', first.cell)
   const dayFirst = dates.find(({ parts, yearFirst }) => !yearFirst && parts[0] > 12)
-  if (dayFirst) return told('dmy', dayFirst.cell)
+  if (dayFirst) return guessed('dmy', dayFirst.cell)
   const monthFirst = dates.find(({ parts, yearFirst }) => !yearFirst && parts[1] > 12)
-  if (monthFirst) return told('mdy', monthFirst.cell)
+  if (monthFirst) return guessed('mdy', monthFirst.cell)
   return { order: null, reason: { code: 'dateUnsure', example: first.cell } }
 }
 

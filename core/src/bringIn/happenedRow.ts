@@ -6,7 +6,7 @@ import type { House, KnownResident } from './house.ts'
 import { plain } from './house.ts'
 import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
 import { originOf } from './newcomerRow.ts'
-import type { Cells, RowReading, Say, Told } from './rowReading.ts'
+import type { Cells, RowReading, Say, RowMoment } from './rowReading.ts'
 
 const ITEM_MOST = 80
 /** Days after which nobody waits for a skin to harden any more. */
@@ -107,17 +107,17 @@ export function happenedIn(
   reading: RowReading,
   {
     one,
-    told,
+    at,
     house,
     sheet,
     isNew,
-  }: { one: KnownResident; told: Told; house: House; sheet: Sheet | undefined; isNew: boolean },
+  }: { one: KnownResident; at: RowMoment; house: House; sheet: Sheet | undefined; isNew: boolean },
 ): void {
-  const say = reading.saysOf(one.id, told)
+  const say = reading.saysOf(one.id, at)
   describe(reading, say)
   measure(reading, one, house, say)
   meal(reading, say)
-  skin(reading, sheet, told.moment, house, say)
+  skin(reading, sheet, at.moment, house, say)
   const counted = isNew ? null : reading.number(reading.cells.count)
   if (counted) say('counted', { count: Math.round(counted.value) })
   const { note } = reading.cells

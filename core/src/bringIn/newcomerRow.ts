@@ -3,7 +3,7 @@ import type { Sex } from '../facts/residents/register.ts'
 import type { Sheet } from '../plans/sheet/sheet.ts'
 import type { House, KnownResident } from './house.ts'
 import { plain } from './house.ts'
-import type { RowReading, Told } from './rowReading.ts'
+import type { RowReading, RowMoment } from './rowReading.ts'
 import type { WhoIsWho } from './whoIsWho.ts'
 
 const NAME_MOST = 80
@@ -37,7 +37,7 @@ const ORIGINS: Readonly<Record<string, Origin>> = {
   '?': 'unknown',
 }
 
-/** What a column of origins says in one word; whoever it came from is no origin. */
+/** What a column of origins says in one word; the name of a person or a shop is none. */
 export function originOf(text: string): Origin | undefined {
   return ORIGINS[plain(text)]
 }
@@ -73,23 +73,23 @@ function calledIn(reading: RowReading): string {
   return name?.text ?? number?.text ?? ''
 }
 
-/** When whoever a row puts on record came here; where it does not say, now. */
-export function cameIn(reading: RowReading, house: House): Told {
+/** When the animal a row puts on record came here; where it does not say, now. */
+export function cameIn(reading: RowReading, house: House): RowMoment {
   const { arrived, on } = reading.cells
   const moment = reading.moment(arrived ?? on)
   return moment ? { moment, dated: true } : { moment: house.now, dated: false }
 }
 
-/** The identity of whoever a row puts on record: the same whenever it is brought in. */
+/** The identity of the animal a row puts on record: the same whenever it is brought in. */
 export function newcomerId({ cells: { number, name } }: RowReading, sheet: Sheet, house: House): string {
   const key = number ? `number ${plain(number.text)}` : `name ${plain(name?.text ?? '')} ${sheet.id}`
   return house.idOf(`resident ${key}`)
 }
 
-/** Puts whoever a row tells of on record. */
+/** Puts the animal of a row on record. */
 export function newcomerIn(
   reading: RowReading,
-  { house, who, sheet, came }: { house: House; who: WhoIsWho; sheet: Sheet; came: Told },
+  { house, who, sheet, came }: { house: House; who: WhoIsWho; sheet: Sheet; came: RowMoment },
 ): KnownResident {
   const { number, origin, count, sex, hatched } = reading.cells
   const name = calledIn(reading)

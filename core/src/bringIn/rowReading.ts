@@ -45,7 +45,7 @@ export interface Cell {
 export type Cells = Partial<Record<Meaning, Cell>>
 
 /** A moment, and whether the row says it. */
-export interface Told {
+export interface RowMoment {
   moment: Civil
   dated: boolean
 }
@@ -73,7 +73,7 @@ export class RowReading {
     this.faults.push({ column: at ?? null, problem })
   }
 
-  saysOf(subject: string, { moment, dated }: Told): Say {
+  saysOf(subject: string, { moment, dated }: RowMoment): Say {
     return (kind, payload) => {
       // What has no day of its own is the same fact on whatever day it is brought in.
       const at = dated ? [moment.day, moment.minute] : []

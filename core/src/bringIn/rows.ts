@@ -25,7 +25,7 @@ function cellsOf(columns: readonly Column[], row: readonly string[]): Cells {
   return cells
 }
 
-/** Reads the rows of a list, one after the other: whoever a row puts on record is known to those after it, and a
+/** Reads the rows of a list, one after the other: one that a row puts on record is known to those after it, and a
  * box that it fills is taken. A row says what is wrong with it rather than throwing. */
 export function rowReader(columns: readonly Column[], house: House) {
   const who = new WhoIsWho(house)
@@ -43,13 +43,13 @@ export function rowReader(columns: readonly Column[], house: House) {
     const { facts, faults } = reading
     const named = known?.name ?? cells.name?.text ?? cells.number?.text ?? ''
     if (!known && !sheet) return { who: named, isNew: species !== undefined, facts, faults }
-    // Whoever a row put on record before is new in it still: it says the same again.
+    // One that a row put on record before is still new in it: it says the same again.
     const isNew = sheet !== undefined && (!known || known.id === newcomerId(reading, sheet, house))
     const came = isNew ? cameIn(reading, house) : null
     const one = known ?? (sheet && came ? newcomerIn(reading, { house, who, sheet, came }) : undefined)
     const on = reading.moment(cells.on)
-    const told = on ? { moment: on, dated: true } : came
-    if (one && told) happenedIn(reading, { one, told, house, sheet: byId.get(one.sheet), isNew })
+    const at = on ? { moment: on, dated: true } : came
+    if (one && at) happenedIn(reading, { one, at, house, sheet: byId.get(one.sheet), isNew })
     else if (tellsOfDay(cells, isNew) && !cells.on) reading.wrong(null, { code: 'noDay' })
     return { who: one?.name ?? named, isNew: isNew && !known, facts, faults }
   }

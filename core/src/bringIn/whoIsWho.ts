@@ -31,7 +31,7 @@ export class WhoIsWho {
     this.taken.add(one.place)
   }
 
-  /** The one a row speaks of: by its number, else by its name, else whoever lives alone in the place it names.
+  /** The one a row speaks of: by its number, else by its name, else the one that lives alone in the place it names.
    * Undefined where it is somebody new, or where nobody can tell, with what is wrong. */
   of(reading: RowReading, sheet: string | undefined): KnownResident | undefined {
     const { number, name, place, species } = reading.cells
@@ -73,12 +73,12 @@ export class WhoIsWho {
       reading.wrong(null, { code: 'noPlace' })
       return ''
     }
-    const told = plain(place.text)
-    const exact = this.boxes.get(told)
+    const wanted = plain(place.text)
+    const exact = this.boxes.get(wanted)
     if (exact && !this.taken.has(exact.id)) return exact.id
     const within = this.house.boxes.filter(({ name }) => {
       const whole = plain(name)
-      return whole.startsWith(`${told} · `) || whole.split(' · ').includes(told)
+      return whole.startsWith(`${wanted} · `) || whole.split(' · ').includes(wanted)
     })
     const free = within.find(({ id }) => !this.taken.has(id))
     if (free) return free.id

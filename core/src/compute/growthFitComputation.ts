@@ -34,20 +34,20 @@ const Output = z.union([
   Refusal,
 ])
 
-function told({ model, A, k, t0, se, rss, aicc }: GrowthFit) {
+function sayFit({ model, A, k, t0, se, rss, aicc }: GrowthFit) {
   return { model, A, k, t0, se, rss, aicc }
 }
 
 function run({ model, points, target, ask }: z.output<typeof Input>): z.input<typeof Output> {
   const about = (fit: GrowthFit) => ({
-    ...told(fit),
+    ...sayFit(fit),
     curve: ask.map((day) => bandOn(fit, day)),
     reached: target === undefined ? null : reachedBy(fit, target),
   })
   if (model === 'best') {
     const answer = bestGrowthFit(points)
     if ('refused' in answer) return refusal(answer.refused)
-    const accepted = answer.accepted.map(({ fit, delta }) => ({ ...told(fit), delta }))
+    const accepted = answer.accepted.map(({ fit, delta }) => ({ ...sayFit(fit), delta }))
     return writable({ ...about(answer.best), accepted, undecided: answer.undecided })
   }
   const answer = growthFit(model, points)

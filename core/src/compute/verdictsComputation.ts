@@ -40,7 +40,7 @@ const Output = z.union([
 ])
 
 type Question = z.output<typeof Input>
-type Told = { code: string; severity: Severity }[]
+type SaidOn = { code: string; severity: Severity }[]
 
 function stageOn({ stage, stages }: Question, on: number): string {
   return stages.filter((change) => change.day <= on).at(-1)?.stage ?? stage
@@ -52,7 +52,7 @@ function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<
   const { sheet: id, schools, sex, hatchedOn, hemisphere, entries, days } = question
   const sheet = sheets.get(id)
   if (!sheet) return refusal({ code: 'unknown_sheet', sheet: id, known: [...sheets.keys()] })
-  const told = new Map<number, Told>()
+  const said = new Map<number, SaidOn>()
   for (const { day: on, state, readings } of lifeOn(entries, days, {
     sheet: id,
     stage: '',
@@ -63,7 +63,7 @@ function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<
     const plan = resolvePlan(sheet, { stage, schools, day: on })
     if (!isPlan(plan)) return refusal(plan)
     const today = residentDay({ day: on, plan, state, readings, hemisphere })
-    told.set(
+    said.set(
       on,
       recordSays({ day: on, plan, state, today }).map(({ severity, since, what, because }) => ({
         ...what,
@@ -73,7 +73,7 @@ function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<
       })),
     )
   }
-  return { on: days.map((on) => ({ day: on, verdicts: told.get(on) ?? [] })) }
+  return { on: days.map((on) => ({ day: on, verdicts: said.get(on) ?? [] })) }
 }
 
 export function verdictsComputation(

@@ -155,7 +155,7 @@ function run({ day, minute, residents }: z.output<typeof Input>): Out {
       state: state ?? replay('resident', entries ?? []),
       readings: box.readings ?? {},
       box: box.done,
-      floors: floors.flatMap(({ lot, entries: told }) => keptFloor(lot, replay('lot', told)) ?? []),
+      floors: floors.flatMap(({ lot, entries: ofLot }) => keptFloor(lot, replay('lot', ofLot)) ?? []),
     }
   })
   const states = new Map(known.map(({ id, state }) => [id, state]))

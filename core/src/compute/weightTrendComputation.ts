@@ -9,15 +9,15 @@ const Input = z.strictObject({
   ...Weighing.shape,
 })
 
-const told = z.nullable(z.number())
+const orNull = z.nullable(z.number())
 const Output = z.union([
   z.strictObject({
-    level: told,
-    slope: told,
-    levelVar: told,
-    slopeVar: told,
+    level: orNull,
+    slope: orNull,
+    levelVar: orNull,
+    slopeVar: orNull,
     smoothed: z.array(z.strictObject({ day: z.number(), level: z.number(), levelVar: z.number() })),
-    logLik: told,
+    logLik: orNull,
   }),
   Refusal,
 ])

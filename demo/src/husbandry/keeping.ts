@@ -80,7 +80,7 @@ export function record(
     uid: today.chance.uid(ms),
     occurredAt: new Date(ms).toISOString(),
     day: today.day,
-    // What a volunteer may not record, whoever has the evening does.
+    // What a volunteer may not record, anyone who has the evening does.
     author: today.may(author, draft.kind) ? author : today.evening,
   }
   kept.history.push(entry)

@@ -85,7 +85,7 @@ describe('the Ropewalk', () => {
       if (!isAmendment(entry) && founds(entry)) begunAt.set(subject, occurredAt)
       const role = roles.get(author)
       if (occurredAt > new Date(NOW).toISOString()) throw new Error(`${kind} at ${occurredAt}`)
-      // A box was there before anybody; a reading in it is of whoever lives there.
+      // A box was there before anybody; a reading in it is of those that live there.
       if (kind === 'tended') continue
       const whose = kind === 'reading' ? entry.payload.resident : subject
       if (occurredAt < (begunAt.get(whose ?? '') ?? 'z')) throw new Error(`${kind} before the beginning`)

@@ -104,12 +104,12 @@ export async function backup(
   try {
     const { process, ended } = startProgram('mariadb-dump', address, ALL_OF_IT)
     const output = createWriteStream(part, { mode: 0o600 })
-    const [told, packed] = [headed(header), summedUp()]
+    const [dumped, packed] = [headed(header), summedUp()]
     await Promise.all([
-      pipeline(process.stdout, told.through, createGzip(PACKING), packed.through, output),
+      pipeline(process.stdout, dumped.through, createGzip(PACKING), packed.through, output),
       ended,
     ])
-    if (!told.isWhole()) throw new Error('mariadb-dump did not come to its end')
+    if (!dumped.isWhole()) throw new Error('mariadb-dump did not come to its end')
     await onDisk(part)
     await requireAsWritten(part, packed.sum())
     // A picture is on the disk before it is on record: whatever the record names is there by now.

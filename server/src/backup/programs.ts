@@ -56,7 +56,7 @@ export function startProgram(
         reject(new KobrinFault('database_unreachable', `${name} ended with ${String(code)}: ${said.trim()}`))
     })
   })
-  // Whoever waits for its output hears of the end from there first.
+  // Anyone who waits for its output hears of the end from there first.
   ended.catch(() => undefined)
   return { process: process_, ended }
 }

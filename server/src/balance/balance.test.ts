@@ -4,7 +4,7 @@ import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { OpenApp } from '../testing/openApp.ts'
 import { openApp } from '../testing/openApp.ts'
-import type { ToldEvent } from '../testing/readEvents.ts'
+import type { SentEvent } from '../testing/readEvents.ts'
 import { readEvents } from '../testing/readEvents.ts'
 import { signedIn } from '../testing/client.ts'
 
@@ -38,7 +38,7 @@ afterAll(async () => {
 /** Somebody who listens to a balance. */
 function listen(name: string, as = open.as) {
   const control = new AbortController()
-  const heard: ToldEvent[] = []
+  const heard: SentEvent[] = []
   const address = addressOf(OFFICE_ROUTES.balance.url, { name })
   const { signal } = control
   const ended = readEvents(open.app, as, address, { signal, hear: (event) => heard.push(event) })

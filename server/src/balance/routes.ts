@@ -14,7 +14,7 @@ function eventOf(heard: Heard): string {
   return heard ? `data: ${JSON.stringify(heard)}\n\n` : 'event: away\ndata: {}\n\n'
 }
 
-/** Balances that speak lines, told on to whoever weighs. */
+/** Balances that speak lines, told on to anyone who weighs. */
 export function balanceRoutes({ balances, sessions, guard, heartbeatMs }: Services): FastifyPluginAsync {
   const { balances: names, balance } = OFFICE_ROUTES
   return async (app) => {

@@ -22,7 +22,7 @@ import type { Registration } from '../entries/writeTogether.ts'
 import { placeOfNumber } from '../entries/writeTogether.ts'
 import { takeOwnPlaces } from '../streams/ownStream.ts'
 
-/** Refusals that are told: whoever mends a list does not read more at once. */
+/** Refusals that are told: anyone who mends a list does not read more at once. */
 const REFUSALS_TOLD = 200
 /** Names asked for at once. */
 const ASKED = 5000
@@ -42,7 +42,7 @@ function isBefore(a: string, b: string): number {
   return a < b ? -1 : Number(a > b)
 }
 
-/** The entries of a list, signed by whoever brings it in and judged like those that a tablet posts; those first
+/** The entries of a list, signed by the person who brings it in and judged like those that a tablet posts; those first
  * that others build on. */
 async function entriesIn(
   { facts }: BringIn,
@@ -146,8 +146,8 @@ export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn>
     await hold(tx, subjects)
     const known = await knownOf(tx, entries)
     const fresh = entries.filter(({ uid }) => !known.has(uid))
-    const told = { known: entries.length - fresh.length, kept: 0, refused: [] }
-    if (fresh.length === 0) return { changes: [], answer: told }
+    const outcome = { known: entries.length - fresh.length, kept: 0, refused: [] }
+    if (fresh.length === 0) return { changes: [], answer: outcome }
     const db = tx as unknown as Database
     const {
       accepted,
@@ -156,7 +156,7 @@ export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn>
     } = judged(fresh, await knowledgeOf(db, fresh, createFoldMemory(), by.sheets))
     if (objections.size > 0) {
       const some = [...objections].slice(0, REFUSALS_TOLD).map(([uid, code]) => refusal(refusalOf(uid, code)))
-      return { changes: [], answer: { ...told, refused: some } }
+      return { changes: [], answer: { ...outcome, refused: some } }
     }
     const ends = await settled(db, turns, (others) => heldFolds(tx, others))
     const { stream, base } = await takeOwnPlaces(tx, by.stream, accepted.length)
@@ -177,6 +177,6 @@ export async function bringIn(by: BringingIn, list: BringIn): Promise<BroughtIn>
       new Date(by.author.at).getUTCFullYear(),
     )
     const what = { kind: 'broughtIn', file: list.file, facts: accepted.length } as const
-    return { changes: [{ what, reason: '' }], answer: { ...told, kept: accepted.length } }
+    return { changes: [{ what, reason: '' }], answer: { ...outcome, kept: accepted.length } }
   })
 }

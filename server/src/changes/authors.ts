@@ -7,7 +7,7 @@ import type { Changing } from './changing.ts'
 export interface Authors {
   /** Who asks, and when. Only behind a guard that asks for a sign-in. */
   authorOn: (request: FastifyRequest) => Promise<Author>
-  /** What a change by whoever asks needs. */
+  /** What a change by the caller needs. */
   changingOn: (request: FastifyRequest) => Promise<Changing>
   /** The same for somebody who is about to come in. */
   changingBy: (personId: string) => Promise<Changing>

@@ -11,7 +11,7 @@ function bearsOnCurve(entry: Entry): boolean {
   return entry.kind === 'weighed' || entry.kind === 'staged' || isAmendment(entry)
 }
 
-/** Whose curve is to be fitted anew. */
+/** Whose curve is to be fitted again. */
 export const curveFollower: Follower = {
   name: 'curves',
   from: FEED,

@@ -43,7 +43,7 @@ function weighings(subject: string, { lately }: { lately: number }) {
 const state = async () =>
   (await open.as.call({ method: 'GET', url: OFFICE_ROUTES.curves.url })).json<CurvesState>()
 
-/** The same here, for whoever does not ask whether it is done beside. */
+/** The same here, for anyone who does not ask whether it is done beside. */
 const fittingHere: CurvesHere['fitting'] = {
   fit: (histories) => Promise.resolve(histories.map((history) => history && offItsOwnCurve(history))),
   close: () => Promise.resolve(),

@@ -15,7 +15,7 @@ import { curveFollower } from './curveFollower.ts'
 import type { Fitting } from './fitApart.ts'
 import { residentCurve } from './tables.ts'
 
-/** So many in one transaction: about half a second, after which whoever stops it is heard. */
+/** So many in one transaction: about half a second, after which anyone who stops it is heard. */
 const PAGE = 20
 /** A curve that was fitted before the night is looked over in it: sheets and plans may have changed. */
 const FRESH_MS = 12 * 3_600_000
@@ -81,7 +81,7 @@ async function fitPage(
   )
 }
 
-/** Marks whoever was weighed since the last look, and at night everybody, and fits until nobody waits. */
+/** Marks residents weighed since the last look, and at night all of them, and fits until nobody waits. */
 export async function fitWhoWaits(here: CurvesHere, signal: AbortSignal): Promise<void> {
   const { db, now, siteZone, fitting } = here
   await catchUp(db, curveFollower)
@@ -96,7 +96,7 @@ export async function fitWhoWaits(here: CurvesHere, signal: AbortSignal): Promis
   }
 }
 
-/** Everybody is to be fitted anew. */
+/** Everybody is to be fitted again. */
 export async function fitAnew(db: Database): Promise<void> {
   await untilAlone(() => db.execute(sql`update resident_curve set due = 'anew' where due is null`))
 }

@@ -7,7 +7,7 @@ import { fittingApart } from './fitApart.ts'
 /** A curve follows a weighing by seconds. */
 const LOOK_MS = 5_000
 
-/** Fits the growth curves of whoever was weighed, and at night of everybody, for as long as the house is open. */
+/** Fits the growth curves of residents that were weighed, and at night of all, for as long as the house is open. */
 export function keepFitted({
   connection: { db },
   book,

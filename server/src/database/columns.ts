@@ -45,6 +45,6 @@ const jsonAs =
  * back unquoted through some clients. */
 export const document = jsonAs('json')
 
-/** A document that only ever comes out of our own fold and can be made anew: the check of it, twice
+/** A document that only ever comes out of our own fold and can be made again: the check of it, twice
  * with every entry, would cost as much as writing it. */
 export const derived = jsonAs('longtext')

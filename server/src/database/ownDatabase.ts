@@ -264,7 +264,7 @@ export async function startOwnDatabase(
   mkdirSync(dataDir, { recursive: true, mode: 0o700 })
   const folder = folderOf(dataDir)
   const before = runningPid(folder)
-  // One whose secret is lost is started anew: only a start gives it another.
+  // One whose secret is lost is started again: only a start gives it another.
   const running = before !== null && (await answers(folder.socket)) ? before : null
   if (running !== null && !hasSecret(folder)) await stopped(running)
   const taken = running !== null && isAlive(running) ? running : null

@@ -11,7 +11,7 @@ import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { entryBy, newcomer, smallSite } from '../testing/smallSite.ts'
-import { historyOf, subjectRows, toldSubjects } from './queries.ts'
+import { historyOf, subjectRows, subjectsAsked } from './queries.ts'
 import { rebuild } from './rebuild.ts'
 import { refold } from './refold.ts'
 
@@ -459,7 +459,7 @@ describe('what is handed to a screen at its start', () => {
   const long = 90 * 86_400_000
   const heldAt = async (held: 'open' | 'closed', after: number) => {
     const nowMs = Date.UTC(2026, 4, 1) + minute * 60_000 + after
-    return (await toldSubjects(base.db, ['resident', 'lot'], { held, nowMs })).map(({ id }) => id)
+    return (await subjectsAsked(base.db, ['resident', 'lot'], { held, nowMs })).map(({ id }) => id)
   }
   const about = (subject: string, kind: Draft['kind'], payload: object) =>
     made({ subject, kind, payload } as Draft)
@@ -480,7 +480,7 @@ describe('what is handed to a screen at its start', () => {
     expect(await heldAt('open', long)).toContain(here)
     expect(await heldAt('open', long)).not.toContain(gone)
     expect(await heldAt('closed', long)).toEqual(expect.arrayContaining([gone]))
-    const some = await toldSubjects(base.db, ['resident'], { of: [gone], nowMs: Date.now() })
+    const some = await subjectsAsked(base.db, ['resident'], { of: [gone], nowMs: Date.now() })
     expect(some.map(({ id }) => id)).toEqual([gone])
     expect((await rebuild(base.db, { write: false })).differing).toEqual([])
   })
@@ -509,7 +509,7 @@ describe('what is handed to a screen at its start', () => {
       about(enclosure(3), 'vacated', { resident: boxOf, leaves: 'toClean' }),
     ])
     const nowMs = Date.UTC(2026, 4, 1) + minute * 60_000 + long
-    const held = await toldSubjects(base.db, ['resident', 'lot', 'place'], { held: 'open', nowMs })
+    const held = await subjectsAsked(base.db, ['resident', 'lot', 'place'], { held: 'open', nowMs })
     expect(held.map(({ id }) => id)).toEqual(expect.arrayContaining([floorOf, boxOf, lot]))
     await server.append([about(lot, 'floorDisposed', {})])
     expect(await heldAt('open', long)).not.toContain(floorOf)

@@ -62,7 +62,7 @@ function retrying(
 
 /** Gathers what arrives while a transaction is on its way and appends it in the next: one durable
  * commit serves everyone who waits. A batch that cannot be written is retried; if it still cannot, its
- * posts are tried one by one, so that only whoever posted what cannot be kept hears of it, and nobody is
+ * posts are tried one by one, so that only anyone who posted what cannot be kept hears of it, and nobody is
  * told that something was kept when it was not. */
 export function createAppender(
   connection: Connection,
@@ -99,7 +99,7 @@ export function createAppender(
     // Let requests that arrived in the same moment in.
     await new Promise((resolve) => setImmediate(resolve))
     for (let batch = nextBatch(); batch.length > 0; batch = nextBatch()) await appendBatch(batch)
-    // In the same moment in which nobody was found waiting: whoever comes next starts anew.
+    // In the same moment in which nobody was found waiting: anyone who comes next starts over.
     running = null
   }
 

@@ -27,8 +27,8 @@ export async function insertRows(
   { otherwise = '', size = ROWS } = {},
 ): Promise<void> {
   await inChunks(rows, size, async (some) => {
-    const told = format(`${into} values ? ${otherwise}`, [some.map((row) => [...row])])
-    await tx.execute(sql.raw(told))
+    const statement = format(`${into} values ? ${otherwise}`, [some.map((row) => [...row])])
+    await tx.execute(sql.raw(statement))
   })
 }
 

@@ -8,7 +8,7 @@ import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
-import { believedIn, toldBefore, toldNow } from './storedFold.ts'
+import { believedIn, foldBefore, foldNow } from './storedFold.ts'
 import { ENTRY_COLUMNS, ENTRY_JSON, KIND, entryOf } from './rows.ts'
 
 const IN_ORDER = 'order by occurred_at, uid'
@@ -21,7 +21,12 @@ export interface Readable {
 }
 
 /** Entries that somebody can be handed, in the order in which they happened, each as JSON text. */
-function told(pool: Pool, where: string, of: string, { families, hidden }: Readable): Promise<Buffer[]> {
+function entriesWhere(
+  pool: Pool,
+  where: string,
+  of: string,
+  { families, hidden }: Readable,
+): Promise<Buffer[]> {
   const known = hidden.length > 0 ? ` and ${KIND} not in (?)` : ''
   return bytesOf(
     pool,
@@ -31,18 +36,18 @@ function told(pool: Pool, where: string, of: string, { families, hidden }: Reada
 }
 
 /** The history of one subject: one clustered range. */
-export function toldOf(pool: Pool, subject: string, readable: Readable): Promise<Buffer[]> {
-  return told(pool, 'subject', subject, readable)
+export function entriesOf(pool: Pool, subject: string, readable: Readable): Promise<Buffer[]> {
+  return entriesWhere(pool, 'subject', subject, readable)
 }
 
 /** The entries of one civil day. */
-export function toldOfDay(pool: Pool, day: number, readable: Readable): Promise<Buffer[]> {
-  return told(pool, 'day', isoDay(day), readable)
+export function entriesOfDay(pool: Pool, day: number, readable: Readable): Promise<Buffer[]> {
+  return entriesWhere(pool, 'day', isoDay(day), readable)
 }
 
 /** The entries of one doing. */
-export function toldOfAct(pool: Pool, act: string, readable: Readable): Promise<Buffer[]> {
-  return told(pool, 'act', act, readable)
+export function entriesOfAct(pool: Pool, act: string, readable: Readable): Promise<Buffer[]> {
+  return entriesWhere(pool, 'act', act, readable)
 }
 
 export async function historyOf(db: Database | Transaction, subject: string): Promise<KeptEntry[]> {
@@ -105,7 +110,7 @@ function rowsWhere(db: Database, families: readonly FamilyName[], which: SQL): P
   )
 }
 
-/** Those that are open or were written about lately, and whoever has to be at hand with them. */
+/** Those that are open or were written about lately, and those that have to be at hand with them. */
 async function openRows(
   db: Database,
   families: readonly FamilyName[],
@@ -122,7 +127,7 @@ async function openRows(
 }
 
 /** Subjects about which something is on record, of the families that may be read. */
-export async function toldSubjects(
+export async function subjectsAsked(
   db: Database,
   families: readonly FamilyName[],
   { of, held, nowMs }: Asked,
@@ -143,19 +148,19 @@ async function boxesOf(db: Database): Promise<Map<string, PlaceState>> {
 }
 
 /** How folds are told to a page that knows those of some revision. */
-export async function toldTo(db: Database, revision: number): Promise<(row: SubjectRow) => string> {
-  if (revision > UNSAID_REVISION) return toldNow
+export async function foldTeller(db: Database, revision: number): Promise<(row: SubjectRow) => string> {
+  if (revision > UNSAID_REVISION) return foldNow
   const boxes = await boxesOf(db)
-  return (row) => toldBefore(row, (enclosure) => boxes.get(enclosure))
+  return (row) => foldBefore(row, (enclosure) => boxes.get(enclosure))
 }
 
 /** Folds by subject as JSON text. */
 export function statesJson(
-  { head, nowMs, told }: { head: string; nowMs: number; told: (row: SubjectRow) => string },
+  { head, nowMs, foldOf }: { head: string; nowMs: number; foldOf: (row: SubjectRow) => string },
   rows: readonly SubjectRow[],
 ): Buffer {
   const states = rows.map(
-    (row) => `"${row.id}":{"family":"${row.family}","upTo":"${row.up_to}","state":${told(row)}}`,
+    (row) => `"${row.id}":{"family":"${row.family}","upTo":"${row.up_to}","state":${foldOf(row)}}`,
   )
   return Buffer.from(
     `{"head":"${head}","now":${nowMs},"revision":${FOLD_REVISION},"states":{${states.join(',')}}}`,

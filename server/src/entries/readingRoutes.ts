@@ -10,7 +10,15 @@ import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
 import type { Readable } from './queries.ts'
-import { familyOfSubject, statesJson, toldOf, toldOfAct, toldOfDay, toldSubjects, toldTo } from './queries.ts'
+import {
+  familyOfSubject,
+  statesJson,
+  entriesOf,
+  entriesOfAct,
+  entriesOfDay,
+  subjectsAsked,
+  foldTeller,
+} from './queries.ts'
 import { entriesJson } from './rows.ts'
 import { tracedOf } from './traced.ts'
 
@@ -21,12 +29,12 @@ function familiesFor(request: FastifyRequest): FamilyName[] {
   return readableBy(signedInOn(request).person.role)
 }
 
-/** What of the record can be handed to whoever asks. */
+/** What of the record can be handed to the caller. */
 function readableFor(request: FastifyRequest): Readable {
   return { families: familiesFor(request), hidden: [...hiddenFrom(request)] }
 }
 
-/** Reading the record: entries and what they add up to, of the families whoever asks may read. */
+/** Reading the record: entries and what they add up to, of the families the caller may read. */
 export function readingRoutes(services: Services): FastifyPluginAsync {
   const {
     connection: { db, pool },
@@ -43,34 +51,34 @@ export function readingRoutes(services: Services): FastifyPluginAsync {
       const families = familiesFor(request)
       const rows = await feedAfter(db, readBookmark(query.after) ?? {}, PAGE)
       const hidden = hiddenFrom(request)
-      const told = rows
+      const entries = rows
         .filter(({ of, kind }) => of !== 'change' && families.includes(of) && !hidden.has(kind))
-        .map((row) => Buffer.from(row.told))
-      return entriesJson(told)
+        .map((row) => Buffer.from(row.json))
+      return entriesJson(entries)
     })
     serveText(app, services, ROUTES.record, async ({ params, request }) => {
-      const told = await toldOf(pool, params.subject, readableFor(request))
-      if (told.length === 0) await mayRead(request, params.subject)
-      return entriesJson(told)
+      const entries = await entriesOf(pool, params.subject, readableFor(request))
+      if (entries.length === 0) await mayRead(request, params.subject)
+      return entriesJson(entries)
     })
     serve(app, services, ROUTES.traced, async ({ params, request }) => {
       await mayRead(request, params.subject)
       return { touches: await tracedOf(db, params.subject, familiesFor(request)) }
     })
     serveText(app, services, ROUTES.ofDay, async ({ params, request }) =>
-      entriesJson(await toldOfDay(pool, params.day, readableFor(request))),
+      entriesJson(await entriesOfDay(pool, params.day, readableFor(request))),
     )
     serveText(app, services, ROUTES.act, async ({ params, request }) =>
-      entriesJson(await toldOfAct(pool, params.act, readableFor(request))),
+      entriesJson(await entriesOfAct(pool, params.act, readableFor(request))),
     )
     serveText(app, services, ROUTES.states, async ({ query, request }) => {
       const of = query.of?.split(',').filter((id) => UUID.test(id))
       // The head first: states may then be ahead of it, never behind, and each says how far it is.
       const head = sayBookmark(await headOf(db))
       const nowMs = now().getTime()
-      const rows = await toldSubjects(db, familiesFor(request), { of, held: query.held, nowMs })
-      const told = await toldTo(db, revisionOf(request))
-      return statesJson({ head, nowMs, told }, rows)
+      const rows = await subjectsAsked(db, familiesFor(request), { of, held: query.held, nowMs })
+      const foldOf = await foldTeller(db, revisionOf(request))
+      return statesJson({ head, nowMs, foldOf }, rows)
     })
   }
 }

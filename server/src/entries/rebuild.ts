@@ -45,11 +45,11 @@ export async function rebuildOne(
   // As JSON, because that is how it was stored.
   const echoes = await echoesAbout(tx, subject, row.family)
   const state = replay(row.family, history, echoes)
-  const told = JSON.stringify(state)
+  const anew = JSON.stringify(state)
   // What an earlier version folded differs for a reason, and is folded again by itself.
   const fields = isOutdated(row)
     ? [...(write ? ['revision'] : [])]
-    : differingFields(JSON.parse(row.state) as object, JSON.parse(told) as object)
+    : differingFields(JSON.parse(row.state) as object, JSON.parse(anew) as object)
   const touches = effectiveFacts(history).flatMap(touchRows)
   const stored = await rowsOf<TouchKey>(
     tx,
@@ -60,7 +60,7 @@ export async function rebuildOne(
   if (!same) fields.push('touches')
   if (!write || fields.length === 0) return { entries: history.length, fields }
   await tx.execute(
-    sql`update subject set state = ${told}, version = version + 1, revision = ${FOLD_REVISION},
+    sql`update subject set state = ${anew}, version = version + 1, revision = ${FOLD_REVISION},
           closed_at = ${closedAtText(row.family, state)}
         where id = ${subject}`,
   )
@@ -69,7 +69,7 @@ export async function rebuildOne(
   return { entries: history.length, fields }
 }
 
-/** Folds anew whoever hears of others, once all of these are there. */
+/** Folds those that hear of others once more, once all of these are there. */
 export async function foldHearers(db: Database | Transaction): Promise<void> {
   for (const id of await hearersOf(db)) await db.transaction((tx) => rebuildOne(tx, id, { write: true }))
 }

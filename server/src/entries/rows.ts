@@ -3,7 +3,7 @@ import { sql } from 'drizzle-orm'
 
 /** An entry as the database hands it over: the whole of it as JSON text, ready to be sent. */
 export interface EntryRow {
-  told: string
+  json: string
 }
 
 /** JSON text of a row of `entry`. The database prints it, the payload passed through as it was stored:
@@ -27,14 +27,14 @@ export const ENTRY_JSON = `concat(
 export const KIND = `if(kind = 'corrected', json_value(payload, '$.to.kind'), kind)`
 
 /** The columns of an `EntryRow`. */
-export const ENTRY_COLUMNS = sql.raw(`${ENTRY_JSON} as told`)
+export const ENTRY_COLUMNS = sql.raw(`${ENTRY_JSON} as json`)
 
 const COMMA = Buffer.from(',')
 
 /** Entries whose JSON text never left its bytes. */
-export function entriesJson(told: readonly Buffer[]): Buffer {
+export function entriesJson(entries: readonly Buffer[]): Buffer {
   const parts: Buffer[] = [Buffer.from('{"entries":[')]
-  for (const one of told) {
+  for (const one of entries) {
     if (parts.length > 1) parts.push(COMMA)
     parts.push(one)
   }
@@ -43,6 +43,6 @@ export function entriesJson(told: readonly Buffer[]): Buffer {
 }
 
 /** The entry of a row. It was validated when it was appended. */
-export function entryOf({ told }: EntryRow): KeptEntry {
-  return JSON.parse(told) as KeptEntry
+export function entryOf({ json }: EntryRow): KeptEntry {
+  return JSON.parse(json) as KeptEntry
 }

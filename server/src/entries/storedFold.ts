@@ -36,12 +36,12 @@ export function believedIn(stored: StoredFold): AnyState {
 
 /** The fold as JSON text, for a page that knows the folds of this revision. What lies there as it knows it is passed
  * through. */
-export function toldNow(stored: StoredFold): string {
+export function foldNow(stored: StoredFold): string {
   return isOutdated(stored) ? JSON.stringify(believedIn(stored)) : stored.state
 }
 
 /** The fold as JSON text, for a page of before any said which revision it knows. `boxOf`: what was done in a box. */
-export function toldBefore(stored: StoredFold, boxOf: (enclosure: string) => PlaceState | undefined): string {
+export function foldBefore(stored: StoredFold, boxOf: (enclosure: string) => PlaceState | undefined): string {
   if (isOutdated(stored)) return stored.state
   const state = believedIn(stored)
   const home = 'stay' in state ? placeOf(state)?.enclosure : undefined

@@ -263,7 +263,7 @@ describe('whatever the order, the batches, the servers and the crashes', () => {
           const crashing = post === crashAt ? killAll() : null
           const outcome = await Promise.allSettled([appended])
           await crashing
-          // Whoever was not answered sends the same again.
+          // Anyone who was not answered sends the same again.
           if (outcome[0].status === 'rejected') await server?.append(batch).catch(() => undefined)
         }
         expect((await rebuild(base.db, { write: false })).differing).toEqual([])

@@ -9,7 +9,7 @@ import type { Scratch } from '../testing/scratch.ts'
 import { scratch } from '../testing/scratch.ts'
 import type { SmallSite } from '../testing/smallSite.ts'
 import { entryBy, newcomer, smallSite } from '../testing/smallSite.ts'
-import { subjectRows, toldSubjects } from './queries.ts'
+import { subjectRows, subjectsAsked } from './queries.ts'
 import type { Writing } from './writeTogether.ts'
 import { writeTogether } from './writeTogether.ts'
 
@@ -60,7 +60,7 @@ const after = (seq: number) => feedAfter(base.db, { ...{ 1: 1e9 }, [lease.stream
 
 async function everyFold(): Promise<Map<string, string>> {
   return new Map(
-    (await toldSubjects(base.db, ['resident'], { nowMs: 0 })).map(({ id, state }) => [id, state]),
+    (await subjectsAsked(base.db, ['resident'], { nowMs: 0 })).map(({ id, state }) => [id, state]),
   )
 }
 

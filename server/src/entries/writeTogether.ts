@@ -29,7 +29,7 @@ export interface Writing {
     closedAt: string | null
   })[]
   touches: readonly TouchRow[]
-  /** Entries whose touches are written anew. */
+  /** Entries whose touches are written again. */
   retouched: readonly string[]
   registrations: readonly Registration[]
 }

@@ -34,7 +34,7 @@ export interface Reader {
 function eventOf(row: ScreenRow, bookmark: Bookmark): string {
   const event = row.of === 'change' ? 'event: change\n' : ''
   const anew = row.anew ? `event: anew\ndata: ${JSON.stringify(row.anew)}\n\n` : ''
-  return `${event}id: ${sayBookmark(bookmark)}\ndata: ${row.told}\n\n${anew}`
+  return `${event}id: ${sayBookmark(bookmark)}\ndata: ${row.json}\n\n${anew}`
 }
 
 /** One open screen: it is never written more than it takes. */

@@ -22,8 +22,8 @@ function startOf(after: Bookmark, lastEventId: string | string[] | undefined): B
 
 /** Why nothing can be kept just now, told as an answer would tell it; null while everything can. */
 function standstillEvent(why: Why): string {
-  const told: Problem | null = why && { code: why, message: ERRORS[why].message }
-  return `event: standstill\ndata: ${JSON.stringify(told)}\n\n`
+  const problem: Problem | null = why && { code: why, message: ERRORS[why].message }
+  return `event: standstill\ndata: ${JSON.stringify(problem)}\n\n`
 }
 
 export function feedRoutes({
@@ -56,7 +56,7 @@ export function feedRoutes({
         const stop = hub.follow(reader.hear)
         const sayWhy = (why: Why) => reader.say(standstillEvent(why))
         const unfollow = standstill.follow(sayWhy)
-        // Whoever is signed out has to come back and ask, and is then told to sign in.
+        // Anyone who is signed out has to come back and ask, and is then told to sign in.
         const unlisten = sessions.onEnd(signedIn, () => reader.end())
         const beat = () => {
           const stuck = reader.stuckSince()

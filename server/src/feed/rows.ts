@@ -17,7 +17,7 @@ export interface FeedRow {
   /** Whether it amends another, 1 or 0. */
   amends: number
   /** What it says as JSON text, ready to be sent. */
-  told: string
+  json: string
 }
 
 const CHANGE_JSON = `concat('{"stream":', stream, ',"seq":', seq, ',"what":', what, '}')`
@@ -42,7 +42,7 @@ export async function feedAfter(
   if (places.length === 0) return []
   return rowsOf(
     db,
-    sql`(select stream, seq, family as 'of', ${sql.raw(KIND)} as kind, ${sql.raw(ENTRY_JSON)} as told,
+    sql`(select stream, seq, family as 'of', ${sql.raw(KIND)} as kind, ${sql.raw(ENTRY_JSON)} as json,
            kind in ('corrected', 'retracted') as amends
          from entry where ${afterEach(places)} order by stream, seq limit ${limit})
         union all

@@ -49,7 +49,7 @@ function hearersOfAll(entry: Entry | undefined, spoken: ReadonlyMap<string, Entr
 export async function screenFeedAfter(db: Database, after: Bookmark, limit: number): Promise<ScreenRow[]> {
   const rows = await feedAfter(db, after, limit)
   const amendments = new Map(
-    rows.flatMap((row) => (row.amends ? [[row, JSON.parse(row.told) as Amendment] as const] : [])),
+    rows.flatMap((row) => (row.amends ? [[row, JSON.parse(row.json) as Amendment] as const] : [])),
   )
   const spoken = await spokenOf(db, [...amendments.values()])
   return rows.map((row) => {

@@ -76,7 +76,7 @@ export async function catchUp<Row extends Placed>(db: Database, one: Follower<Ro
   return absorbed
 }
 
-/** Deletes what a follower made and how far it had read, and makes it anew. */
+/** Deletes what a follower made and how far it had read, and makes it again. */
 export async function rebuildFollower<Row extends Placed>(db: Database, one: Follower<Row>): Promise<number> {
   await db.transaction(async (tx) => {
     await bookmarkOf(tx, one.name)

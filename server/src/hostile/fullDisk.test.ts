@@ -20,7 +20,7 @@ afterAll(async () => {
   await rm(disk, { recursive: true })
 })
 
-/** The database writes as well meanwhile: whoever asks for the last byte finds that it is taken. */
+/** The database writes as well meanwhile: anyone who asks for the last byte finds that it is taken. */
 async function fill(): Promise<void> {
   const { bavail, bsize } = statfsSync(disk)
   await expect(writeFile(filler, Buffer.alloc((bavail + 1) * bsize))).rejects.toMatchObject({

@@ -24,7 +24,7 @@ function sendPage(reply: FastifyReply, html: string): FastifyReply {
     .send(html.replaceAll(NONCE, nonce))
 }
 
-/** The built interface: files under a name of their content for good; the page itself always anew, for
+/** The built interface: files under a name of their content for good; the page itself always fresh, for
  * every address that is not a file, because the router in it knows the rest. */
 export async function servePages(app: FastifyInstance, folder: string): Promise<void> {
   const html = readFileSync(join(folder, 'index.html'), 'utf8')

@@ -13,7 +13,7 @@ export interface ReportsOptions {
   atOnce?: number
   waitingMost?: number
   patienceMs?: number
-  /** A report lets taps go first for so long: whoever only looks must not wait for ever. */
+  /** A report lets taps go first for so long: anyone who only looks must not wait for ever. */
   politeMs?: number
 }
 

@@ -80,7 +80,7 @@ export function serve<R extends Route>(
 
 /** Serves a route whose answer is text that is ready to be sent and must not be printed again. It may be
  * megabytes, and the tablets are on the wireless of a building of thick walls: it is compressed for
- * whoever takes it so. */
+ * anyone who takes it so. */
 export function serveText<R extends Route>(
   app: FastifyInstance,
   services: Pick<Services, 'guard' | 'reports'>,

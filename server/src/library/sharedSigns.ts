@@ -35,7 +35,7 @@ export function withSharedSigns(value: unknown, shared: SharedSigns, file: strin
   const using = Using.safeParse(value)
   if (!using.success) return value
   const { group, signs } = using.data
-  const told = signs.map((sign) => {
+  const inFull = signs.map((sign) => {
     const taken = Use.safeParse(sign)
     if (!taken.success) return sign
     const { use, stages } = taken.data
@@ -46,5 +46,5 @@ export function withSharedSigns(value: unknown, shared: SharedSigns, file: strin
       throw new KobrinFault('bad_sheet', `${file}: the shared sign ${id} is not about ${group}`)
     return { ...words, ...(stages && { stages }) }
   })
-  return { ...using.data, signs: told }
+  return { ...using.data, signs: inFull }
 }

@@ -10,7 +10,7 @@ import { hashSecret } from './passphrase.ts'
 import { invitation, staff } from './tables.ts'
 import { hashed, newCode, shownCode } from './token.ts'
 
-/** How long a code is good: whoever starts after a week off can still come in with it. */
+/** How long a code is good: anyone who starts after a week off can still come in with it. */
 const CODE_HOURS = 14 * 24
 
 function changed(person: string, what: PersonChange): NewChange[] {
@@ -124,7 +124,7 @@ export function letBack(by: Changing, id: string): Promise<void> {
   })
 }
 
-/** A passphrase chosen with a code, which is used up by it; whoever was signed in under that name is not any
+/** A passphrase chosen with a code, which is used up by it; anyone who was signed in under that name is not any
  * more. Throws `wrong_code` where somebody else was quicker. */
 export async function useCode(
   by: Changing,

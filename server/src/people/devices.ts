@@ -18,7 +18,7 @@ export interface Devices {
   enrol: (deviceId: string, name: string, by: string) => Promise<void>
   /** Those that people have signed in on and that were not revoked. */
   list: () => Promise<DeviceLine[]>
-  /** Nobody can switch by PIN there any more, and whoever is signed in there has to sign in again.
+  /** Nobody can switch by PIN there any more, and anyone who is signed in there has to sign in again.
    * False when there is no such device. */
   revoke: (deviceId: string) => Promise<boolean>
 }

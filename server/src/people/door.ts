@@ -7,7 +7,7 @@ import { decoyHash, matches } from './passphrase.ts'
 import type { Sessions } from './sessions.ts'
 
 export const COOKIE = { path: '/', httpOnly: true, secure: true, sameSite: 'strict' } as const
-/** Begun anew with every sign-in. */
+/** Begun again with every sign-in. */
 const DEVICE_COOKIE_SECONDS = 120 * 86_400
 
 export function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enrolled'>, shift: Shift): Me {
@@ -21,7 +21,7 @@ export function meOf(person: Me['person'], device: Pick<Device, 'name' | 'enroll
 
 interface Knock<P> {
   by: Try['by']
-  /** Whoever it says it is; null where nobody is called so. */
+  /** The person it claims to be; null where nobody is called so. */
   found: P | null
   hash: string | null | undefined
   secret: string

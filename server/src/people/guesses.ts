@@ -25,7 +25,7 @@ export const GUESSES = {
   ownDevice: { most: 10, minutes: 5 },
   /** Of one person's passphrase on all other devices together: nobody out there can keep them from theirs. */
   otherDevices: { most: 10, minutes: 15 },
-  /** From one address, whoever is meant. */
+  /** From one address, no matter which person is meant. */
   address: { most: 30, minutes: 5 },
 } as const
 
@@ -103,7 +103,7 @@ export function createGuesses(db: Database, now: () => Date): Guesses {
         if (by === 'pin') await checkPin(guess)
         else await checkPassphrase(guess, own)
       } catch (refusal) {
-        // What was not judged told nobody anything: whoever hammers at the door does not keep it shut.
+        // What was not judged told nobody anything: anyone who hammers at the door does not keep it shut.
         await db.execute(sql`delete from guess where id = ${made.insertId}`)
         throw refusal
       }

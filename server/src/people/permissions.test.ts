@@ -50,7 +50,7 @@ describe.each(guarded)('%s', (_, route) => {
   it.each(ROLES)('is open or closed to a %s as the table says', async (role) => {
     const allowed = route.access === 'signedIn' || may(role, route.access as 'readSite')
     const { statusCode } = await as(role).call(requestFor(site, route))
-    // There is no such device: whoever may revoke one is told so.
+    // There is no such device: anyone who may revoke one is told so.
     expect(allowed ? [200, 204, 404] : [403]).toContain(statusCode)
   })
 })

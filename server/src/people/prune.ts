@@ -3,7 +3,7 @@ import type { Database } from '../database/connect.ts'
 import { sqlMoment } from '../database/columns.ts'
 
 /** A sign-in that is over is kept so long: what was made during it may still lie on a tablet in a drawer,
- * and whoever sends it has to show that its author was at work. */
+ * and anyone who sends it has to show that its author was at work. */
 const SHIFT_DAYS = 120
 /** Wrong and right tries. */
 const GUESS_DAYS = 30

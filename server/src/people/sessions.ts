@@ -36,7 +36,7 @@ export interface Sessions {
   end: (token: string) => Promise<void>
   /** Calls when a sign-in ends, whatever server hears of it. Answers how to stop listening. */
   onEnd: (signedIn: SignedIn, ended: () => void) => () => void
-  /** What is believed about sessions is asked anew: something about a person or a device has changed. */
+  /** What is believed about sessions is asked again: something about a person or a device has changed. */
   doubt: () => void
   close: () => void
   /** A sign-in by its name, over or not. */

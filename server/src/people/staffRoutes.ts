@@ -30,7 +30,7 @@ export function staffRoutes(services: Services): FastifyPluginAsync {
     now,
   } = services
 
-  /** Whoever asks, once their passphrase was right: a screen that was left open is not them. */
+  /** The caller, once their passphrase was right: a screen that was left open is not them. */
   async function provenOn(request: FastifyRequest, secret: string) {
     const { person, device, token } = signedInOn(request)
     const found = await byId(db, person.id)
@@ -40,7 +40,7 @@ export function staffRoutes(services: Services): FastifyPluginAsync {
     return { person: person.id, token }
   }
 
-  /** Whoever was given this code, once it is used up and they have a passphrase. */
+  /** Anyone who was given this code, once it is used up and they have a passphrase. */
   async function provenByCode({ login, code, passphrase }: UseCode, address: string) {
     const found = await byLogin(db, login)
     const at = now().toISOString()

@@ -24,10 +24,10 @@ const TYPES = [
   'image/heif',
   'application/octet-stream',
 ]
-/** A picture being made anew takes a core and the memory of all its pixels. */
+/** A picture being encoded again takes a core and the memory of all its pixels. */
 const AT_ONCE = 2
 
-/** Pictures: what arrives is made anew, and lies beside the database. */
+/** Pictures: what arrives is encoded again, and lies beside the database. */
 export function photoRoutes({
   connection: { db },
   guard,

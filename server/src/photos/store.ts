@@ -68,7 +68,7 @@ async function shrunk(bytes: Buffer, width: number, height: number, most: number
 /** From this orientation on a camera lay on its side: upright, width and height change places. */
 const ON_ITS_SIDE = 5
 
-/** Makes a picture anew, smaller and without anything but the picture, and keeps it with a small one. Throws
+/** Encodes a picture again, smaller and without anything but the picture, and keeps it with a small one. Throws
  * `no_photo` where it is none that can be read. */
 export async function keepPhoto(folder: string, bytes: Buffer): Promise<MadePhoto> {
   let kept: Buffer

@@ -11,7 +11,7 @@ function isSame(one: string, other: string): boolean {
   return timingSafeEqual(Buffer.from(hashed(one)), Buffer.from(hashed(other)))
 }
 
-/** How a house begins: once, by whoever can read what was shown where it was started. */
+/** How a house begins: once, by the person who can read what was shown where it was started. */
 export function setUpRoutes({ firstCode, ...services }: Services): FastifyPluginAsync {
   const {
     connection: { db },

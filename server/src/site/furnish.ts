@@ -104,7 +104,7 @@ export async function pastOf(db: Database, id: string): Promise<PastBay[]> {
   return rows.map(({ bayId: _bay, ...past }) => past)
 }
 
-/** Furnishes a bay anew, all or nothing. Throws `no_such_place`, `changed_meanwhile`, `name_taken`,
+/** Furnishes a bay again, all or nothing. Throws `no_such_place`, `changed_meanwhile`, `name_taken`,
  * `wider_than_shelf`, `still_lived_in`. */
 export function furnish(by: Changing, id: string, kept: KeepBay): Promise<void> {
   const { name, barrier, widthMm, shelves } = kept

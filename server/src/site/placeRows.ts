@@ -1,7 +1,7 @@
 import type { Bay, Enclosure, Room } from '@kobrin/contract'
 import type { Register } from '@kobrin/core'
 
-// What is told of the building, as rows: a whole house is written so, whoever tells it.
+// What is told of the building, as rows: a whole house is written so, wherever it comes from.
 
 export function roomRow({ order, celsius, ...room }: Room) {
   return { ...room, walkOrder: order, coolest: celsius?.[0] ?? null, warmest: celsius?.[1] ?? null }

@@ -152,7 +152,7 @@ describe('a bay', () => {
     expect(codeOf(await furnish(bayId, [others]))).toBe('still_lived_in')
     expect(await boxesOf(bayId)).toHaveLength(boxes.length)
 
-    // Whoever lives there moves into the empty one.
+    // Those that live there move into the empty one.
     const empty = boxes.at(-1)
     const resident = open.site.residents[0]?.id ?? ''
     const { id: author } = open.site.person('seniorKeeper')

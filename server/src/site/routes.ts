@@ -6,7 +6,7 @@ import type { Services } from '../services.ts'
 import { keepEnclosure } from './commands.ts'
 import type { Page } from './siteBook.ts'
 
-/** The page, or nothing when whoever asks has it already. */
+/** The page, or nothing when the caller has it already. */
 function unlessKnown(page: Page | null, request: FastifyRequest, reply: FastifyReply): Buffer | null {
   if (!page) throw new KobrinProblem('not_found')
   reply.header('etag', page.etag).header('cache-control', 'private, no-cache')

@@ -44,14 +44,14 @@ export const bay = mysqlTable('bay', {
   version: int('version').notNull().default(1),
 })
 
-/** How a bay stood before it was furnished anew. Append-only. */
+/** How a bay stood before it was refurnished. Append-only. */
 export const bayPast = mysqlTable(
   'bay_past',
   {
     bayId: uuid('bay_id').notNull(),
     version: int('version').notNull(),
     until: instant('until').notNull(),
-    /** Who furnished it anew. */
+    /** Who refurnished it. */
     by: uuid('author_id'),
     layout: document<PastBay['layout']>()('layout').notNull(),
   },

@@ -91,7 +91,7 @@ export function createOwnStream(db: Database): OwnStream {
 }
 
 /** Takes so many places in a stream and says the one before the first. The row stays locked until the
- * commit, so that whoever reads a stream cannot pass over what appears later. Throws `StreamLost`. */
+ * commit, so that anyone who reads a stream cannot pass over what appears later. Throws `StreamLost`. */
 export async function takePlaces(tx: Transaction, { stream, holder }: Lease, count: number): Promise<number> {
   await tx.execute(
     sql`update stream set seq = seq + ${count}, held_until = ${HELD_UNTIL} where id = ${stream} and holder = ${holder}`,
@@ -104,7 +104,7 @@ export async function takePlaces(tx: Transaction, { stream, holder }: Lease, cou
   return row.seq - count
 }
 
-/** The same in the stream of this server; where it was lost, it is claimed anew the next time. */
+/** The same in the stream of this server; where it was lost, it is claimed again the next time. */
 export async function takeOwnPlaces(
   tx: Transaction,
   stream: OwnStream,

@@ -89,7 +89,7 @@ export function fileOf(lines: LinesOf): string {
   return `lines/${lines}.jsonl`
 }
 
-/** JSON Schema of every file, for whoever reads it without us. */
+/** JSON Schema of every file, for anyone who reads it without us. */
 export function schemaText(): string {
   const names = Object.keys(LINES) as LinesOf[]
   const schemas: [string, object][] = names.map((name) => [

@@ -49,7 +49,7 @@ function readAs<T>(schema: z.ZodType<T> | z.core.$ZodType<T>, text: string, wher
     throw damaged(`${where} is no JSON`, cause)
   }
   const result = (schema as z.ZodType<T>).safeParse(value)
-  // As it was written: a shape made anew may say the same in another order.
+  // As it was written: a shape made again may say the same in another order.
   if (result.success) return value as T
   const [issue] = result.error.issues
   throw damaged(`${where}, ${issue?.path.join('.') ?? ''}: ${issue?.message ?? ''}`, result.error)
@@ -172,15 +172,15 @@ async function keepHistory(
 /** Keeps every history. Answers the last place of each stream, and the subjects. */
 async function keepHistories(tx: Transaction, from: Opened) {
   const numbers = new Map((await allOf(from, 'numbers')).map(({ resident, number }) => [resident, number]))
-  const told = new Set<string>()
+  const begun = new Set<string>()
   let last: Bookmark = {}
   let history: TakenEntry[] = []
   const close = async () => {
     const [first] = history
     if (!first) return
     const { subject: id } = first.entry
-    if (told.has(id)) throw damaged(`the entries about ${id} do not follow on each other`)
-    told.add(id)
+    if (begun.has(id)) throw damaged(`the entries about ${id} do not follow on each other`)
+    begun.add(id)
     await keepHistory(tx, id, history, numbers)
     last = furthest(last, lastPlaces(history))
     history = []
@@ -190,7 +190,7 @@ async function keepHistories(tx: Transaction, from: Opened) {
     history.push(line)
   }
   await close()
-  return { told, last }
+  return { begun, last }
 }
 
 /** Folds of the places about which nothing was said yet. */
@@ -199,7 +199,7 @@ async function keepSilent(tx: Transaction, places: readonly string[]): Promise<v
   await inChunks(places, ROWS, (some) => tx.insert(subject).values(some.map((id) => ({ id, ...nothing }))))
 }
 
-/** The streams go on where they ended, by whoever claims them. */
+/** The streams go on where they ended, by the servers that claim them. */
 async function keepStreams(tx: Transaction, ends: Bookmark): Promise<void> {
   const rows = Object.entries(ends).map(([id, seq]) => ({
     id: Number(id),
@@ -251,10 +251,10 @@ export async function moveIn(db: Database, file: string, now: Date, photos: stri
     const missing = photos === null ? [] : await unpackPhotos(from, photos)
     await db.transaction(async (tx) => {
       const places = await furnish(tx, from, house)
-      const { told, last } = await keepHistories(tx, from)
+      const { begun, last } = await keepHistories(tx, from)
       await keepSilent(
         tx,
-        places.filter((id) => !told.has(id)),
+        places.filter((id) => !begun.has(id)),
       )
       await foldHearers(tx)
       const changes = await moved(from, 'changes', (some) => tx.insert(change).values(some))

@@ -37,6 +37,6 @@ export function placeOf(receipt: Receipt | undefined): string {
   return `${receipt.stream}:${receipt.seq}`
 }
 
-export function entriesIn(rows: readonly { told: string }[]): Entry[] {
-  return rows.map(({ told }) => JSON.parse(told) as Entry)
+export function entriesIn(rows: readonly { json: string }[]): Entry[] {
+  return rows.map(({ json }) => JSON.parse(json) as Entry)
 }

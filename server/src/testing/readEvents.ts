@@ -5,7 +5,7 @@ import type { Client } from './client.ts'
 import { cookieOf, portOf } from './client.ts'
 
 /** An event as a browser is told it; `name` where it has one. */
-export interface ToldEvent {
+export interface SentEvent {
   name: string | undefined
   data: string | undefined
 }
@@ -13,7 +13,7 @@ export interface ToldEvent {
 interface Reading {
   headers?: Record<string, string>
   signal: AbortSignal
-  hear: (event: ToldEvent) => void
+  hear: (event: SentEvent) => void
 }
 
 /** Follows events of a server that listens, until they end or nobody wants them any more. */

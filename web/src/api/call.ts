@@ -26,7 +26,7 @@ export class Unreachable extends Error {
 
 /** A back room's network may swallow a request without a word. */
 const PATIENCE_MS = 20_000
-/** A file takes longer, and is made anew before it is answered. */
+/** A file takes longer, and is made again before it is answered. */
 const FILE_PATIENCE_MS = 120_000
 
 type Fetch = typeof globalThis.fetch

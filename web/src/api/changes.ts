@@ -1,6 +1,6 @@
 import { createEventHook } from '@vueuse/core'
 
-/** Heard by whoever remembers what the server answered. They come after the board: before that nothing is
+/** Heard by what remembers what the server answered. They come after the board: before that nothing is
  * remembered that could be wrong. */
 
 /** Plans, sheets, boxes or schools were changed. */

@@ -58,12 +58,12 @@ interface AnyAsked {
   querystring?: Record<string, string | number | undefined>
 }
 
-/** By its address, so that whoever hears of a change can name what it is about. */
+/** By its address, so that anyone who hears of a change can name what it is about. */
 export function keyOf(route: Route, { params, querystring }: AnyAsked = {}): [string] {
   return [addressOf(route.url, params, querystring)]
 }
 
-/** What the server answers to a question, asked anew when what is asked changes, or when the feed tells that the
+/** What the server answers to a question, asked again when what is asked changes, or when the feed tells that the
  * answer has. Without a link it is the last answer that this device was given. */
 export function useAnswerOf<R extends Route>(
   route: R,
@@ -86,14 +86,14 @@ export function useAnswerOf<R extends Route>(
   }
 }
 
-/** Something told to the server: whether it is on its way, and what was wrong with it. */
-export function useTold<Given = void, Got = unknown>(tell: (given: Given) => Promise<Got>) {
-  const { isPending, error, mutateAsync } = useMutation({ mutationFn: tell }, queries)
+/** Something sent to the server: whether it is on its way, and what was wrong with it. */
+export function useSending<Given = void, Got = unknown>(post: (given: Given) => Promise<Got>) {
+  const { isPending, error, mutateAsync } = useMutation({ mutationFn: post }, queries)
   return {
     busy: isPending,
     complaint: computed(() => (error.value ? sayError(error.value) : '')),
     /** Null where it was not taken, or the same is already on its way. */
-    async told(given: Given): Promise<{ got: Got } | null> {
+    async send(given: Given): Promise<{ got: Got } | null> {
       if (isPending.value) return null
       return mutateAsync(given).then(
         (got) => ({ got }),

@@ -38,7 +38,7 @@ const finding = shallowRef(false)
 const showWaiting = shallowRef(false)
 const complaint = shallowRef('')
 
-/** Whoever keeps nothing there is not sent there. */
+/** Anyone who keeps nothing there is not sent there. */
 const places = computed(() => {
   const { office, ...rest } = words.places
   return may(people.role, 'editPlaces') ? { ...rest, office } : rest
@@ -48,7 +48,7 @@ const here = computed(() => {
   const [, top = ''] = route.path.split('/')
   return top in words.places ? (top as keyof typeof words.places) : 'residents'
 })
-/** Whoever the page is about, else the place it belongs to. */
+/** The resident the page is about, else the place it belongs to. */
 const about = computed(() => {
   const id = String(route.params['id'] ?? '')
   return site.residents.get(id)?.name ?? site.species.get(id)?.common ?? words.places[here.value]
@@ -93,7 +93,7 @@ function onKey(event: KeyboardEvent): void {
 }
 
 watch(() => people.signIns, enter)
-// Whoever presses the key to find goes on typing at once: the finder is there before it is asked for.
+// Anyone who presses the key to find goes on typing at once: the finder is there before it is asked for.
 watch(inside, (is) => {
   if (!is) return
   afterNextPaint(() => loadFinder().catch(() => undefined))

@@ -10,7 +10,7 @@ function desk(page: keyof typeof Desk) {
   return async (): Promise<Component> => (await withParts(() => import('./desk.ts')))[page] as Component
 }
 
-/** Where whoever holds this device begins. */
+/** Where the person who holds this device begins. */
 function startsAt(): StartPage {
   const { startPage } = useHandling()
   return START_PAGES.includes(startPage.value) ? startPage.value : 'walk'

@@ -1,4 +1,4 @@
-/** Hands something to whoever is here as a file. */
+/** Hands something to the person here as a file. */
 export function saveFile(name: string, content: BlobPart, type: string): void {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(new Blob([content], { type }))

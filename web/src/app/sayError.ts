@@ -1,5 +1,5 @@
 import { t } from './words.ts'
-/** What went wrong, as whoever threw it says it. */
+/** What went wrong, in the words of what threw it. */
 export function sayError(error: unknown): string {
   return error instanceof Error ? error.message : t('somethingWentWrong')
 }

@@ -6,7 +6,7 @@ export function afterNextPaint(task: () => void): void {
 }
 
 /** Something worth showing that may lag behind by a frame: totals over a whole house must not keep
- * a finger waiting. Computed anew once, after the frame that shows what it depends on. */
+ * a finger waiting. Computed again once, after the frame that shows what it depends on. */
 export function useAfterPaint<T>(
   get: () => T,
   { later = afterNextPaint }: { later?: (task: () => void) => void } = {},

@@ -1,7 +1,7 @@
 import { useStorage } from '@vueuse/core'
 import { watchEffect } from 'vue'
 
-/** Whether single letters act, for whoever speaks to the device or rests a hand on its keys. */
+/** Whether single letters act, for anyone who speaks to the device or rests a hand on its keys. */
 const letters = useStorage('kobrin.letters', true)
 /** Whether a touch opens a box first, and only the second one logs it. */
 const opensFirst = useStorage('kobrin.opensFirst', false)

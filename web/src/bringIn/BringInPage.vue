@@ -17,13 +17,13 @@ const { now, columns } = list
 const understood = computed(() => now.value.understood)
 
 const sums = computed(() => {
-  const told = understood.value
-  if (!told) return ''
+  const read = understood.value
+  if (!read) return ''
   return [
-    t('rowsTold', { count: told.rows }),
-    t('newcomersTold', { count: told.newcomers }),
-    t('factsTold', { count: told.facts }),
-    ...(told.leftOut > 0 ? [t('leftOutTold', { count: told.leftOut })] : []),
+    t('rowsTold', { count: read.rows }),
+    t('newcomersTold', { count: read.newcomers }),
+    t('factsTold', { count: read.facts }),
+    ...(read.leftOut > 0 ? [t('leftOutTold', { count: read.leftOut })] : []),
   ].join(' · ')
 })
 const isReady = computed(

@@ -26,7 +26,7 @@ function say(at: number, part: Partial<ListColumn>): void {
   columns.value = columns.value.map((column, index) => (index === at ? { ...column, ...part } : column))
 }
 
-/** What is said anew of a column has to be readable at once. */
+/** What is newly said of a column has to be readable at once. */
 function mean(at: number, meaning: ListColumn['meaning']): void {
   say(at, {
     meaning,

@@ -83,7 +83,7 @@ function opened(before: BroughtList, { guesses, oldLetters }: Opened, remembered
   return asked({ ...before, guesses, oldLetters, columns, wasRemembered: known !== undefined })
 }
 
-/** Is read anew, unless it was stopped or is in the record already. */
+/** Is read again, unless it was stopped or is in the record already. */
 function asked(now: BroughtList): Turned {
   return now.columns.length > 0 && !now.isStopped && !now.brought
     ? { now, does: { type: 'understand' } }

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { sheetOf } from '../testing/residents.ts'
-import type { HouseTold, Mended } from './list.ts'
+import type { HouseInBrief, Mended } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
 import { decoded, readTable, UnreadTable } from './readTable.ts'
 
-const HOUSE: HouseTold = {
+const HOUSE: HouseInBrief = {
   residents: [{ id: 'gaff', number: '0001', name: 'Gaff', sheet: 'gecko', stage: 'adult', place: null }],
   sheets: [sheetOf()],
   boxes: [],

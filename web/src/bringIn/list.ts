@@ -7,11 +7,11 @@ import type { Table } from './readTable.ts'
 const NAMES = 'a3f1c6de-5b0e-4c55-9d57-6a7f0e6f7d11'
 /** Rows that are looked at to tell what a column means. */
 const LOOKED_AT = 400
-/** Rows with something wrong that are shown: whoever mends them sees the next when these are done. */
+/** Rows with something wrong that are shown: anyone who mends them sees the next when these are done. */
 export const FAULTY_SHOWN = 500
 const SAMPLES = 3
 
-/** What a row was mended to, by whoever brings the list in. */
+/** What a row was mended to, by the person who brings the list in. */
 export interface Mended {
   cells?: Readonly<Record<number, string>>
   /** Its values were looked at again. */
@@ -37,15 +37,15 @@ export interface Understood {
 }
 
 /** What rows are held against, as it crosses to the worker. */
-export interface HouseTold extends Omit<BringInHouse, 'boundsOf' | 'idOf'> {
+export interface HouseInBrief extends Omit<BringInHouse, 'boundsOf' | 'idOf'> {
   zone: string
   /** By sheet and stage, "gecko adult". */
   bounds: Readonly<Record<string, ReturnType<BringInHouse['boundsOf']>>>
 }
 
-function houseOf({ bounds, ...told }: HouseTold): BringInHouse {
+function houseOf({ bounds, ...brief }: HouseInBrief): BringInHouse {
   return {
-    ...told,
+    ...brief,
     boundsOf: (sheet, stage) => bounds[`${sheet} ${stage}`],
     idOf: (content) => uuidv5(content, NAMES),
   }
@@ -70,7 +70,7 @@ function mendedCells(cells: readonly string[], { cells: mended = {} }: Mended): 
 
 interface Reading {
   columns: readonly Column[]
-  house: HouseTold
+  house: HouseInBrief
   mended: ReadonlyMap<number, Mended>
   onProgress?: (done: number) => void
 }

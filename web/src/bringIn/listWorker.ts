@@ -1,6 +1,6 @@
 import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
 import type { Column } from '@kobrin/core'
-import type { HouseTold, Mended, Understood } from './list.ts'
+import type { HouseInBrief, Mended, Understood } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
 import type { Table, TableFault } from './readTable.ts'
 import { readTable, UnreadTable } from './readTable.ts'
@@ -10,7 +10,7 @@ export type ToWorker =
   | {
       type: 'understand' | 'bringIn'
       columns: Column[]
-      house: HouseTold
+      house: HouseInBrief
       mended: [number, Mended][]
       file: string
     }

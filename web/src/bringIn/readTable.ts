@@ -23,8 +23,8 @@ export class UnreadTable extends Error {
 const startsWith = (bytes: Uint8Array, ...start: number[]) => start.every((byte, at) => bytes[at] === byte)
 
 function dayAndTime(date: Date): string {
-  const told = date.toISOString()
-  return told.endsWith('T00:00:00.000Z') ? told.slice(0, 10) : told.slice(0, 16).replace('T', ' ')
+  const iso = date.toISOString()
+  return iso.endsWith('T00:00:00.000Z') ? iso.slice(0, 10) : iso.slice(0, 16).replace('T', ' ')
 }
 
 function asText(cell: unknown): string {

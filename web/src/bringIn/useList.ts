@@ -6,7 +6,7 @@ import type { BroughtListDeed, BroughtListEvent, Remembered } from './broughtLis
 import { bring, nothingInHand } from './broughtList.ts'
 import type { Mended } from './list.ts'
 import type { FromWorker, ToWorker } from './listWorker.ts'
-import { useHouseTold } from './useHouseTold.ts'
+import { useHouseInBrief } from './useHouseInBrief.ts'
 
 /** Something is mended while somebody types: it is read again when they rest. */
 const RESTS_MS = 300
@@ -19,7 +19,7 @@ function worker(onHeard: (message: FromWorker) => void): Worker {
 
 /** A list on its way into the record, read by a worker beside the page. */
 export function useList() {
-  const house = useHouseTold()
+  const house = useHouseInBrief()
   const remembered = useLocalStorage<Remembered>('kobrin.columns', {})
   let hands: Worker | null = null
 

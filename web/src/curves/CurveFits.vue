@@ -7,7 +7,7 @@ import { computed } from 'vue'
 import Wrong from '../fields/Wrong.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { useAskedCurves } from './useCurves.ts'
 import { t } from './words.ts'
 
@@ -27,10 +27,10 @@ useIntervalFn(() => waiting.value > 0 && again(), LOOK_MS)
 
 /** What it can be told now. */
 const next = computed(() => (waiting.value > 0 ? 'stopFitting' : 'fitAnew'))
-const telling = useTold((what: 'stopFitting' | 'fitAnew') => call(OFFICE_ROUTES[what]))
+const telling = useSending((what: 'stopFitting' | 'fitAnew') => call(OFFICE_ROUTES[what]))
 
 async function tell(): Promise<void> {
-  await telling.told(next.value)
+  await telling.send(next.value)
   again()
 }
 </script>

@@ -7,12 +7,12 @@ import { keyOf, queries, useAnswerOf } from '../api/queries.ts'
 
 /** Who left its own growth curve, as the server said last. */
 export const useCurves = defineStore('curves', () => {
-  // By resident: when one leaves its curve, the others are not judged anew.
+  // By resident: when one leaves its curve, the others are not judged again.
   const off = shallowReactive(new Map<string, OffCurve>())
 
-  function hear({ off: told }: Pick<CurvesState, 'off'>): void {
-    for (const id of off.keys()) if (!told[id]) off.delete(id)
-    for (const [id, one] of Object.entries(told)) {
+  function hear({ off: offNow }: Pick<CurvesState, 'off'>): void {
+    for (const id of off.keys()) if (!offNow[id]) off.delete(id)
+    for (const [id, one] of Object.entries(offNow)) {
       const before = off.get(id)
       if (before?.on !== one.on || before.grams !== one.grams) off.set(id, one)
     }
@@ -26,7 +26,7 @@ export function useAskedCurves() {
   const curves = useCurves()
   const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.curves)
   const again = () => void queries.invalidateQueries({ queryKey: keyOf(OFFICE_ROUTES.curves) })
-  watch(answer, (told) => told && curves.hear(told), { immediate: true })
+  watch(answer, (offNow) => offNow && curves.hear(offNow), { immediate: true })
   // No feed tells of a fit.
   again()
   return { answer, complaint, again }

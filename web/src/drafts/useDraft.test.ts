@@ -17,7 +17,7 @@ function opened(name = 'newcomer') {
   return { form, draft }
 }
 
-/** The page is loaded anew: only what lies on the device is left. */
+/** The page is loaded again: only what lies on the device is left. */
 function reloaded(): void {
   setActivePinia(createPinia())
   usePeople().me = ME

@@ -10,7 +10,7 @@ export interface Typed {
   value: Readonly<Record<string, unknown>>
 }
 
-/** Whoever does not come back to something within two weeks does not mean it any more. */
+/** Anyone who does not come back to something within two weeks does not mean it any more. */
 const LASTS_MS = 14 * 86_400_000
 
 /** What was typed and not yet kept, by the form it was typed into: turning away, a reload or another session

@@ -14,7 +14,7 @@ import TextField from '../fields/TextField.vue'
 import TickField from '../fields/TickField.vue'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { care } from '../words/care.ts'
 import OptionalMm from './OptionalMm.vue'
 import { t } from './words.ts'
@@ -23,7 +23,7 @@ const { enclosure } = defineProps<{ enclosure: Enclosure }>()
 const emit = defineEmits<{ close: [] }>()
 
 const today = useToday()
-const { busy, complaint, told } = useTold((body: KeepEnclosure) =>
+const { busy, complaint, send } = useSending((body: KeepEnclosure) =>
   call(ROUTES.keepEnclosure, { params: { enclosureId: enclosure.id }, body }),
 )
 const { widthMm, depthMm, heightMm } = enclosure
@@ -66,7 +66,7 @@ function sends(): KeepEnclosure {
 }
 
 async function keep(): Promise<void> {
-  if (!(await told(sends()))) return
+  if (!(await send(sends()))) return
   draft.drop()
   emit('close')
 }

@@ -7,7 +7,7 @@ import FindingList from './FindingList.vue'
 import { sayFit } from './useFit.ts'
 import { t } from './words.ts'
 
-/** One of the places that stand empty, and how it is held against whoever would move in. */
+/** One of the places that stand empty, and how it is held against what the newcomer needs. */
 const { label, name, places, placeholder } = defineProps<{
   label: string
   /** Said instead of how many stand empty, while that cannot be known. */

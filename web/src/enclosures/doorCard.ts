@@ -5,7 +5,7 @@ import { sayDate } from '../words/numbers.ts'
 import { sayIn } from '../words/measures.ts'
 import { t } from './words.ts'
 
-/** What a card on the door says of one resident to whoever stands before it. */
+/** What a card on the door says of one resident to anyone who stands before it. */
 export interface DoorCard {
   /** What stops a hand: quarantine, who may, how many, and what is to be left in peace. */
   stops: string[]
@@ -18,7 +18,7 @@ export interface DoorCard {
   urgent: Pick<Sheet['signs'][number], 'sign' | 'first'>[]
 }
 
-interface Told {
+interface OnTheDoor {
   plan: Plan
   sheet: Pick<Sheet, 'signs' | 'competence' | 'people'>
   quarantine: Quarantine | null
@@ -35,7 +35,7 @@ function sayLimits(ceiling: number | null, neverBelow: number | null): string | 
 }
 
 /** The card of one resident on a day. */
-export function doorCardOf({ plan, sheet, quarantine, holds, today }: Told): DoorCard {
+export function doorCardOf({ plan, sheet, quarantine, holds, today }: OnTheDoor): DoorCard {
   const inPairs = plan.duties
     .filter(({ people }) => people === 2)
     .map(({ label, does }) => label ?? words.duty[does])

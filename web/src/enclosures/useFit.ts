@@ -20,7 +20,7 @@ export function useFit() {
     return (bay && site.rooms.get(bay.roomId)?.celsius) ?? undefined
   }
 
-  /** For whoever would have this plan, resident or newcomer. */
+  /** For the resident or newcomer that would have this plan. */
   function fitFor(
     enclosure: Enclosure,
     tenant: FitInput['tenant'],

@@ -53,8 +53,12 @@ export function createActs({ author, today }: ActsOptions) {
   }
 
   function done({ says, entries }: Act): void {
-    const told = entries.map(({ uid, subject, act }) => ({ uid, subject, ...(act !== undefined && { act }) }))
-    become([...acts.value, { says, entries: told }])
+    const lines = entries.map(({ uid, subject, act }) => ({
+      uid,
+      subject,
+      ...(act !== undefined && { act }),
+    }))
+    become([...acts.value, { says, entries: lines }])
   }
 
   /** The last of them, which is then no longer there to be taken back. */
@@ -64,7 +68,7 @@ export function createActs({ author, today }: ActsOptions) {
     return last
   }
 
-  /** Takes up what whoever is at work here did earlier today, and nobody else's. */
+  /** Takes up what the person at work here did earlier today, and nobody else's. */
   function recall(): void {
     const by = author()
     const kept = by === undefined ? null : read(by)

@@ -2,12 +2,12 @@ import type { Bookmark } from '@kobrin/contract'
 import { readBookmark, ROUTES } from '@kobrin/contract'
 import { FOLD_REVISION } from '@kobrin/core'
 import { call } from '../api/call.ts'
-import type { AnyState, ToldFold } from './ledger.ts'
+import type { AnyState, ServedFold } from './ledger.ts'
 
-interface ToldFolds {
+interface ServedFolds {
   /** How far the feed had come: no fold lies behind it. */
   head: Bookmark
-  folds: [subject: string, fold: ToldFold][]
+  folds: [subject: string, fold: ServedFold][]
   /** The server's clock when it answered, milliseconds. */
   now: number
   /** The revision of the server's folds. */
@@ -18,7 +18,7 @@ interface ToldFolds {
 export type Whose = readonly string[] | 'open' | 'closed'
 
 /** What a record adds up to. */
-export async function fetchFolds(whose: Whose): Promise<ToldFolds> {
+export async function fetchFolds(whose: Whose): Promise<ServedFolds> {
   const {
     head,
     now,
@@ -27,7 +27,7 @@ export async function fetchFolds(whose: Whose): Promise<ToldFolds> {
   } = await call(ROUTES.states, {
     querystring: typeof whose === 'string' ? { held: whose } : { of: whose.join(',') },
   })
-  const folds = Object.entries(states).map(([subject, { family, upTo, state }]): [string, ToldFold] => [
+  const folds = Object.entries(states).map(([subject, { family, upTo, state }]): [string, ServedFold] => [
     subject,
     { family, upTo: readBookmark(upTo) ?? {}, state: state as unknown as AnyState },
   ])

@@ -2,7 +2,7 @@
 const AT_ONCE = 150
 const GATHER_MS = 60
 
-/** Gathers whatever has to be asked for anew and asks for all of it together: two hundred late entries about
+/** Gathers whatever has to be fetched again and asks for all of it together: two hundred late entries about
  * one animal are one question, not two hundred. */
 export function gatherReloads(
   ask: (subjects: string[]) => Promise<unknown>,

@@ -10,7 +10,7 @@ import { createSpreading } from './spreading.ts'
 export type AnyState = StateOf<FamilyName>
 
 /** A subject's fold as the server told it, and how far in the feed it reaches. */
-export interface ToldFold {
+export interface ServedFold {
   family: FamilyName
   state: AnyState
   upTo: Bookmark
@@ -23,14 +23,14 @@ export interface LedgerOptions extends SpreadOptions {
   familyOf: (entry: Entry) => FamilyName | null
   /** Whether a subject begins with an entry. */
   begins: (entry: Entry) => boolean
-  /** A subject is believed anew. */
+  /** What is believed about a subject has changed. */
   onBelieved?: (subject: string, family: FamilyName, state: AnyState) => void
 }
 
 export interface Ledger {
   /** What is believed about a subject, waiting entries included. Reactive subject by subject. */
   stateOf: (subject: string) => AnyState | undefined
-  load: (subject: string, fold: ToldFold) => void
+  load: (subject: string, fold: ServedFold) => void
   /** False of one of which only the server can tell how it began. */
   isBegun: (subject: string) => boolean
   /** Something made here. */
@@ -43,7 +43,7 @@ export interface Ledger {
   recent: (subject: string) => readonly Entry[]
   /** What the server kept of a subject as far as the feed was read, to lie on this device; null of one that is
    * not known. */
-  keptFold: (subject: string, head: Bookmark) => (ToldFold & { subject: string; stale?: true }) | null
+  keptFold: (subject: string, head: Bookmark) => (ServedFold & { subject: string; stale?: true }) | null
   /** Forgets what the server told and kept; what waits here stays. */
   startOver: () => void
 }
@@ -60,7 +60,7 @@ function addTo({ since }: Page, entry: Entry): boolean {
 }
 
 /** A page on a newer fold: what the fold already holds goes; what waits or came later stays. */
-function pageOn({ state, upTo }: ToldFold, since: Page['since']): Page {
+function pageOn({ state, upTo }: ServedFold, since: Page['since']): Page {
   const later = since.filter((entry) => !isKept(entry) || !isPast(upTo, entry))
   return { base: state, upTo, since: later, complete: true }
 }
@@ -80,9 +80,9 @@ function foldToKeep(
   { subject, family, head, carriedOn, emptyOf }: ToKeep,
 ): ReturnType<Ledger['keptFold']> {
   const base = page.base ?? emptyOf(family)
-  const told = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
-  if (!page.base && told.length === 0) return null
-  const { state, complete } = carriedOn(base, told)
+  const fromFeed = page.since.filter((entry) => isKept(entry) && isPast(head, entry))
+  if (!page.base && fromFeed.length === 0) return null
+  const { state, complete } = carriedOn(base, fromFeed)
   if (!complete) return { subject, family, state: base, upTo: page.upTo, stale: true }
   return { subject, family, state, upTo: furthest(page.upTo, head) }
 }

@@ -13,7 +13,7 @@ export interface Page {
   complete: boolean
 }
 
-/** Kept entries beyond a fold before the fold is asked for anew: a long day must not make every touch
+/** Kept entries beyond a fold before the fold is fetched again: a long day must not make every touch
  * fold the whole of it again. */
 const SINCE_MOST = 40
 
@@ -26,7 +26,7 @@ export function isOwn(one: Entry | Echo): one is Entry {
   return !isEcho(one)
 }
 
-/** So much came since the fold that it is to be asked for anew. */
+/** So much came since the fold that it is to be fetched again. */
 export function isLong({ since }: Page): boolean {
   return since.filter(isKept).length > SINCE_MOST
 }

@@ -29,11 +29,11 @@ function keyOf({ uid, subject }: Echo): string {
   return `${uid} ${subject}`
 }
 
-/** Tells subjects what entries about others say of them, and tells it anew when these change. One that is not on this
- * device is told nothing: whoever asks for it is told by the server. */
+/** Tells subjects what entries about others say of them, and tells it again when these change. One that is not on this
+ * device is told nothing: anyone who asks for it is told by the server. */
 export function createSpreading({ pages, refold, echoesIn, onEchoed }: SpreadingOptions) {
   /** What was told, by the subject whose entries say it. */
-  const told = new Map<string, Map<string, Echo>>()
+  const echoed = new Map<string, Map<string, Echo>>()
 
   function put(subject: string, change: (page: Page) => boolean): void {
     const page = pages.get(subject)
@@ -74,26 +74,28 @@ export function createSpreading({ pages, refold, echoesIn, onEchoed }: Spreading
     /** The entries about a subject are others now. */
     from(subject: string, page: Page): void {
       const own = page.since.filter(isOwn)
-      const before = told.get(subject)
+      const before = echoed.get(subject)
       if (own.length === 0 && !before) return
       const byUid = new Map(own.map((entry) => [entry.uid, entry]))
       const now = new Map(said(own).map((echo) => [keyOf(echo), placed(echo, byUid.get(echo.uid))] as const))
-      if (now.size > 0) told.set(subject, now)
-      else told.delete(subject)
+      if (now.size > 0) echoed.set(subject, now)
+      else echoed.delete(subject)
       for (const [key, echo] of before ?? []) if (!now.has(key)) untell(echo)
       for (const [key, echo] of now) if (JSON.stringify(before?.get(key)) !== JSON.stringify(echo)) tell(echo)
     },
     /** A newer fold holds what some of the entries about a subject say: of them nothing changes any more here. */
     forget(subject: string, page: Page): void {
-      const before = told.get(subject)
+      const before = echoed.get(subject)
       if (!before) return
       const left = [...before].filter(([, { uid }]) => page.since.some((one) => one.uid === uid))
-      if (left.length > 0) told.set(subject, new Map(left))
-      else told.delete(subject)
+      if (left.length > 0) echoed.set(subject, new Map(left))
+      else echoed.delete(subject)
     },
     /** What entries that are still here say of a subject. */
     about: (subject: string): Echo[] =>
-      [...told.values()].flatMap((echoes) => [...echoes.values()].filter((echo) => echo.subject === subject)),
-    clear: () => told.clear(),
+      [...echoed.values()].flatMap((echoes) =>
+        [...echoes.values()].filter((echo) => echo.subject === subject),
+      ),
+    clear: () => echoed.clear(),
   }
 }

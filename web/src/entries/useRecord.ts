@@ -79,7 +79,7 @@ export const useRecord = defineStore('record', () => {
     ready: () => opening,
   })
 
-  /** The record was put back to an earlier state: everything is asked for anew. */
+  /** The record was put back to an earlier state: everything is fetched again. */
   const startOver = () => void loading.all(true).then(reloadSite)
   const asking = { reload, reloadSite, startOver }
 
@@ -128,7 +128,7 @@ export const useRecord = defineStore('record', () => {
     },
   })
 
-  /** Whoever was here leaves: what waits stays, and what lies here of the house where others may take over. */
+  /** The person here leaves: what waits stays, and what lies here of the house where others may take over. */
   async function close(): Promise<void> {
     writer?.close()
     keeper.stop()

@@ -24,7 +24,7 @@ export interface WriterOptions {
   lead: (leading: Leading) => () => void
 }
 
-/** Posts entries after what they speak of was sent: whoever hears of a picture can see it. */
+/** Posts entries after what they speak of was sent: anyone who hears of a picture can see it. */
 function postAfter(send: (entries: readonly PostedEntry[]) => Promise<void>): DeliveryOptions['post'] {
   return async (entries, proofs) => {
     await send(entries)

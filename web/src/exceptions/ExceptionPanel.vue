@@ -31,7 +31,7 @@ const SEVERITIES: readonly Severity[] = ['info', 'watch', 'act', 'urgent']
 watch([ask, question], async () => {
   await nextTick()
   if (!ask.value) return
-  // When it was is said only by whoever reaches for it.
+  // When it was is said only by the person who reaches for it.
   const first = question.value
     ? '[data-first]'
     : ':is(.asked, .grid) :is(input, textarea, [role="combobox"], .choice)'

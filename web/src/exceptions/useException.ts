@@ -45,7 +45,7 @@ function useJudges(): Judges {
   }
 }
 
-/** Saying something other than "as planned" of whoever is looked at. */
+/** Saying something other than "as planned" of the resident that is looked at. */
 export function useException(residentId: MaybeRefOrGetter<string>, onSaid: (kind: EntryKind) => void) {
   const record = useRecord()
   const residents = useResidents()

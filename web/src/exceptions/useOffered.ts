@@ -12,7 +12,7 @@ import type { Exception } from './ask.ts'
 import { kindAsked } from './ask.ts'
 import { exceptionsFor } from './exceptions.ts'
 
-/** What can be said of a resident now besides "as planned", by whoever is here. */
+/** What can be said of a resident now besides "as planned", by the person here. */
 export function useOffered(residentId: MaybeRefOrGetter<string>) {
   const site = useSite()
   const record = useRecord()

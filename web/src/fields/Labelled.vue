@@ -24,7 +24,7 @@ const ids = { input: id, label: `${id}-label`, error: `${id}-error` }
       :id="ids.input"
       :label-id="ids.label"
       :invalid="error !== ''"
-      :told-by="error ? ids.error : undefined"
+      :described-by="error ? ids.error : undefined"
     />
     <p v-if="error" :id="ids.error" class="error" role="alert">{{ error }}</p>
   </div>

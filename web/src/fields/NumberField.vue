@@ -20,7 +20,7 @@ const {
   wrong?: string | undefined
   unit?: string | undefined
   whole?: boolean | undefined
-  /** Where whoever opens the form begins, with the number in hand. */
+  /** Where the person who opens the form begins, with the number in hand. */
   first?: boolean
 }>()
 /** Null where nothing stands in it. */
@@ -58,7 +58,7 @@ function typed(next: unknown): void {
 </script>
 
 <template>
-  <Labelled v-slot="{ id, invalid, toldBy }" :label="label" :name="name" :wrong="wrong">
+  <Labelled v-slot="{ id, invalid, describedBy }" :label="label" :name="name" :wrong="wrong">
     <HouseNumber
       v-bind="$attrs"
       :model-value="shown"
@@ -75,7 +75,7 @@ function typed(next: unknown): void {
             autocomplete: 'off',
             autofocus: first,
             'aria-invalid': invalid,
-            'aria-describedby': toldBy,
+            'aria-describedby': describedBy,
           },
         },
       }"

@@ -27,7 +27,7 @@ function offer({ query }: AutoCompleteCompleteEvent): void {
 </script>
 
 <template>
-  <Labelled v-slot="{ id, labelId, invalid, toldBy }" :label="label" :name="name" :wrong="wrong">
+  <Labelled v-slot="{ id, labelId, invalid, describedBy }" :label="label" :name="name" :wrong="wrong">
     <AutoComplete
       v-if="suggestions"
       v-model="text"
@@ -51,7 +51,7 @@ function offer({ query }: AutoCompleteCompleteEvent): void {
       :name="name"
       :rows="lines"
       :aria-invalid="invalid"
-      :aria-describedby="toldBy"
+      :aria-describedby="describedBy"
       :invalid="invalid"
       fluid
     />
@@ -62,7 +62,7 @@ function offer({ query }: AutoCompleteCompleteEvent): void {
       v-bind="$attrs"
       :name="name"
       :aria-invalid="invalid"
-      :aria-describedby="toldBy"
+      :aria-describedby="describedBy"
       :invalid="invalid"
       autocomplete="off"
       fluid

@@ -43,7 +43,7 @@ const ABOUT_PLACE: Readonly<Record<PlaceChange, string>> = {
   dropped: t('takenAway'),
 }
 
-/** What of the staff concerns whoever comes after: who is new and who is gone. */
+/** What of the staff concerns anyone who comes after: who is new and who is gone. */
 const NEWS: readonly PersonChange[] = ['added', 'left', 'returned']
 
 export function isNews({ what }: Change): boolean {

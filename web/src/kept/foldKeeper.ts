@@ -54,7 +54,7 @@ export function createFoldKeeper(options: KeeperOptions) {
     },
     /** The page stands: what else there is comes onto this device by and by. */
     begin: lately.begin,
-    /** Everything was told anew. */
+    /** Everything was told again. */
     all: (subjects: Iterable<string>) => keep(subjects, true),
     flush,
     stop(): void {

@@ -3,10 +3,10 @@ import { isPast } from '@kobrin/contract'
 import { FOLD_REVISION } from '@kobrin/core'
 import type { DBSchema, IDBPDatabase } from 'idb'
 import { openDB } from 'idb'
-import type { ToldFold } from '../entries/ledger.ts'
+import type { ServedFold } from '../entries/ledger.ts'
 
 /** A fold as it lies on this device. */
-export interface KeptFold extends ToldFold {
+export interface KeptFold extends ServedFold {
   subject: string
   /** Set when only the server can tell what later entries made of it. */
   stale?: true
@@ -174,10 +174,10 @@ export function createKeptStore(name = 'kobrin-kept', open: typeof openDB = open
           await tx.objectStore('lately').clear()
           await tx.objectStore('things').delete('days')
         }
-        const told = (await sent.getAll()).filter((entry) => isPast(head, entry))
+        const fromFeed = (await sent.getAll()).filter((entry) => isPast(head, entry))
         await Promise.all([
           ...folds.map((fold) => store.put(fold)),
-          ...told.map(({ uid }) => sent.delete(uid)),
+          ...fromFeed.map(({ uid }) => sent.delete(uid)),
           tx.objectStore('things').put(head, 'head'),
           tx.objectStore('things').put(FOLD_REVISION, 'revision'),
           tx.done,

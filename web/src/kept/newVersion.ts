@@ -4,7 +4,7 @@ const waits = shallowRef(false)
 let isOlder = false
 let look = (): void => undefined
 
-/** Whether a newer interface is there to be taken, or has to be. Small, so that whoever hears the server can say so. */
+/** Whether a newer interface is there to be taken, or has to be. Small, so that anyone who hears the server can say so. */
 export const newVersion = {
   waits: shallowReadonly(waits),
   isHere: (): void => {

@@ -4,7 +4,7 @@ import { choice, nothing, taskFor } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { sayIn } from '../words/measures.ts'
 import { terms } from '../words/terms.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 export function sayWatered({ litres }: Pick<Payload<'watered'>, 'litres'>): string {

@@ -1,6 +1,6 @@
 import type { Ask, ExceptionsFor } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 import { withWhy } from './kind.ts'
 

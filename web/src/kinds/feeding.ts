@@ -6,7 +6,7 @@ import { t as asks } from '../exceptions/words.ts'
 import { sayGrams } from '../words/measures.ts'
 import { words } from '../words/en.ts'
 import { spaced } from '../words/spaced.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 function sayMeal(payload: Payload<'fed'>): string {
@@ -14,8 +14,8 @@ function sayMeal(payload: Payload<'fed'>): string {
   const amount = count === undefined ? (grams === undefined ? [] : [sayGrams(grams)]) : [spaced(count)]
   const food = [...amount, item, ...(size ? [size] : [])].join(' ')
   const meal = supplements?.length ? t('dustedWith', { food, dust: supplements.join(', ') }) : food
-  const told = uneaten ? t('lastFoodThere') : t('mealOutcome', { meal, outcome: words.outcome[outcome] })
-  const says = inSight ? t('inSight', { says: told }) : told
+  const cameOf = uneaten ? t('lastFoodThere') : t('mealOutcome', { meal, outcome: words.outcome[outcome] })
+  const says = inSight ? t('inSight', { says: cameOf }) : cameOf
   return why ? t('inBrackets', { says, why }) : says
 }
 

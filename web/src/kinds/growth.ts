@@ -4,7 +4,7 @@ import { choice, taskFor } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { sayGrams, sayIn } from '../words/measures.ts'
 import { terms } from '../words/terms.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPart[]>> = {

@@ -2,7 +2,7 @@ import type { Ask, ExceptionsFor } from '../exceptions/ask.ts'
 import { choice, nothing } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { terms } from '../words/terms.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 const SCORES = [1, 2, 3, 4, 5] as const

@@ -4,7 +4,7 @@ import { choice, nothing } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { words } from '../words/en.ts'
 import { sayDate } from '../words/numbers.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 const SET_BY_PEOPLE: readonly HoldKind[] = [

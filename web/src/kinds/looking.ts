@@ -3,7 +3,7 @@ import type { ExceptionsFor } from '../exceptions/ask.ts'
 import { choice, nothing, taskFor } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { terms } from '../words/terms.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 const DROPPINGS = Object.keys(terms.droppings) as DroppingsKind[]

@@ -1,7 +1,7 @@
 import type { Fact, FeedOutcome, Replacement } from '@kobrin/core'
 import { kindHere } from './kindsHere.ts'
 
-/** What of a fact somebody typed anew. */
+/** What of a fact somebody typed in its place. */
 export interface Mending {
   number: number | null
   text: string
@@ -21,7 +21,7 @@ export function toMend({ kind, payload }: Fact): Mending {
   }
 }
 
-/** The same fact with what was typed anew; null of one of which nothing can be mended. A number that was emptied is not
+/** The same fact with what was typed in its place; null of one of which nothing can be mended. A number that was emptied is not
  * said any more. */
 export function mended({ kind, payload }: Fact, typed: Mending): Replacement | null {
   const mends = kindHere(kind)?.mends

@@ -3,7 +3,7 @@ import type { Ask, Exception, ExceptionsFor } from '../exceptions/ask.ts'
 import { choice } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { sayPoint, sayValue, unitOf } from '../words/readings.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 import { sayDampened, sayWatered } from './care.ts'
 

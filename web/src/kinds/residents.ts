@@ -6,7 +6,7 @@ import { t as asks } from '../exceptions/words.ts'
 import { terms } from '../words/terms.ts'
 import { sayDate } from '../words/numbers.ts'
 import { sayAll } from '../words/sayAll.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { About, KindsHere } from './kind.ts'
 import { withWhy } from './kind.ts'
 

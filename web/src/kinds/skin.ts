@@ -5,7 +5,7 @@ import { choice, nothing } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { words } from '../words/en.ts'
 import { terms } from '../words/terms.ts'
-import { t } from '../words/told.ts'
+import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
 function saySkins(parts: readonly SkinLeft[]): string {

@@ -40,7 +40,7 @@ const resident = computed(() => site.residents.get(id))
 const isColony = computed(() => resident.value?.lives === 'colony')
 const isHere = computed(() => !record.stateOf(id).stay.ended)
 const from = computed(() => residents.homeOf(id))
-/** Who shares the box now: whoever is only expected there shares nothing yet. */
+/** Who shares the box now: one that is only expected there shares nothing yet. */
 const mates = computed(() =>
   residents.livingIn(from.value).filter((one) => one.id !== id && !isComing(record.stateOf(one.id))),
 )
@@ -121,7 +121,7 @@ const leaver = computed<Leaver>(() => ({
   author: people.person?.id ?? '',
   today: today.day,
 }))
-/** What becomes of the box, where whoever is here may say it and nobody of it stays. */
+/** What becomes of the box, where the person here may say it and nobody of it stays. */
 const asksOfPlace = computed(
   () => from.value !== undefined && mayRecord(people.role, 'vacated') && isAll(form, leaver.value),
 )

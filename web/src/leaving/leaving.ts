@@ -114,7 +114,7 @@ function ending(leaving: Leaving, leaver: Leaver): Draft[] {
   }
 }
 
-/** What a leaving records, in one doing: how it went; a look at whoever shared its box with one that died; and
+/** What a leaving records, in one doing: how it went; a look at each that shared its box with one that died; and
  * what becomes of the box where nobody stays in it. */
 export function leavingDrafts(leaving: Leaving, leaver: Leaver, newLot: () => string): Draft[] {
   const gone = ending(leaving, leaver)

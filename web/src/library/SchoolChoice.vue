@@ -13,7 +13,7 @@ import type { Preview } from '../plans/usePreview.ts'
 import { usePreview } from '../plans/usePreview.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { sayTarget, sayZone } from '../words/care.ts'
 import { saySeason } from '../words/numbers.ts'
 import { sayNeeds } from '../words/reasons.ts'
@@ -34,7 +34,7 @@ const { sheetId, school, chosen, residentId, example } = defineProps<{
 }>()
 
 const people = usePeople()
-const { busy, complaint, told } = useTold((body: ChooseSchool) => call(ROUTES.chooseSchool, { body }))
+const { busy, complaint, send } = useSending((body: ChooseSchool) => call(ROUTES.chooseSchool, { body }))
 const wanted = shallowRef<string | null>(null)
 const reason = shallowRef('')
 const preview = shallowRef<Preview | null>(null)
@@ -82,7 +82,7 @@ const sends = () => ({ sheet: sheetId, school: school.id, option: wanted.value, 
 /** For one resident it is a fact of that resident; for a sheet, a change of the site's. */
 async function keepChoice(option: string): Promise<boolean> {
   const why = reason.value.trim()
-  if (!residentId) return (await told({ sheet: sheetId, school: school.id, option, reason: why })) !== null
+  if (!residentId) return (await send({ sheet: sheetId, school: school.id, option, reason: why })) !== null
   record.keep(
     [{ subject: residentId, kind: 'schooled', payload: { school: school.id, option, why } }],
     `${site.residents.get(residentId)?.name ?? ''}: ${school.question}`,

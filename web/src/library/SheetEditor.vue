@@ -11,7 +11,7 @@ import { useDraft } from '../drafts/useDraft.ts'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { saySheetFault } from '../words/sheetFaults.ts'
 import SheetText from './SheetText.vue'
 import { t } from './words.ts'
@@ -29,7 +29,7 @@ const draft = useDraft(`sheet ${sheetId ?? ''}`, form)
 const faults = shallowRef<readonly SheetFault[]>([])
 const questions = shallowRef<readonly SheetFault[]>([])
 const overtaken = shallowRef<number | null>(null)
-const { busy, complaint, told } = useTold(({ named, confirmed }: { named: string; confirmed: boolean }) =>
+const { busy, complaint, send } = useSending(({ named, confirmed }: { named: string; confirmed: boolean }) =>
   call(ROUTES.keepSheet, {
     params: { sheetId: named },
     body: { yaml: form.text, why: form.why.trim(), confirmed, basedOn: overtaken.value ?? form.basedOn },
@@ -47,7 +47,7 @@ const marks = computed(() =>
 
 async function keep(confirmed: boolean): Promise<void> {
   const named = sheetId ?? /^id:\s*(\S+)/m.exec(form.text)?.[1] ?? 'unnamed'
-  const answer = (await told({ named, confirmed }))?.got
+  const answer = (await send({ named, confirmed }))?.got
   if (!answer) return
   faults.value = answer.status === 'faulty' ? answer.faults : []
   questions.value = answer.status === 'asked' ? answer.questions : []

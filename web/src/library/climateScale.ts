@@ -25,7 +25,7 @@ export interface ClimateScale {
 
 const STEP = 5
 
-function told({ celsius, nightCelsius, ceilingCelsius, neverBelowCelsius }: ZoneTarget): number[] {
+function valuesOf({ celsius, nightCelsius, ceilingCelsius, neverBelowCelsius }: ZoneTarget): number[] {
   return [
     ...(celsius ?? []),
     ...(nightCelsius ?? []),
@@ -36,8 +36,8 @@ function told({ celsius, nightCelsius, ceilingCelsius, neverBelowCelsius }: Zone
 /** One scale for all zones of a sheet that speak of temperature, so that they can be compared by eye. Null where
  * none does. */
 export function climateScale(targets: readonly ZoneTarget[]): ClimateScale | null {
-  const zones = targets.filter((target) => told(target).length > 0)
-  const values = zones.flatMap(told)
+  const zones = targets.filter((target) => valuesOf(target).length > 0)
+  const values = zones.flatMap(valuesOf)
   if (values.length === 0) return null
   const lowest = Math.floor((Math.min(...values) - 1) / STEP) * STEP
   const highest = Math.ceil((Math.max(...values) + 1) / STEP) * STEP

@@ -11,7 +11,7 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../api/call.ts'
-import { keyOf, queries, useTold } from '../api/queries.ts'
+import { keyOf, queries, useSending } from '../api/queries.ts'
 import { words } from '../words/en.ts'
 import BayDrawing from './BayDrawing.vue'
 import BayPast from './BayPast.vue'
@@ -39,7 +39,7 @@ const isChanged = computed(() => onRecord.value !== null && !same(work.bay, { ..
 /** A colleague kept this bay since this page was made from it. */
 const isOvertaken = computed(() => onRecord.value !== null && onRecord.value.version !== work.bay.version)
 
-// Whoever only looks sees what stands; whoever has begun is asked.
+// Anyone who only looks sees what stands; anyone who has begun is asked.
 watch(onRecord, (now, before) => {
   const isUntouched = before ? same(work.bay, before) : draft.begunAt.value === null
   if (now && isUntouched) work.takeUp(now)
@@ -56,7 +56,7 @@ const level = computed({
   set: (text) => (work.bay.barrier = text === AS_ROOM ? null : (Number(text) as 0 | 1 | 2 | 3)),
 })
 
-const { busy, complaint, told } = useTold((body: KeepBay) =>
+const { busy, complaint, send } = useSending((body: KeepBay) =>
   call(OFFICE_ROUTES.keepBay, { params: { id }, body }),
 )
 const sends = () => ({ ...work.bay })
@@ -65,7 +65,7 @@ const sends = () => ({ ...work.bay })
 async function keep(over = false): Promise<void> {
   kept.value = false
   if (over && onRecord.value) work.bay.version = onRecord.value.version
-  if (!(await told(sends()))) return
+  if (!(await send(sends()))) return
   draft.drop()
   kept.value = true
   void queries.invalidateQueries({ queryKey: keyOf(OFFICE_ROUTES.pastOfBay) })
@@ -78,7 +78,7 @@ function takeTheirs(): void {
   draft.drop()
 }
 
-const copying = useTold(async () => {
+const copying = useSending(async () => {
   const bay = site.bays.get(id)
   if (!bay) return
   const name = t('copyOf', { name: bay.name }).slice(0, 80)
@@ -89,7 +89,7 @@ const copying = useTold(async () => {
   await site.load()
   await router.push({ name: 'bay', params: { id: made.id } })
 })
-const dropping = useTold(async () => {
+const dropping = useSending(async () => {
   await call(OFFICE_ROUTES.dropBay, { params: { id } })
   draft.drop()
   await router.push({ name: 'places' })
@@ -134,14 +134,14 @@ const dropping = useTold(async () => {
           <Button severity="secondary" :disabled="!work.canUndo" @click="work.undo()">{{
             t('takeStepBack')
           }}</Button>
-          <Button severity="secondary" :disabled="isChanged || copying.busy.value" @click="copying.told()">{{
+          <Button severity="secondary" :disabled="isChanged || copying.busy.value" @click="copying.send()">{{
             t('copyBay')
           }}</Button>
           <Button
             v-if="onRecord.shelves.length === 0"
             severity="secondary"
             :disabled="dropping.busy.value"
-            @click="dropping.told()"
+            @click="dropping.send()"
             >{{ t('takeAway', { name: work.bay.name }) }}</Button
           >
         </div>

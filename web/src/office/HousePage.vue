@@ -13,7 +13,7 @@ import Wrong from '../fields/Wrong.vue'
 import { unitChoices } from '../people/unitChoices.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../api/call.ts'
-import { keyOf, queries, useAnswerOf, useTold } from '../api/queries.ts'
+import { keyOf, queries, useAnswerOf, useSending } from '../api/queries.ts'
 import OfficeTabs from './OfficeTabs.vue'
 import { t } from './words.ts'
 
@@ -48,7 +48,7 @@ const next = computed(() => {
   return answer.value ? writtenNumber(scheme, answer.value.next, new Date().getFullYear()) : ''
 })
 
-const keeping = useTold(async () => {
+const keeping = useSending(async () => {
   await call(OFFICE_ROUTES.keepHouse, { body: KeepHouse.parse(form) })
   await Promise.all([queries.invalidateQueries({ queryKey: keyOf(OFFICE_ROUTES.house) }), site.load()])
 })
@@ -67,7 +67,7 @@ const keeping = useTold(async () => {
       :schema="KeepHouse"
       :sends="() => form"
       :complaint="keeping.complaint.value"
-      @keep="keeping.told()"
+      @keep="keeping.send()"
     >
       <TextField v-model="form.name" name="name" :label="t('nameOfHouse')" maxlength="120" />
       <p class="quiet">{{ t('zoneOfHouse', { zone: answer.zone }) }}</p>

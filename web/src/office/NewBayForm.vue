@@ -8,19 +8,19 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { t } from './words.ts'
 
 const { room } = defineProps<{ room: Room }>()
 const site = useSite()
 const router = useRouter()
 const form = reactive({ name: '' })
-const { busy, complaint, told } = useTold(() =>
+const { busy, complaint, send } = useSending(() =>
   call(OFFICE_ROUTES.addBay, { params: { id: room.id }, body: form }),
 )
 
 async function add(): Promise<void> {
-  const done = await told()
+  const done = await send()
   if (!done) return
   await site.load()
   await router.push({ name: 'bay', params: { id: done.got.id } })

@@ -14,7 +14,7 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../api/call.ts'
 import { answersChanged } from '../api/changes.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { sayDate } from '../words/numbers.ts'
 import { terms } from '../words/terms.ts'
 import { t } from './words.ts'
@@ -46,26 +46,26 @@ async function done(): Promise<void> {
   await answersChanged.trigger(null)
 }
 
-const keeping = useTold(async () => {
+const keeping = useSending(async () => {
   if (before) await call(OFFICE_ROUTES.keepPerson, { ...own(), body: form })
   else given.value = await call(OFFICE_ROUTES.addPerson, { body: form })
   await done()
 })
-const coding = useTold(async () => {
+const coding = useSending(async () => {
   given.value = await call(OFFICE_ROUTES.giveCode, own())
   await done()
 })
-const going = useTold(async () => {
+const going = useSending(async () => {
   await call(before?.active ? OFFICE_ROUTES.letGo : OFFICE_ROUTES.letBack, own())
   await done()
 })
 
 async function keep(): Promise<void> {
-  if ((await keeping.told()) && before) emit('close')
+  if ((await keeping.send()) && before) emit('close')
 }
 
 async function go(): Promise<void> {
-  if (await going.told()) emit('close')
+  if (await going.send()) emit('close')
 }
 </script>
 
@@ -110,7 +110,7 @@ async function go(): Promise<void> {
       <section v-if="before.active" class="act">
         <p class="quiet">{{ t('codeWhy') }}</p>
         <Wrong :says="coding.complaint.value" />
-        <Button severity="secondary" :disabled="coding.busy.value" @click="coding.told()">{{
+        <Button severity="secondary" :disabled="coding.busy.value" @click="coding.send()">{{
           t('giveCode')
         }}</Button>
       </section>

@@ -9,7 +9,7 @@ import Wrong from '../fields/Wrong.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { useSite } from '../site/useSite.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { words } from '../words/en.ts'
 import { sayRangeIn } from '../words/measures.ts'
 import NewBayForm from './NewBayForm.vue'
@@ -35,7 +35,7 @@ function boxesIn({ id }: Bay): number {
   return [...site.enclosures.values()].filter(({ bayId, retired }) => bayId === id && !retired).length
 }
 
-const putting = useTold(({ id, at, what }: { id: string; at: number; what: 'putRoom' | 'putBay' }) =>
+const putting = useSending(({ id, at, what }: { id: string; at: number; what: 'putRoom' | 'putBay' }) =>
   call(OFFICE_ROUTES[what], { params: { id }, body: { at } }),
 )
 </script>
@@ -63,7 +63,7 @@ const putting = useTold(({ id, at, what }: { id: string; at: number; what: 'putR
               :name="room.name"
               :at="index"
               :of="rooms.length"
-              @put="(at) => putting.told({ id: room.id, at, what: 'putRoom' })"
+              @put="(at) => putting.send({ id: room.id, at, what: 'putRoom' })"
             />
             <Button
               severity="secondary"
@@ -83,7 +83,7 @@ const putting = useTold(({ id, at, what }: { id: string; at: number; what: 'putR
                 :name="bay.name"
                 :at="at"
                 :of="bays.length"
-                @put="(to) => putting.told({ id: bay.id, at: to, what: 'putBay' })"
+                @put="(to) => putting.send({ id: bay.id, at: to, what: 'putBay' })"
               />
             </span>
           </li>

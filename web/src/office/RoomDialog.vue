@@ -11,7 +11,7 @@ import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { words } from '../words/en.ts'
 import { t } from './words.ts'
 
@@ -39,12 +39,12 @@ function sends(): KeepRoom {
   }
 }
 
-const keeping = useTold(() =>
+const keeping = useSending(() =>
   room
     ? call(OFFICE_ROUTES.keepRoom, { params: { id: room.id }, body: sends() })
     : call(OFFICE_ROUTES.addRoom, { body: sends() }),
 )
-const dropping = useTold(() => call(OFFICE_ROUTES.dropRoom, { params: { id: room?.id ?? '' } }))
+const dropping = useSending(() => call(OFFICE_ROUTES.dropRoom, { params: { id: room?.id ?? '' } }))
 
 function closeIf(done: unknown): void {
   if (done) emit('close')
@@ -57,7 +57,7 @@ function closeIf(done: unknown): void {
       :schema="KeepRoom"
       :sends="sends"
       :complaint="keeping.complaint.value"
-      @keep="keeping.told().then(closeIf)"
+      @keep="keeping.send().then(closeIf)"
     >
       <TextField v-model="form.name" name="name" :label="t('name')" maxlength="80" />
       <ChoiceField v-model="form.barrier" name="barrier" :label="t('level')" :options="levels" />
@@ -70,7 +70,7 @@ function closeIf(done: unknown): void {
     </SchemaForm>
     <template v-if="room && isEmpty">
       <Wrong :says="dropping.complaint.value" />
-      <Button severity="secondary" :disabled="dropping.busy.value" @click="dropping.told().then(closeIf)">{{
+      <Button severity="secondary" :disabled="dropping.busy.value" @click="dropping.send().then(closeIf)">{{
         t('takeAway', { name: room.name })
       }}</Button>
     </template>

@@ -6,14 +6,14 @@ import Wrong from '../fields/Wrong.vue'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../api/call.ts'
 import { answersChanged } from '../api/changes.ts'
-import { useAnswerOf, useTold } from '../api/queries.ts'
+import { useAnswerOf, useSending } from '../api/queries.ts'
 import { sayDate } from '../words/numbers.ts'
 import { t } from './words.ts'
 
 const today = useToday()
 const { answer, complaint } = useAnswerOf(ROUTES.devices)
 const devices = computed(() => answer.value?.devices.filter(({ lastSignIn }) => lastSignIn !== null) ?? [])
-const revoking = useTold(async (id: string) => {
+const revoking = useSending(async (id: string) => {
   await call(ROUTES.revokeDevice, { params: { id } })
   await answersChanged.trigger(null)
 })
@@ -30,7 +30,7 @@ const revoking = useTold(async (id: string) => {
         <span v-if="lastSignIn" class="quiet">{{
           t('lastUsed', { date: sayDate(today.dayOf(lastSignIn), today.day) })
         }}</span>
-        <Button severity="secondary" :disabled="revoking.busy.value" @click="revoking.told(id)">{{
+        <Button severity="secondary" :disabled="revoking.busy.value" @click="revoking.send(id)">{{
           t('revoke')
         }}</Button>
       </li>

@@ -5,7 +5,7 @@ import { useId } from 'vue'
 /** A cell of the sheet: what was written there, and what is wrong with it. */
 const { column, label, complaint } = defineProps<{ column: string; label: string; complaint: string }>()
 const typed = defineModel<string | undefined>({ required: true })
-const told = useId()
+const faultId = useId()
 </script>
 
 <template>
@@ -13,12 +13,12 @@ const told = useId()
     v-model="typed"
     :data-column="column"
     :aria-label="label"
-    :aria-describedby="complaint ? told : undefined"
+    :aria-describedby="complaint ? faultId : undefined"
     :invalid="complaint !== ''"
     autocomplete="off"
     class="cell"
   />
-  <p v-if="complaint" :id="told" class="fault">{{ complaint }}</p>
+  <p v-if="complaint" :id="faultId" class="fault">{{ complaint }}</p>
 </template>
 
 <style scoped>

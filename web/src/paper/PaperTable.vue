@@ -24,7 +24,7 @@ import { t } from './words.ts'
 const { face, when } = defineProps<{ face: Face; when: NonNullable<When> }>()
 const site = useSite()
 const today = useToday()
-// The page makes this anew for another bay or another day.
+// The page makes this again for another bay or another day.
 const round = usePaperRound(face, when.day)
 const { sheet, draft, drafts, wrong } = round
 const table = useTemplateRef<ComponentPublicInstance>('table')

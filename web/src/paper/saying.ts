@@ -5,11 +5,11 @@ import { t } from './words.ts'
 
 /** What stands printed in a cell beside the place for a mark: the meal, or why nothing is to be done. */
 export function sayPlanned(tasks: readonly Task[]): string {
-  const told = tasks.map(({ duty, status, hold, offering }) => {
+  const plans = tasks.map(({ duty, status, hold, offering }) => {
     if (status === 'done') return t('doneAlready')
     if (status === 'held') return t('held', { hold: hold ? words.hold[hold].toLowerCase() : '' })
     if (duty.does !== 'feed') return ''
     return offering ? sayMealOf(duty.label, offering) : (duty.label ?? '')
   })
-  return [...new Set(told.filter((one) => one !== ''))].join('; ')
+  return [...new Set(plans.filter((one) => one !== ''))].join('; ')
 }

@@ -5,7 +5,7 @@ import { reactive, shallowRef } from 'vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import NewPassphrase from './NewPassphrase.vue'
 import { t } from './words.ts'
 
@@ -21,10 +21,10 @@ function show(which: 'pin' | 'passphrase' | null): void {
   open.value = which
 }
 
-const pinning = useTold((pin: string | null) =>
+const pinning = useSending((pin: string | null) =>
   call(OFFICE_ROUTES.choosePin, { body: { passphrase: form.passphrase, pin } }),
 )
-const phrasing = useTold(() => call(OFFICE_ROUTES.choosePassphrase, { body: nextSends() }))
+const phrasing = useSending(() => call(OFFICE_ROUTES.choosePassphrase, { body: nextSends() }))
 
 function keptIf(done: unknown): void {
   if (!done) return
@@ -44,7 +44,7 @@ function keptIf(done: unknown): void {
     :schema="ChoosePin"
     :sends="pinSends"
     :complaint="pinning.complaint.value"
-    @keep="pinning.told(form.pin).then(keptIf)"
+    @keep="pinning.send(form.pin).then(keptIf)"
   >
     <TextField
       v-model="form.passphrase"
@@ -66,7 +66,7 @@ function keptIf(done: unknown): void {
       <Button
         severity="secondary"
         :disabled="pinning.busy.value || form.passphrase === ''"
-        @click="pinning.told(null).then(keptIf)"
+        @click="pinning.send(null).then(keptIf)"
         >{{ t('noPin') }}</Button
       >
     </div>
@@ -77,7 +77,7 @@ function keptIf(done: unknown): void {
     :sends="nextSends"
     :also="also"
     :complaint="phrasing.complaint.value"
-    @keep="phrasing.told().then(keptIf)"
+    @keep="phrasing.send().then(keptIf)"
   >
     <TextField
       v-model="form.passphrase"

@@ -5,7 +5,7 @@ import { reactive } from 'vue'
 import SchemaForm from '../fields/SchemaForm.vue'
 import TextField from '../fields/TextField.vue'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import NewPassphrase from './NewPassphrase.vue'
 import { usePeople } from './usePeople.ts'
 import { t } from './words.ts'
@@ -15,10 +15,10 @@ const people = usePeople()
 const form = reactive({ login: '', code: '', passphrase: '' })
 const once = reactive({ again: '' })
 const also = (): Record<string, string> => (form.passphrase === once.again ? {} : { again: t('notTheSame') })
-const { busy, complaint, told } = useTold(() => call(OFFICE_ROUTES.useCode, { body: form }))
+const { busy, complaint, send } = useSending(() => call(OFFICE_ROUTES.useCode, { body: form }))
 
 async function comeIn(): Promise<void> {
-  const done = await told()
+  const done = await send()
   if (done) await people.taken(done.got)
 }
 </script>

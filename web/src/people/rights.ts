@@ -11,7 +11,7 @@ export async function loadRights(): Promise<void> {
   known.value ??= (await import('./rightsTable.ts')).mayRecord
 }
 
-/** Whether a role may record a kind of entry. Until the table is there, whoever may write at all may. */
+/** Whether a role may record a kind of entry. Until the table is there, everyone who may write at all may. */
 export function mayBeSaid(role: Role, kind: Draft['kind']): boolean {
   return known.value ? known.value(role, kind) : may(role, 'writeEntries')
 }

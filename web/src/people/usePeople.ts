@@ -22,20 +22,20 @@ export const usePeople = defineStore('people', () => {
 
   void loadRights()
 
-  /** Whether whoever is here may write into the record at all. */
+  /** Whether the person here may write into the record at all. */
   const mayWrite = computed(() => may(role.value, 'writeEntries'))
   const maySay = ({ kind }: Pick<Draft, 'kind'>) => mayBeSaid(role.value, kind)
 
   /** What the server has not been told yet: that somebody handed this tablet over, and to whom. */
-  let untold: { to: string; pin: string } | null = null
+  let unsentSwitch: { to: string; pin: string } | null = null
 
-  /** Counts up whenever it is known anew who is here: an answer that was overtaken says nothing. */
+  /** Counts up whenever it is newly known who is here: an answer that was overtaken says nothing. */
   let known = 0
 
   /** Who is here, as the server knows it. */
   async function ask(): Promise<void> {
     const asked = (known += 1)
-    // Handed over while there was no link: whoever was here before is not to come back by that.
+    // Handed over while there was no link: the person here before is not to come back by that.
     if (await kept.thing('handedOver')) await tellHandedOver()
     const presence = await call(ROUTES.presence)
     if (asked !== known) return
@@ -46,7 +46,7 @@ export const usePeople = defineStore('people', () => {
     if (isOther) signIns.value += 1
   }
 
-  /** Whoever was at this screen last is, with or without a link: nobody waits for the server to say so. What it
+  /** The person last at this screen is the one here, with or without a link: nobody waits for the server to say so. What it
    * says otherwise holds as soon as it is heard. */
   async function recall(): Promise<void> {
     if (await recallKept()) void ask().catch(() => undefined)
@@ -109,19 +109,19 @@ export const usePeople = defineStore('people', () => {
   async function switchWithoutLink(personId: string, pin: string): Promise<void> {
     const answer = await tryPin(await kept.pin(personId), { pin, now: Date.now(), keep: kept.keepPin })
     if (answer.is !== 'right') throw new Error(words.pinWithoutLink[answer.is])
-    untold = { to: personId, pin }
+    unsentSwitch = { to: personId, pin }
     await taken(answer.me, true)
   }
 
   /** The link is back: the server is told who took over meanwhile. */
   async function tellTaken(): Promise<void> {
-    if (!untold) return
-    const { to, pin } = untold
-    untold = null
+    if (!unsentSwitch) return
+    const { to, pin } = unsentSwitch
+    unsentSwitch = null
     await switchTo(to, pin)
   }
 
-  /** Something about whoever is here is otherwise now. */
+  /** Something about the person here is otherwise now. */
   function put(by: Me): void {
     me.value = by
     remember()
@@ -135,7 +135,7 @@ export const usePeople = defineStore('people', () => {
       await ask()
     } catch (error) {
       if (!(error instanceof Unreachable)) throw error
-      untold = null
+      unsentSwitch = null
       known += 1
       me.value = null
       await kept.keepThing('handedOver', true)

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { useSite } from '../site/useSite.ts'
 import { usePeople } from './usePeople.ts'
 
-/** In which units whoever is at this screen reads and types: their own choice, or that of the house. */
+/** In which units the person at this screen reads and types: their own choice, or that of the house. */
 export function useUnits(): ComputedRef<Units> {
   const people = usePeople()
   const site = useSite()

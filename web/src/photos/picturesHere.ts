@@ -10,7 +10,7 @@ interface Addresses {
 
 const BROWSER: Addresses = {
   make: (file) => URL.createObjectURL(file),
-  // Whoever shows it has to take the one of the house first.
+  // Anyone who shows it has to take the one of the house first.
   free: (url) => setTimeout(() => URL.revokeObjectURL(url), 10_000),
 }
 

@@ -4,7 +4,7 @@ import type { Waiting, WaitingPhoto, WaitingStore } from '../entries/waitingStor
 import { sendFile } from '../api/call.ts'
 
 type PhotoStore = Pick<WaitingStore, 'photo' | 'photoIds' | 'removePhoto'>
-type Told = Pick<Entry, 'kind' | 'payload'>
+type Sendable = Pick<Entry, 'kind' | 'payload'>
 
 /** A picture that no entry speaks of after so long was left behind when its page was closed. */
 const LEFT_BEHIND_MS = 24 * 3_600_000
@@ -13,7 +13,7 @@ function sendOne(id: string, { bytes, type }: WaitingPhoto): Promise<void> {
   return sendFile(PHOTO_ROUTES.putPhoto, { id }, new Blob([bytes], { type }))
 }
 
-function photoOf(entry: Told): string | null {
+function photoOf(entry: Sendable): string | null {
   return entry.kind === 'photographed' && 'photo' in entry.payload ? entry.payload.photo : null
 }
 
@@ -25,12 +25,12 @@ export function createSending(
   const sent = new Set<string>()
 
   /** Throws what keeps one of them from being sent. */
-  async function sendBefore(entries: readonly Told[]): Promise<void> {
+  async function sendBefore(entries: readonly Sendable[]): Promise<void> {
     for (const entry of entries) {
       const id = photoOf(entry)
       if (id === null || sent.has(id)) continue
       const photo = await store.photo(id).catch(() => undefined)
-      // It was sent from another tab, or before the page was loaded anew.
+      // It was sent from another tab, or before the page was loaded again.
       if (!photo) continue
       await send(id, photo)
       sent.add(id)
@@ -38,7 +38,7 @@ export function createSending(
   }
 
   /** The picture of an entry is needed here no more. */
-  async function forget(entry: Told): Promise<void> {
+  async function forget(entry: Sendable): Promise<void> {
     const id = photoOf(entry)
     if (id !== null) await store.removePhoto(id).catch(() => undefined)
   }

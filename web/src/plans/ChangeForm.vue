@@ -14,7 +14,7 @@ import TickField from '../fields/TickField.vue'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { dutyName } from '../words/cell.ts'
 import { care } from '../words/care.ts'
 import type { Changed, ChangeDraft } from './planChange.ts'
@@ -32,7 +32,7 @@ const { resident, plan, duties } = defineProps<{
 
 const site = useSite()
 const today = useToday()
-const { busy, complaint, told } = useTold((body: SignOverride) => call(ROUTES.signOverride, { body }))
+const { busy, complaint, send } = useSending((body: SignOverride) => call(ROUTES.signOverride, { body }))
 /** What is changed, into what, and why. */
 const form = reactive({ which: '', to: null as ChangeDraft | null, reason: '', forAll: false })
 const preview = shallowRef<Preview | null>(null)
@@ -117,7 +117,7 @@ function look(): void {
 }
 
 async function sign(): Promise<void> {
-  if (!(await told(sends()))) return
+  if (!(await send(sends()))) return
   draft.anew()
   preview.value = null
 }

@@ -17,7 +17,7 @@ import { inForce } from './inForce.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { dutyName } from '../words/cell.ts'
 import { housingLines, lightLines, sayHousing, sayTarget, sayZone } from '../words/care.ts'
 import { sayOverride } from '../words/changes.ts'
@@ -39,7 +39,7 @@ const people = usePeople()
 const today = useToday()
 const record = useRecord()
 const teller = useTeller()
-const { busy, complaint, told } = useTold((body: Pick<EndOverride, 'target' | 'number'>) =>
+const { busy, complaint, send } = useSending((body: Pick<EndOverride, 'target' | 'number'>) =>
   call(ROUTES.endOverride, { body: { ...body, reason: t('endedOnThePlan') } }),
 )
 
@@ -63,15 +63,15 @@ function lookAtStage(stage: string): void {
 }
 
 function saysSigned({ target, change: { by, on, until, reason } }: Signed): string {
-  const told = {
+  const signed = {
     whom: target === id ? t('forThisOne') : t('forEveryoneOnThe'),
     who: site.nameOf(by),
     date: sayDate(on, today.day),
     reason,
   }
   return until === undefined
-    ? t('signedBy', told)
-    : t('signedByUntil', { ...told, until: sayDate(until, today.day) })
+    ? t('signedBy', signed)
+    : t('signedByUntil', { ...signed, until: sayDate(until, today.day) })
 }
 
 /** Why a change says nothing now. */
@@ -136,7 +136,7 @@ const force = computed(() => inForce(signedChanges.value, id, today.day))
                 severity="secondary"
                 :disabled="busy"
                 :aria-label="t('end', { override: sayOverride(one.change) })"
-                @click="told({ target: one.target, number: one.number })"
+                @click="send({ target: one.target, number: one.number })"
               >
                 {{ t('endIt') }}
               </Button>

@@ -1,4 +1,4 @@
-import type { Override, PlanRows, PlanTold, Planned, Sheet } from '@kobrin/core'
+import type { Override, PlanRows, PlanOrRefusal, Planned, Sheet } from '@kobrin/core'
 import { isPlan, Plan, planOf as planIn, plansOn, signedFor } from '@kobrin/core'
 import { defineStore } from 'pinia'
 import { computed } from 'vue'
@@ -24,26 +24,26 @@ export const usePlans = defineStore('plans', () => {
     schools: site.book?.schools ?? {},
     overrides: signedFor(site.book?.overrides ?? []),
   }))
-  const told = computed(() => plansOn(rows.value, today.day))
+  const planOn = computed(() => plansOn(rows.value, today.day))
 
-  function toldOf(resident: Resident): PlanTold {
-    return told.value(plannedOf(resident))
+  function planOrRefusalOf(resident: Resident): PlanOrRefusal {
+    return planOn.value(plannedOf(resident))
   }
 
   function planOf(resident: Resident): Plan {
-    const plan = toldOf(resident)
+    const plan = planOrRefusalOf(resident)
     return isPlan(plan) ? plan : noPlan(resident)
   }
 
   function hasPlan(resident: Resident): boolean {
-    return isPlan(toldOf(resident))
+    return isPlan(planOrRefusalOf(resident))
   }
 
   /** The plan of somebody if something were otherwise: a stage, a school, a change nobody has signed. */
   function planWith(
     resident: Resident,
     { change, siteSchools = {} }: { change?: Override; siteSchools?: Record<string, string> } = {},
-  ): PlanTold {
+  ): PlanOrRefusal {
     const { sheets, schools, overrides } = rows.value
     const signed = change
       ? new Map([...overrides, [resident.id, [...(overrides.get(resident.id) ?? []), change]]])

@@ -63,11 +63,11 @@ function asItIs(): void {
 }
 
 const noticed = computed(() => {
-  const told = weightAhead?.noticed
-  if (!told) return ''
-  return told.days === null
-    ? t('noticedNever', { every: told.every })
-    : t('noticedAfter', { every: told.every, count: told.days })
+  const found = weightAhead?.noticed
+  if (!found) return ''
+  return found.days === null
+    ? t('noticedNever', { every: found.every })
+    : t('noticedAfter', { every: found.every, count: found.days })
 })
 </script>
 

@@ -13,7 +13,7 @@ export interface Whose {
   say: (entry: Entry) => string
 }
 
-/** The record of one resident as data, for whoever keeps it next: who it is, and what counts of what was said, each
+/** The record of one resident as data, for anyone who keeps it next: who it is, and what counts of what was said, each
  * in words and as data, with its day and its author. */
 export function recordFile({ house, number, sheet, state, entries, nameOf, say }: Whose): string {
   const { register, identity } = state
@@ -25,7 +25,7 @@ export function recordFile({ house, number, sheet, state, entries, nameOf, say }
     kind: fact.kind,
     data: fact.payload,
   }))
-  const told = {
+  const file = {
     recordOf: register?.name ?? '',
     number,
     keptBy: house,
@@ -37,5 +37,5 @@ export function recordFile({ house, number, sheet, state, entries, nameOf, say }
     ...(identity && { identity }),
     facts,
   }
-  return JSON.stringify(told, null, 2)
+  return JSON.stringify(file, null, 2)
 }

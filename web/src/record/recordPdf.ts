@@ -51,7 +51,7 @@ function historyOf({ entries, nameOf, say, when }: OnPaper): Content {
   }
 }
 
-/** The record of one resident on paper, for whoever keeps it next. */
+/** The record of one resident on paper, for anyone who keeps it next. */
 export function recordDocument(whose: OnPaper): TDocumentDefinitions {
   const { house, number, state, about, says, plan, cautions, trusted, asOf } = whose
   const name = state.register?.name ?? number

@@ -18,8 +18,11 @@ import { recordFile } from './recordFile.ts'
 import { recordDocument } from './recordPdf.ts'
 import { t } from './words.ts'
 
-/** The record as it goes along with whoever leaves: as data for the next program, as PDF for the next keeper. */
-export function useSaved(id: () => string, told: { entries: () => readonly Entry[]; about: () => string[] }) {
+/** The record as it goes along with an animal that leaves: as data for the next program, as PDF for the next keeper. */
+export function useSaved(
+  id: () => string,
+  shown: { entries: () => readonly Entry[]; about: () => string[] },
+) {
   const site = useSite()
   const plans = usePlans()
   const record = useRecord()
@@ -37,7 +40,7 @@ export function useSaved(id: () => string, told: { entries: () => readonly Entry
       number: one?.accession ?? '',
       sheet: one && site.species.get(one.sheet),
       state: record.stateOf(id()),
-      entries: told.entries(),
+      entries: shown.entries(),
       nameOf: site.nameOf,
       say: (entry) => sayEntry(entry, teller),
     }
@@ -71,7 +74,7 @@ export function useSaved(id: () => string, told: { entries: () => readonly Entry
     const { holds } = residents.dayOf(id())
     const document = recordDocument({
       ...about,
-      about: told.about(),
+      about: shown.about(),
       says: [
         ...verdictsOf(id()).map((verdict) => sayVerdict(verdict, teller)),
         ...holds.map((hold) => sayHold(hold, today.day)),

@@ -6,7 +6,7 @@ function openWorker(): Worker {
   return new Worker(new URL('./weightAheadWorker.ts', import.meta.url), { type: 'module' })
 }
 
-/** What the weights say of what comes, worked out beside the page. What is asked anew ends what is still on its
+/** What the weights say of what comes, worked out beside the page. What is asked again ends what is still on its
  * way; meanwhile the last answer stands. */
 export function useWeightAhead(
   input: () => WeightAheadInput | null,

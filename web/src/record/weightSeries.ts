@@ -80,7 +80,7 @@ const BEST_AGO_MS = 21 * DAY_MS
 /** The best of the year, as far as today. */
 function bestLine({ weightAhead, nowMs, palette: { soft } }: LifelineInput): object {
   const best = weightAhead?.best
-  // Whoever is at its best needs no line.
+  // An animal at its best needs no line.
   if (!best || noon(best.day) > nowMs - BEST_AGO_MS) return {}
   const grams = numberHere(best.grams, 'g')
   return {

@@ -23,7 +23,7 @@ function find({ query: asked }: AutoCompleteCompleteEvent): void {
   found.value = findResidents(asked, everyone.value).slice(0, SHOWN)
 }
 
-/** Whoever was asked for since may be whom somebody looks for. */
+/** One that was fetched since may be the one somebody looks for. */
 watch(everyone, (all) => {
   if (typeof query.value === 'string') found.value = findResidents(query.value, all).slice(0, SHOWN)
 })
@@ -33,7 +33,7 @@ function open({ resident }: Findable): void {
   void router.push({ name: 'record', params: { id: resident.id } })
 }
 
-/** Enter before the list has come opens whoever is nearest to what was typed. */
+/** Enter before the list has come opens the one nearest to what was typed. */
 function openNearest(): void {
   const [first] = typeof query.value === 'string' ? findResidents(query.value, everyone.value) : []
   if (first && query.value !== '') open(first)

@@ -7,7 +7,7 @@ import Wrong from '../fields/Wrong.vue'
 import { useSite } from '../site/useSite.ts'
 import { t } from './words.ts'
 
-/** Whoever is long gone is not on this device; it is asked for by whoever looks for one. */
+/** Those that are long gone are not on this device; they are fetched when someone looks for one. */
 const site = useSite()
 const record = useRecord()
 const complaint = shallowRef('')

@@ -109,7 +109,7 @@ const form = reactive<Newcomer>({
 const draft = useDraft(`newcomer ${parent?.id ?? ''}`, form)
 const sheet = computed(() => site.species.get(form.sheet))
 const stages = computed(() => choicesNamed(sheet.value?.stages ?? []))
-/** Nobody says more about a stage than whoever holds the animal; where there is but one, it is that. */
+/** Nobody says more about a stage than the person who holds the animal; where there is but one, it is that. */
 watch(
   () => form.sheet,
   () => {
@@ -152,7 +152,7 @@ const parents = computed(() =>
   ),
 )
 
-/** Whoever comes from outside stays in quarantine first, unless somebody says why not. */
+/** An animal from outside stays in quarantine first, unless somebody says why not. */
 const skipsQuarantine = computed(() => {
   const chosen = places.value.find(({ id: place }) => place === form.enclosure)
   return !isOurs.value && chosen !== undefined && !isApart(chosen)

@@ -119,12 +119,12 @@ interface Row {
 
 const rows = computed<Row[]>(() => {
   const found = findResidents(asked.value, everyone.value).flatMap((one) => {
-    const told = answer(one.resident.id)
-    return told ? [{ one, told }] : []
+    const answered = answer(one.resident.id)
+    return answered ? [{ one, answered }] : []
   })
-  // Whoever is asked for comes gravest first; equal ones as they were found.
-  const sorted = question.value ? found.sort((x, y) => byGravity(x.told, y.told)) : found
-  const all = sorted.map(({ one, told }) => rowOf(one, told))
+  // Those that were asked for come gravest first; equal ones as they were found.
+  const sorted = question.value ? found.sort((x, y) => byGravity(x.answered, y.answered)) : found
+  const all = sorted.map(({ one, answered }) => rowOf(one, answered))
   return inGroups(all, groupBy.value)
 })
 const ids = computed(() => rows.value.map(({ id }) => id))
@@ -132,7 +132,7 @@ const { layout, sizeOf } = useRowGroups(rows, { groupBy, printing, inSight: IN_S
 
 function rowOf(
   { resident, species, place }: Pick<Findable, 'resident' | 'species' | 'place'>,
-  told: Answer,
+  answered: Answer,
 ): Row {
   // The table watches all that its rows hold, and would work out what nobody looks at.
   return markRaw({
@@ -153,12 +153,12 @@ function rowOf(
       return sayMarks(marks(resident.id), teller.who)
     },
     get says() {
-      return told.says || sayCell(residents.dayOf(resident.id), teller).text
+      return answered.says || sayCell(residents.dayOf(resident.id), teller).text
     },
     get because() {
-      return told.because.map((reason) => sayReason(reason, teller)).join(' ')
+      return answered.because.map((reason) => sayReason(reason, teller)).join(' ')
     },
-    reasons: told.because,
+    reasons: answered.because,
     get pressing() {
       return pressing(resident.id)
     },

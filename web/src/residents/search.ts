@@ -64,10 +64,10 @@ export function findResidents(query: string, all: readonly Findable[]): Findable
   if (asked.length === 0) return [...all]
   const found: { one: Findable; total: number }[] = []
   for (const one of all) {
-    const told = plainOf(one)
-    const scores = asked.map((word) => score(word, told))
+    const named = plainOf(one)
+    const scores = asked.map((word) => score(word, named))
     if (scores.every((points) => points > 0))
-      found.push({ one, total: scores.reduce((sum, points) => sum + points, asWhole(whole, told)) })
+      found.push({ one, total: scores.reduce((sum, points) => sum + points, asWhole(whole, named)) })
   }
   return found
     .sort((a, b) => b.total - a.total || a.one.resident.accession.localeCompare(b.one.resident.accession))

@@ -26,14 +26,14 @@ export const useResidents = defineStore('residents', () => {
   const people = usePeople()
   const today = useToday()
 
-  // A box changes far less often than a state: the building is drawn anew only when somebody moves.
+  // A box changes far less often than a state: the building is drawn again only when somebody moves.
   const homeOf = perResident((residentId) => placeOf(record.stateOf(residentId))?.enclosure)
 
   function readingsAt(enclosureId: string | undefined): Readings {
     return (enclosureId !== undefined && record.readings.get(enclosureId)) || NOTHING_READ
   }
 
-  /** What was last done in the box of somebody, whoever of its tenants it was said of. */
+  /** What was last done in the box of somebody, no matter which tenant it was said of. */
   function boxDoneOf(residentId: string): DoneInBox {
     const home = homeOf(residentId)
     if (home === undefined) return {}
@@ -53,7 +53,7 @@ export const useResidents = defineStore('residents', () => {
   function dayOn(residentId: string, { day, minute }: { day: number; minute?: number }): ResidentDay {
     const resident = site.residents.get(residentId)
     if (!resident) return { tasks: [], holds: [], verdicts: [], weight: null }
-    const told = residentDay({
+    const itsDay = residentDay({
       day,
       ...(minute !== undefined && { minute }),
       plan: plans.planOf(resident),
@@ -63,7 +63,7 @@ export const useResidents = defineStore('residents', () => {
       box: boxDoneOf(residentId),
       hemisphere: site.site?.hemisphere,
     })
-    return plans.hasPlan(resident) ? told : { ...told, verdicts: [NO_PLAN, ...told.verdicts] }
+    return plans.hasPlan(resident) ? itsDay : { ...itsDay, verdicts: [NO_PLAN, ...itsDay.verdicts] }
   }
 
   const dayOf = perResident((residentId) => dayOn(residentId, { day: today.day, minute: today.minute }))
@@ -78,7 +78,7 @@ export const useResidents = defineStore('residents', () => {
     return byHome.value.has(enclosureId)
   }
 
-  /** The box that would stand empty without them, where whoever is at work here may say so. */
+  /** The box that would stand empty without them, where the person at work here may say so. */
   function boxLeftBy(residentId: string): string | null {
     const home = homeOf(residentId)
     if (home === undefined || !people.maySay({ kind: 'vacated' })) return null

@@ -10,7 +10,7 @@ import TextField from '../fields/TextField.vue'
 import NewPassphrase from '../people/NewPassphrase.vue'
 import { usePeople } from '../people/usePeople.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { unitChoices, usualUnits } from '../people/unitChoices.ts'
 import { t } from './words.ts'
 
@@ -32,7 +32,7 @@ const form = reactive({
 const once = reactive({ again: '' })
 const zones = computed(() => choicesFrom([...new Set([form.zone, ...Intl.supportedValuesOf('timeZone')])]))
 
-/** Until somebody says otherwise, whoever it is signs in with their first name. */
+/** Until somebody says otherwise, they sign in with their first name. */
 const suggested = computed(
   () =>
     form.name
@@ -45,10 +45,10 @@ const suggested = computed(
 const sends = () => ({ ...form, login: form.login || suggested.value })
 const also = (): Record<string, string> => (form.passphrase === once.again ? {} : { again: t('notTheSame') })
 
-const { busy, complaint, told } = useTold(() => call(OFFICE_ROUTES.setUp, { body: SetUp.parse(sends()) }))
+const { busy, complaint, send } = useSending(() => call(OFFICE_ROUTES.setUp, { body: SetUp.parse(sends()) }))
 
 async function begin(): Promise<void> {
-  const done = await told()
+  const done = await send()
   if (!done) return
   // The code is used up: nobody is to find it in an address.
   globalThis.history.replaceState(null, '', '/')

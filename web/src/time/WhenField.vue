@@ -19,7 +19,7 @@ const wrong = shallowRef('')
 
 type Choice = 'now' | 'morning' | 'evening' | 'another'
 
-// The day and minute of the house are looked at anew with every tick.
+// The day and minute of the house are looked at again with every tick.
 const usual = computed(() => usualWhens({ day: today.day, minute: today.minute }))
 const time = ({ minute }: Civil) => sayMinuteOfDay(minute)
 

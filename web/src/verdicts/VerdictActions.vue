@@ -15,7 +15,7 @@ import GoneActions from '../leaving/GoneActions.vue'
 import PermitAction from '../residents/PermitAction.vue'
 import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../api/call.ts'
-import { useTold } from '../api/queries.ts'
+import { useSending } from '../api/queries.ts'
 import { sayGrams } from '../words/measures.ts'
 import { t } from './words.ts'
 import { sayCadence } from '../words/cadence.ts'
@@ -27,7 +27,7 @@ const { verdict, residentId } = defineProps<{ verdict: Verdict; residentId: stri
 const residents = useResidents()
 const record = useRecord()
 const people = usePeople()
-const { busy, complaint, told } = useTold(async ({ propose, score }: Proposal) => {
+const { busy, complaint, send } = useSending(async ({ propose, score }: Proposal) => {
   for (const patch of propose)
     await call(ROUTES.signOverride, {
       body: { resident: residentId, patch, reason: t('bodyCondition', { score }) },
@@ -44,7 +44,7 @@ const name = computed(() => residents.nameOf(residentId))
 const missing = computed(() => (what.value.code === 'unaccounted' ? what.value.missing : 0))
 const accounted = kindOf('accounted').payload
 
-/** Whoever is not found again is given up, unless another number is said. */
+/** Those that are not found again are given up, unless another number is said. */
 function sends() {
   const lost = form.lost ?? (form.found === null ? null : missing.value - form.found)
   return { found: form.found, lost, why: form.why.trim() }
@@ -91,7 +91,7 @@ function confirmStage(stage: string): void {
 
 function acceptFeeding(): void {
   if (what.value.code !== 'condition') return
-  void told(what.value)
+  void send(what.value)
 }
 
 function proposal(): string {

@@ -14,7 +14,7 @@ const { face } = defineProps<{ face: Face }>()
 const emit = defineEmits<{ all: [does: DutyKind | undefined]; shelf: [residents: string[]]; enter: [] }>()
 
 /** The face is one stop of the Tab key, which lands on a cell. Giving every cell its turn as the stop
- * would make the browser lay the board out anew at each tap. */
+ * would make the browser lay the board out again at each tap. */
 const isInside = shallowRef(false)
 
 function left({ currentTarget, relatedTarget }: FocusEvent): void {

@@ -24,8 +24,8 @@ const {
 
 const over = computed(() => (status === 'late' ? Math.floor(daysOver) : 0))
 const says = computed(() => {
-  const told = { name: name || words.duty[does], state: words.status[status] }
-  return status === 'late' ? t('lateBy', { ...told, count: over.value }) : t('markIn', told)
+  const shown = { name: name || words.duty[does], state: words.status[status] }
+  return status === 'late' ? t('lateBy', { ...shown, count: over.value }) : t('markIn', shown)
 })
 </script>
 

@@ -121,8 +121,8 @@ function says(task: Task): string {
 function under(task: Task): string {
   if (task.done) {
     const { at, by, outcome } = task.done
-    const told = { time: today.clock(at), name: site.nameOf(by) }
-    return outcome ? t('doneByOutcome', { ...told, outcome: words.outcome[outcome] }) : t('doneBy', told)
+    const doer = { time: today.clock(at), name: site.nameOf(by) }
+    return outcome ? t('doneByOutcome', { ...doer, outcome: words.outcome[outcome] }) : t('doneBy', doer)
   }
   if (task.hold) return t('held', { hold: words.hold[task.hold].toLowerCase() })
   if (task.opensAtMinute !== undefined) return t('from', { minuteOfDay: sayMinuteOfDay(task.opensAtMinute) })

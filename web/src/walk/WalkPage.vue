@@ -264,7 +264,7 @@ watch(
 )
 useEventListener(globalThis.window, 'keydown', onKey)
 onMounted(() => {
-  // Whoever comes back, or is shown somebody here, is where they are.
+  // Anyone who comes back, or is shown somebody here, is where they are.
   const at = walk.focused
   if (at !== null && at !== walk.stop?.residents[0]) void nextTick(() => face.focus(at))
 })

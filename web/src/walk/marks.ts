@@ -48,7 +48,7 @@ export function marksOf(tasks: readonly Task[]): Mark[] {
   return [...marks.values()]
 }
 
-/** "Late: Feed. Due today: Look, Fresh water. Done by Lotte Verhaege: Spot-clean." For whoever hears a box rather
+/** "Late: Feed. Due today: Look, Fresh water. Done by Lotte Verhaege: Spot-clean." For anyone who hears a box rather
  * than sees it. */
 export function sayMarks(marks: readonly Mark[], who: (person: string) => string): string {
   return STATES.flatMap((state) => {
@@ -58,7 +58,7 @@ export function sayMarks(marks: readonly Mark[], who: (person: string) => string
     const doers = new Set(those.flatMap((mark) => mark.done.map(({ by }) => by)))
     const by = sayAll([...doers].map(who))
     const says = words.status[state]
-    const told = { state: `${says.charAt(0).toUpperCase()}${says.slice(1)}`, names }
-    return by ? t('marksDoneBy', { ...told, by }) : t('marksIn', told)
+    const shown = { state: `${says.charAt(0).toUpperCase()}${says.slice(1)}`, names }
+    return by ? t('marksDoneBy', { ...shown, by }) : t('marksIn', shown)
   }).join(' ')
 }

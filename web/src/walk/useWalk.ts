@@ -22,7 +22,7 @@ export const useWalk = defineStore('walk', () => {
   })
 
   const focused = shallowRef<string | null>(null)
-  /** The focused one again, reactive box by box: only the two that change are drawn anew. */
+  /** The focused one again, reactive box by box: only the two that change are drawn again. */
   const lit = shallowReactive(new Set<string>())
   watch(
     focused,

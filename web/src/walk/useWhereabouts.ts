@@ -32,7 +32,7 @@ function parsed(text: string | null): unknown {
 
 /** How far somebody has come on today's walk, and the strictest barrier they went behind. It outlives
  * a reload: a tablet that ran flat in quarantine must not lead back into the nursery.
- * Another person begins anew. Another day does too, but not under a hand: whoever is on the walk at midnight
+ * Another person starts over. Another day does too, but not under a hand: anyone who is on the walk at midnight
  * stays where they are. */
 export function useWhereabouts(
   { whose, day }: { whose: MaybeRefOrGetter<string>; day: MaybeRefOrGetter<number> },

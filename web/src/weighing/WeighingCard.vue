@@ -25,7 +25,7 @@ import { useWeighing } from './useWeighing.ts'
 import WeighingQuestion from './WeighingQuestion.vue'
 import { t } from './words.ts'
 
-/** One animal of the round. Made anew for the next. */
+/** One animal of the round. Made again for the next. */
 const { residentId, tub, tubs, balance, usedUntil } = defineProps<{
   residentId: string
   tub: Tub | null

@@ -41,7 +41,7 @@ const onBalance = computed(() => {
   return now == null ? null : Math.round((now + (tub.value?.grams ?? 0)) * 10) / 10
 })
 
-// Whoever opens a round begins with the first to weigh.
+// Anyone who opens a round begins with the first to weigh.
 watch(
   [of, () => lines.value.length > 0],
   () => {

@@ -64,7 +64,7 @@ export function useRound() {
   const bays = computed(() => [...new Set(stands.value.map(({ bay }) => bay))])
   const chosen = chosenToWeigh
 
-  /** Whoever was chosen and is in no bay any more is said to be gone. */
+  /** One that was chosen and is in no bay any more is said to be gone. */
   const members = computed<Stand[]>(() => {
     if (of.value === DUE) return due.value
     if (of.value !== CHOSEN) return stands.value.filter(({ bay }) => bay === of.value)

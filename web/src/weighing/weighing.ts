@@ -130,7 +130,7 @@ function put({ form, question }: Weighing, value: number | null, tub: Tub | null
   return { ...form, shown: value === null ? null : value + (tub?.grams ?? 0) }
 }
 
-/** Another number is asked about anew. */
+/** Another number is a new question. */
 function typed(before: Weighing, part: Partial<WeighingForm>): Weighing {
   const form = { ...before.form, ...part }
   if (form.shown === before.form.shown) return { ...before, form }

@@ -1,7 +1,7 @@
 import type { Cadence } from '@kobrin/core'
 import { sayWeekday } from './numbers.ts'
 import { sayAll } from './sayAll.ts'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 /** How often something is done. */
 export function sayCadence(cadence: Cadence): string {

@@ -5,7 +5,7 @@ import { tablesOf } from './i18n.ts'
 import { sayIn, sayRangeIn, unitHere } from './measures.ts'
 import { sayQuantity } from './readings.ts'
 import { terms } from './terms.ts'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
 export const care = tablesOf(

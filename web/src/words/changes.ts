@@ -1,7 +1,7 @@
 import type { DutyPatch, Override } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayGrams } from './measures.ts'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 import { sayCadence } from './cadence.ts'
 
 /** A field of the plan as a keeper reads it: floorDepthMm is the floor depth. */

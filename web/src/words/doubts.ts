@@ -3,7 +3,7 @@ import { sayGrams, sayIn } from './measures.ts'
 import { sayDate } from './numbers.ts'
 import { sayValue } from './readings.ts'
 import { sayObstacles } from './rest.ts'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 type ValueDoubt = Exclude<Doubt, { code: 'restUnfit' | 'offScale' | 'beforeArrival' }>
 

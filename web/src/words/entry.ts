@@ -1,7 +1,7 @@
 import type { Draft, Entry, Fact } from '@kobrin/core'
 import type { About, EntryTeller } from '../kinds/kind.ts'
 import { kindHere } from '../kinds/kindsHere.ts'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 function sayFact(fact: Pick<Fact, 'kind' | 'payload'>, about: About): string {
   // A newer version wrote it: it is kept, and read once this page is taken anew.

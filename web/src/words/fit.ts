@@ -2,7 +2,7 @@ import type { BodyPart, Finding } from '@kobrin/core'
 import { terms } from './terms.ts'
 import { sayIn, sayMm } from './measures.ts'
 import { round } from './numbers.ts'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 function grown({ part, times }: Finding): string {
   return part && times !== undefined ? t('its', { times: round(times), part: terms.part[part] }) : ''

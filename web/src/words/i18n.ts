@@ -67,17 +67,17 @@ export function wordsOf<W extends Readonly<Record<string, string>>>(work: string
   }
 }
 
-type Told<T> = { readonly [K in keyof T]: T[K] extends string ? string : Told<T[K]> }
+type Worded<T> = { readonly [K in keyof T]: T[K] extends string ? string : Worded<T[K]> }
 
 /** Plain words by name, in tables within tables, as they are said. */
-export function tablesOf<T extends Tables>(work: string, words: T): Told<T> {
+export function tablesOf<T extends Tables>(work: string, words: T): Worded<T> {
   added(work, words)
-  const told = (of: Tables, path: string): Tables =>
+  const worded = (of: Tables, path: string): Tables =>
     Object.fromEntries(
       Object.entries(of).map(([name, one]) => {
         const at = `${path}.${name}`
-        return [name, isMessage(one) ? say(at, {}, 1) : told(one as Tables, at)]
+        return [name, isMessage(one) ? say(at, {}, 1) : worded(one as Tables, at)]
       }),
     )
-  return told(words, work) as Told<T>
+  return worded(words, work) as Worded<T>
 }

@@ -1,5 +1,5 @@
 import type * as z from 'zod/mini'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 type Issue = Parameters<z.core.$ZodErrorMap>[0]
 

@@ -4,7 +4,7 @@ import { convert } from '@kobrin/core'
 import { shallowRef } from 'vue'
 import { spaced } from './spaced.ts'
 
-/** The one place that knows in which units whoever is here reads and types. The record keeps grams, millimetres,
+/** The one place that knows in which units the person here reads and types. The record keeps grams, millimetres,
  * degrees Celsius and litres, and so do care sheets, which are files. */
 const units = shallowRef<Units>('metric')
 

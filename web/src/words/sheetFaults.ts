@@ -1,5 +1,5 @@
 import type { SheetFault } from '@kobrin/contract'
-import { t } from './told.ts'
+import { t } from './facts.ts'
 
 function sayInUse({ stage, names: some, more }: Extract<SheetFault['what'], { code: 'stageInUse' }>): string {
   const who = more > 0 ? t('andMore', { some: some.join(', '), more }) : some.join(', ')

@@ -4,7 +4,7 @@ import { residentKind } from '../residents/residentKind.ts'
 import { Uid } from '../subjects/values.ts'
 import { fewer } from './howMany.ts'
 
-/** So many of a colony begin one of their own. Whoever stays keeps its name. */
+/** So many of a colony begin one of their own. Those that stay keep its name. */
 export const parted = residentKind({
   payload: z.strictObject({ count: z.int().check(z.positive(), z.maximum(1_000_000)), into: Uid }),
   recordedBy: KEEPERS,

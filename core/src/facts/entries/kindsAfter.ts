@@ -1,7 +1,7 @@
 import type { FactKind } from '../subjects/families.ts'
 import { FACT_KINDS, kindOf } from '../subjects/families.ts'
 
-/** Kinds of fact that are not known to whoever knows the folds of some revision only. */
+/** Kinds of fact that are not known to a page of some earlier revision. */
 export function kindsAfter(revision: number): FactKind[] {
   return FACT_KINDS.filter((kind) => (kindOf(kind).since ?? 1) > revision)
 }

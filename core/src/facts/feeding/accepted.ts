@@ -6,9 +6,9 @@ import { sumOf } from './offerSum.ts'
 /** How one food has gone down, over all feeding duties; null where it was never offered. The row of refusals is that
  * of the duty under which it was offered last. */
 export function historyOf({ lines }: Pick<FeedingState, 'lines'>, item: string): ItemHistory | null {
-  const told = Object.values(lines).flatMap((line) => own(sumOf(line).items, item) ?? [])
-  const [last] = [...told].sort((a, b) => b.lastDay - a.lastDay)
-  return last ? { ...last, taken: told.reduce((sum, { taken }) => sum + taken, 0) } : null
+  const sums = Object.values(lines).flatMap((line) => own(sumOf(line).items, item) ?? [])
+  const [last] = [...sums].sort((a, b) => b.lastDay - a.lastDay)
+  return last ? { ...last, taken: sums.reduce((sum, { taken }) => sum + taken, 0) } : null
 }
 
 /** Days on which a food was offered from one day to before another. */

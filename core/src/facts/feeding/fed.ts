@@ -84,7 +84,7 @@ export const fed = residentKind({
     return amounts.length === 0 ? [eaten] : amounts.map((amount) => ({ ...eaten, amount }))
   },
   fold(state, fact) {
-    // Whoever is dead or gone eats nothing here.
+    // The dead and the gone eat nothing here.
     if (state.stay.ended) return state
     const { duty: answered = 'feed', uneaten } = fact.payload
     const before = own(state.feeding.lines, answered) ?? NO_FEEDS

@@ -18,7 +18,7 @@ export interface Continued<S> {
   complete: boolean
 }
 
-/** Whoever was moved once more since must not be put back. */
+/** An animal that was moved once more since must not be put back. */
 function changesPlace(fact: Fact | Echo): boolean {
   return !isEcho(fact) && touchesOf(fact).some(({ family }) => family === 'place')
 }

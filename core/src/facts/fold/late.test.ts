@@ -81,7 +81,7 @@ describe('an own entry that waits, and happened before what the server told', ()
   })
 })
 
-/** A stay that begins, ends or begins anew in between is for the whole history to tell. */
+/** A stay that begins, ends or starts over in between is for the whole history to tell. */
 const STAYS = new Set([
   'expected',
   'arrived',

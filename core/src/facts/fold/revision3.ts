@@ -139,13 +139,13 @@ function oldResident(state: ResidentState): OldResident {
           ? null
           : { day: count.howMany.day, count: known },
       missing: missingOf(count),
-      shortfalls: count.shortfalls.map(({ open: _left, ...told }) => told),
+      shortfalls: count.shortfalls.map(({ open: _left, ...same }) => same),
     },
     note: note ? { day: note.day, at: note.at, by: note.by, uid: note.uid, text: note.text } : null,
   }
 }
 
-/** What was done in a box, as it was said of whoever lives there. */
+/** What was done in a box, as it was said of a tenant. */
 function doneThere(state: ResidentState, box: DoneInBox): ResidentState['done'] {
   const done = new Map(Object.entries(state.done))
   const list = ` ${state.register?.sheet ?? ''}`
@@ -238,21 +238,21 @@ function newCount(
   let open = missing
   return {
     howMany: count === null ? { is: 'one' } : { is: 'known', count, day: last?.day ?? null },
-    shortfalls: shortfalls.map((told) => {
-      const here = Math.min(open, told.expected - told.found)
+    shortfalls: shortfalls.map((one) => {
+      const here = Math.min(open, one.expected - one.found)
       open -= here
-      return { ...told, open: here }
+      return { ...one, open: here }
     }),
   }
 }
 
 /** What a fold of an earlier revision says, as far as it can be told without the entries: for the moments until they
  * are folded again. */
-export function fromRevision3<F extends FamilyName>(family: F, told: OldFold): StateOf<F> {
-  if (family === 'place') return { ...(told as OldPlace), done: {} } as unknown as StateOf<F>
-  if (family === 'lot') return { ...(told as OldLot), given: {} } as unknown as StateOf<F>
-  if (family !== 'resident') return told as unknown as StateOf<F>
-  const { stay, feeding, skin, holds, count, note, ...same } = told as OldResident
+export function fromRevision3<F extends FamilyName>(family: F, old: OldFold): StateOf<F> {
+  if (family === 'place') return { ...(old as OldPlace), done: {} } as unknown as StateOf<F>
+  if (family === 'lot') return { ...(old as OldLot), given: {} } as unknown as StateOf<F>
+  if (family !== 'resident') return old as unknown as StateOf<F>
+  const { stay, feeding, skin, holds, count, note, ...same } = old as OldResident
   const isComing = stay.expectedOn !== null && stay.arrivedOn === null
   const lastShed = skin.sheds.at(-1) ?? 0
   const state: ResidentState = {

@@ -8,7 +8,7 @@ import { text } from '../subjects/values.ts'
 import { HoldKind } from './holdKind.ts'
 import { withEnded } from './saidHolds.ts'
 
-/** Somebody lifted a hold, whoever or whatever had brought it about. A hold that rests on a sign of the
+/** Somebody lifted a hold, no matter what had brought it about. A hold that rests on a sign of the
  * skin ends with the sign. */
 export const released = residentKind({
   payload: z.strictObject({ hold: HoldKind, reason: z.optional(text) }),

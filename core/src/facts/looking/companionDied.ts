@@ -4,7 +4,7 @@ import { residentKind } from '../residents/residentKind.ts'
 import { markOf } from '../subjects/mark.ts'
 import { Uid } from '../subjects/values.ts'
 
-/** The look at whoever shared a box with one that died. */
+/** The look at an animal that shared a box with one that died. */
 export const AFTER_DEATH = 'afterDeath'
 
 /** One that shared its box died: said with the death, and taken back with it. */

@@ -24,7 +24,7 @@ export const tended = placeKind({
     const { duty, does, scope } = fact.payload
     const done = { ...state.done, [duty]: markOf(fact) }
     if (does !== 'clean' || scope !== 'full') return { ...state, done }
-    // Whoever cleans it whole has cleaned what the last tenant left.
+    // A full clean takes away what the last tenant left.
     const isClean = state.waits?.leaves === 'toClean' && state.waits.at <= fact.occurredAt
     return {
       ...state,

@@ -14,7 +14,7 @@ export const Quantity = z.enum([
 ])
 export type Quantity = z.infer<typeof Quantity>
 
-/** Between which a reading of an enclosure lies, whoever lives there: beyond is a slip, or another unit. */
+/** Between which a reading of an enclosure lies, no matter what lives there: beyond is a slip, or another unit. */
 export const SCALES: Readonly<Record<Quantity, readonly [number, number]>> = {
   celsius: [-5, 60],
   humidity: [5, 100],

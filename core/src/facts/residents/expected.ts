@@ -11,7 +11,7 @@ export const expected = residentKind({
   fold(state, { day, occurredAt, payload: { enclosure } }) {
     const { arrivedOn, ended } = state.stay
     const isHere = arrivedOn !== null && !ended
-    // Whoever is here is not on its way, and whoever died comes no more.
+    // One that is here is not on its way, and one that died comes no more.
     if (isHere || ended?.how === 'died') return state
     return { ...state, stay: { ...state.stay, expected: { enclosure, since: day, at: occurredAt } } }
   },

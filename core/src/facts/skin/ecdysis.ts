@@ -21,7 +21,7 @@ const Payload = z.strictObject({
     .optional(z.literal(true))
     .check(z.describe('Only the skin was found: the animal itself was not seen.')),
 })
-type Told = Happening<z.infer<typeof Payload>>
+type ShedFact = Happening<z.infer<typeof Payload>>
 
 /** Whether a sign belongs to the round of shed or molt that is already open: then its clock runs on.
  * Sealing in and being soft are matters of their own. */
@@ -32,19 +32,19 @@ function continues(before: EcdysisStage | undefined, stage: EcdysisStage): boole
 }
 
 /** Said late: what it is a sign of has ended since. */
-function isOver({ signEnded: ended, sign }: SkinState, fact: Told): boolean {
+function isOver({ signEnded: ended, sign }: SkinState, fact: ShedFact): boolean {
   const cursor = cursorOf(fact)
   const newest = [ended, sign].find((mark) => mark && compareCursors(cursor, mark) < 0)
   return newest != null
 }
 
-function withSign(skin: SkinState, fact: Told, stage: EcdysisStage): SkinState {
+function withSign(skin: SkinState, fact: ShedFact, stage: EcdysisStage): SkinState {
   if (isOver(skin, fact)) return skin
   const since = continues(skin.sign?.stage, stage) ? (skin.sign?.since ?? fact.day) : fact.day
   return { ...skin, sign: { ...markOf(fact), stage, since } }
 }
 
-function shedsAfter(sheds: readonly Shed[], same: Shed | undefined, fact: Told): Shed[] {
+function shedsAfter(sheds: readonly Shed[], same: Shed | undefined, fact: ShedFact): Shed[] {
   const { limbsLost = 0 } = fact.payload
   const lost = limbsLost > 0 && { limbsLost }
   if (same) return sheds.map((one) => (one === same ? { ...one, ...lost } : one))
@@ -52,15 +52,15 @@ function shedsAfter(sheds: readonly Shed[], same: Shed | undefined, fact: Told):
   return sorted.slice(-SHEDS_KEPT)
 }
 
-function withShed(skin: SkinState, fact: Told): SkinState {
+function withShed(skin: SkinState, fact: ShedFact): SkinState {
   const { stage, how, retained = [] } = fact.payload
   const { day, author: by } = fact
   const same = skin.sheds.findLast((shed) => Math.abs(day - shed.day) <= SAME_SHED_DAYS)
-  const told = { how, retained, again: same !== undefined, day: same?.day ?? day, by }
+  const thisShed = { how, retained, again: same !== undefined, day: same?.day ?? day, by }
   const off: SkinState = {
     ...skin,
     sheds: shedsAfter(skin.sheds, same, fact),
-    retained: oldSkinAfter(skin.retained, told),
+    retained: oldSkinAfter(skin.retained, thisShed),
   }
   if (isOver(skin, fact)) return off
   const ended = signEnded(off, markOf(fact))

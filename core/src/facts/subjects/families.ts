@@ -107,7 +107,7 @@ export function neededBy<F extends FamilyName>(family: F, state: StateOf<F>): re
 
 type Hearer = (state: Folded, fact: Happening<Touched>) => Folded
 
-// Whoever asks for one has a state of the family in hand.
+// Anyone who asks for one has a state of the family in hand.
 const HEARERS: ReadonlyMap<string, Hearer> = new Map(
   FAMILY_NAMES.flatMap((family) =>
     Object.entries(familyNamed(family).hears ?? {}).map(([how, hear]) => [

@@ -12,7 +12,7 @@ export function keptFloor(lot: string, { floor, disposed }: LotState): KeptFloor
   return floor && !disposed ? { lot, floor } : null
 }
 
-/** The day old floor may be thrown away: where something lived in it, the time runs anew from then. */
+/** The day old floor may be thrown away: where something lived in it, the time starts over from then. */
 export function releasedFrom({ floor }: KeptFloor, days: number): Day {
   return (floor.foundOn ?? floor.day) + days
 }

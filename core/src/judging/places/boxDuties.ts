@@ -36,7 +36,7 @@ function ownMark({ done, stay: { place } }: ResidentState, id: string): Mark | u
   return mark && place && mark.at < place.at ? undefined : mark
 }
 
-/** When a duty of the box was last seen to: as a fact of the box, or said of whoever lives there. A full clean does
+/** When a duty of the box was last seen to: as a fact of the box, or said of a tenant. A full clean does
  * what every lesser clean does. */
 export function lastInBox(
   duty: Pick<Duty, 'id' | 'does'>,
@@ -53,7 +53,7 @@ interface Tenant {
   plan: Plan
 }
 
-/** When the duties of a box were last seen to, whoever of its tenants it was said of. */
+/** When the duties of a box were last seen to, no matter which tenant it was said of. */
 export function doneInBox(
   place: Pick<PlaceState, 'done'> | undefined,
   tenants: readonly Tenant[],

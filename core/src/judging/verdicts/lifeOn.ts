@@ -25,7 +25,7 @@ class Telling<F extends 'resident' | 'place'> {
   readonly #family: F
   /** By day, and within a day as they happened. */
   readonly #waiting: Entry[]
-  readonly #told: Entry[] = []
+  readonly #heard: Entry[] = []
   #state: StateOf<F>
 
   constructor(family: F, entries: readonly Entry[]) {
@@ -40,12 +40,12 @@ class Telling<F extends 'resident' | 'place'> {
     let anew = false
     for (let next = this.#waiting.at(-1); next && next.day <= day; next = this.#waiting.at(-1)) {
       this.#waiting.pop()
-      this.#told.push(next)
+      this.#heard.push(next)
       const advanced = anew ? 'replay' : advance(this.#state, next)
       if (advanced === 'replay') anew = true
       else this.#state = advanced
     }
-    if (anew) this.#state = replay(this.#family, this.#told)
+    if (anew) this.#state = replay(this.#family, this.#heard)
     return this.#state
   }
 }

@@ -59,8 +59,8 @@ function weight(evidence: Evidence, explanations: Explanations): Verdict[] {
   const { plan, course } = evidence
   if (plan.lives === 'colony') return []
   const path = weightPath(course, plan.weighing)
-  const told = losing(evidence, path, explanations) ?? growing(evidence, path, explanations)
-  return [...(told ? [told] : []), ...suspectWeights(evidence)]
+  const ofWeight = losing(evidence, path, explanations) ?? growing(evidence, path, explanations)
+  return [...(ofWeight ? [ofWeight] : []), ...suspectWeights(evidence)]
 }
 
 /** What the record says is wrong or worth knowing today, gravest first. */

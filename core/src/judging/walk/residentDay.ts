@@ -258,7 +258,7 @@ export interface ResidentDayInput {
   floors?: readonly KeptFloor[]
   /** What was last read where it lives. */
   readings?: Readings
-  /** What was last done in the box it lives in, whoever of its tenants it was said of. */
+  /** What was last done in the box it lives in, no matter which tenant it was said of. */
   box?: DoneInBox
   /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
   minute?: number

@@ -24,11 +24,11 @@ export interface WeightPath {
 export function weightPath({ runs }: WeightCourse, sheet: Weighing): WeightPath {
   const logged = runs.map((run) => run.map(loggedOf))
   const weighing = ownWeighing(logged, sheet)
-  const told = logged.map((run) => filtered(run, weighing))
-  const belief = told.at(-1)?.beliefs.at(-1) ?? null
+  const filteredRuns = logged.map((run) => filtered(run, weighing))
+  const belief = filteredRuns.at(-1)?.beliefs.at(-1) ?? null
   const trend = belief && isTrend(belief) ? belief : null
   return {
-    days: told.flatMap((one) => smoothedOver(one, weighing)),
+    days: filteredRuns.flatMap((one) => smoothedOver(one, weighing)),
     slope: trend?.slope ?? null,
     slopeSd: Math.sqrt(trend?.ss ?? 0),
     belief,

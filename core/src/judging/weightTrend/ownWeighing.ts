@@ -18,12 +18,12 @@ interface Own {
 /** The scale of all variances that goes with a way of wandering, and how likely both are. */
 function ownAt(runs: readonly (readonly Logged[])[], { r, q }: Weighing, decade: number): Own {
   const ratio = q * 10 ** decade
-  const told = runs.map((run) => filtered(run, { r, q: ratio }))
-  const surprises = told.flatMap((one) => one.surprises)
+  const filteredRuns = runs.map((run) => filtered(run, { r, q: ratio }))
+  const surprises = filteredRuns.flatMap((one) => one.surprises)
   const squares = surprises.reduce((sum, one) => sum + one * one, 0)
   const count = SHEET_WORTH + surprises.length
   const scale = Math.max(LEAST_SCATTER, (SHEET_WORTH + squares) / count)
-  const spread = told.reduce((sum, { logLik }) => sum + logLik, squares / 2)
+  const spread = filteredRuns.reduce((sum, { logLik }) => sum + logLik, squares / 2)
   return {
     weighing: { r: r * Math.sqrt(scale), q: ratio * scale },
     likelihood: spread - (count / 2) * Math.log(scale) - decade ** 2 / 2,

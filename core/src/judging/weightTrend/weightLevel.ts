@@ -152,7 +152,7 @@ class Gate {
  * A reading beyond the gate, or one that the keeper doubted, is set aside unless it was confirmed at entry or the next one within 30 days
  * agrees with it. Before there is a trend the gate is what could be growth, and for the very first reading what
  * one of its stage can weigh. Two set aside in a row that could be of one growing animal, however far apart, are
- * the way back: then it is the earlier belief that was wrong, and the trend begins anew with them. So one slip,
+ * the way back: then it is the earlier belief that was wrong, and the trend starts over with them. So one slip,
  * wherever it stands, is outvoted by the two readings after it. */
 export function weightCourse(
   readings: readonly WeightReading[],

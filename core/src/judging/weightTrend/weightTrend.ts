@@ -59,10 +59,10 @@ export function smoothedOver({ beliefs }: Filtered, weighing: Weighing): Smoothe
  *
  * Readings must be in order of day. Everything null without one; no slope with one day only. */
 export function weightTrend(readings: readonly Logged[], weighing: Weighing): WeightTrend {
-  const told = filtered(readings, weighing)
-  const last = told.beliefs.at(-1)
-  const days = smoothedOver(told, weighing)
-  const { logLik } = told
+  const run = filtered(readings, weighing)
+  const last = run.beliefs.at(-1)
+  const days = smoothedOver(run, weighing)
+  const { logLik } = run
   if (!last) return { level: null, slope: null, levelVar: null, slopeVar: null, days, logLik: null }
   if (isTrend(last)) {
     const { level, slope, ll, ss } = last

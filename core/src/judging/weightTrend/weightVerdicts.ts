@@ -137,10 +137,10 @@ function verdictOn(fall: Fall, explained: Explanation | null, evidence: Evidence
   const { belowBest, perWeek, since } = fall
   const facts = lossFacts(fall, evidence)
   const lost = -Math.expm1(-fall.lost)
-  const told = { belowBest, lost, perWeek, first: firstOfLoss(evidence.plan, belowBest) }
+  const howMuch = { belowBest, lost, perWeek, first: firstOfLoss(evidence.plan, belowBest) }
   const cover = covered(fall, explained, evidence)
   if (cover?.holds) {
-    const what = { code: 'lossExplained', ...told, explainedBy: cover.by } as const
+    const what = { code: 'lossExplained', ...howMuch, explainedBy: cover.by } as const
     return { severity: 'info', since, what, because: [...facts, ...cover.because] }
   }
   // A tenth lost in a fast is too much, whatever explains the fast.
@@ -149,7 +149,7 @@ function verdictOn(fall: Fall, explained: Explanation | null, evidence: Evidence
   return {
     severity: isGrave(fall) ? 'act' : 'watch',
     since,
-    what: { code: 'losing', ...told, explainedBy: tooMuch?.by ?? null },
+    what: { code: 'losing', ...howMuch, explainedBy: tooMuch?.by ?? null },
     because: [...facts, ...(tooMuch?.because ?? []), rule, { source: fromSheet(evidence.plan) }],
   }
 }

@@ -18,11 +18,11 @@ export function floorRuleOf({
   heldFloor = USUALLY_KEPT,
   breeding,
 }: Pick<Sheet, 'heldFloor' | 'breeding'>): FloorRule {
-  const told = [
+  const hatchDays = [
     breeding?.stageDays?.['egg']?.[1],
     ...(breeding?.incubation ?? []).map(({ days }) => days[1]),
   ].filter((days) => days !== undefined)
-  if (told.length === 0) return heldFloor
-  const eggDays = Math.max(...told)
+  if (hatchDays.length === 0) return heldFloor
+  const eggDays = Math.max(...hatchDays)
   return { ...heldFloor, days: Math.max(heldFloor.days, Math.ceil(eggDays * COOLER)), eggDays }
 }

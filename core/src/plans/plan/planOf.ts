@@ -31,7 +31,7 @@ export interface Planned {
   register: Pick<Register, 'sheet' | 'stage' | 'schools'>
 }
 
-export type PlanTold = Plan | PlanRefusal | { code: 'unknown_sheet'; sheet: string }
+export type PlanOrRefusal = Plan | PlanRefusal | { code: 'unknown_sheet'; sheet: string }
 
 /** Spreads duties that fall so many times a week over the week, differently for each resident: 0–6. */
 export function phaseOf(residentId: string): number {
@@ -48,7 +48,7 @@ export function planOf(
   { sheets, schools, overrides }: PlanRows,
   { id, register }: Planned,
   day: Day,
-): PlanTold {
+): PlanOrRefusal {
   const sheet = sheets.get(register.sheet)
   if (!sheet) return { code: 'unknown_sheet', sheet: register.sheet }
   return resolvePlan(sheet, {
@@ -61,10 +61,10 @@ export function planOf(
   })
 }
 
-/** `planOf` for a whole house: residents under the same plan share one object. Made anew when a row or the
+/** `planOf` for a whole house: residents under the same plan share one object. Made again when a row or the
  * day changes. */
-export function plansOn(rows: PlanRows, day: Day): (resident: Planned) => PlanTold {
-  const shared = new Map<string, PlanTold>()
+export function plansOn(rows: PlanRows, day: Day): (resident: Planned) => PlanOrRefusal {
+  const shared = new Map<string, PlanOrRefusal>()
   return (resident) => {
     const { id, register } = resident
     const own = rows.overrides.has(id) ? id : ''

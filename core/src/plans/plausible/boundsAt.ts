@@ -14,11 +14,11 @@ export function boundsAt(
   const limits = GROUP_LIMITS[group]
   const mm: Bounds['mm'] = {}
   for (const part of BodyPart.options) {
-    const told = plausible?.mm?.[part]
-    const range = told ?? limits.mm[part]
-    if (range) mm[part] = { range, of: told ? 'sheet' : 'group' }
+    const own = plausible?.mm?.[part]
+    const range = own ?? limits.mm[part]
+    if (range) mm[part] = { range, of: own ? 'sheet' : 'group' }
   }
-  const told = plausible?.grams
-  const range = told ?? (lives === 'individual' ? limits.grams : undefined)
-  return { mm, ...(range && { grams: { range, of: told ? 'sheet' : 'group' } }) }
+  const own = plausible?.grams
+  const range = own ?? (lives === 'individual' ? limits.grams : undefined)
+  return { mm, ...(range && { grams: { range, of: own ? 'sheet' : 'group' } }) }
 }

@@ -77,8 +77,8 @@ function mealQuestions({ stages, schools }: Sheet, { meal }: GroupLimits): Fault
 
 function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupLimits): Fault[] {
   const faults: Fault[] = []
-  const check = (told: Range | undefined, limits: Range | undefined, of: Of, what: string, path: Path) => {
-    if (told && limits) faults.push(...outside(told, limits, { of, what, path }))
+  const check = (given: Range | undefined, limits: Range | undefined, of: Of, what: string, path: Path) => {
+    if (given && limits) faults.push(...outside(given, limits, { of, what, path }))
   }
   check(adult?.grams, grams, 'grams', 'adult', ['adult', 'grams'])
   if (adult?.part) check(adult.mm, mm[adult.part], 'mm', 'adult', ['adult', 'mm'])

@@ -56,8 +56,8 @@ export function readingDuties(
             effects: ['lighting' as const],
           },
         ]
-  const tested = (told: Water, days: number) =>
-    WATER_QUANTITIES.filter((what) => told[what]).map((what) =>
+  const tested = (wanted: Water, days: number) =>
+    WATER_QUANTITIES.filter((what) => wanted[what]).map((what) =>
       readingDuty({ zone: WATER_ZONE, what }, days, source),
     )
   return [...zones, ...uv, ...(water && waterEvery !== undefined ? tested(water, waterEvery) : [])]

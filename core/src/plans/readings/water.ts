@@ -18,6 +18,6 @@ export const WATER_QUANTITIES = [
   'chlorine',
 ] as const satisfies readonly Quantity[]
 
-/** The water of whoever lives in it, mg/l and pH. */
+/** The water of animals that live in it, mg/l and pH. */
 export const Water = z.partialRecord(z.enum(WATER_QUANTITIES), WaterLimit)
 export type Water = z.infer<typeof Water>

@@ -36,7 +36,7 @@ function zoneQuestions(target: ZoneTarget, path: Fault['path']): Fault[] {
   return questions
 }
 
-/** Whoever is kept in warmth or cold needs a limit for what surrounds it: a basking spot can be left, a hot
+/** An animal that is kept in warmth or cold needs a limit for what surrounds it: a basking spot can be left, a hot
  * room cannot. */
 function harmQuestions(sheet: Sheet): Fault[] {
   const zones = zonesOf(sheet)

@@ -20,9 +20,9 @@ export function usePan(fetching: typeof fetch = fetch.bind(globalThis)) {
     try {
       const answer = await fetching('/pan', init)
       if (!answer.ok) throw new Error(`It answered ${answer.status}.`)
-      const told = (await answer.json()) as { line: string; load: Load }
-      line.value = told.line
-      load.value = told.load
+      const shown = (await answer.json()) as { line: string; load: Load }
+      line.value = shown.line
+      load.value = shown.load
     } catch {
       line.value = null
     }

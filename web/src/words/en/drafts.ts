@@ -1,4 +1,4 @@
 export default {
   begunAndNotKept: 'Begun {when} and not kept: here it is again.',
-  startAnew: 'Start anew',
+  startAnew: 'Start over',
 } as const

@@ -42,7 +42,7 @@ export default {
   keepNothing: 'Keep nothing',
   doorCard: 'Door card',
   cutAlongTheLine:
-    'Cut along the line and hang it where a hand reaches first. It says what is true today: print it anew when that changes.',
+    'Cut along the line and hang it where a hand reaches first. It says what is true today: print it again when that changes.',
   print: 'Print',
   backToTheEnclosure: 'Back to the enclosure',
   itStandsEmpty: 'It stands empty.',

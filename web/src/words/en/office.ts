@@ -31,7 +31,7 @@ export default {
   nobodyElse: 'Nobody else answers for the house: name another curator first.',
   tablets: 'Tablets and browsers',
   tabletsWhy:
-    'Where people have signed in. Somebody lost one: revoke it, and whoever is signed in there is out at once.',
+    'Where people have signed in. Somebody lost one: revoke it, and anyone signed in there is out at once.',
   tabletWithPin: '{name}: people switch here by PIN',
   browser: 'A browser',
   revoke: 'Revoke',
@@ -104,7 +104,7 @@ export default {
     'That is more than two days ago. Somebody has to look: is there room on the disk, does the log of the server say why?',
   everyNight:
     'The server makes one every night between two and five, into {folder}, and keeps the last of seven nights, five weeks and twelve months. That folder belongs on another disk, and a copy of it in another house.',
-  elsewhereBackup: 'This server makes no backups: whoever runs its database does.',
+  elsewhereBackup: 'This server makes no backups: those who run its database do.',
   howItStood: 'How it stood before',
   stoodUntil:
     'Until {day} {time}: {count} box on shelves: {shelves} | Until {day} {time}: {count} boxes on shelves: {shelves}',
@@ -141,7 +141,7 @@ export default {
   hemisphereOfHouse: 'Half of the world it stands in; the seasons of the sheets follow it',
   northern: 'northern',
   southern: 'southern',
-  unitsOfHouse: 'Units, for whoever has not chosen their own',
+  unitsOfHouse: 'Units, for people who have not chosen their own',
   zoneOfHouse: 'Its clock: {zone}',
   beforeDigits: 'Before the digits',
   digitsAtLeast: 'Digits at least',

@@ -14,7 +14,7 @@ export default {
   kobrin: 'Kobrin',
   walksTheBuildingWith: 'Walks the building with you: what each resident needs now, and why.',
   theSessionOfHas:
-    'The session of {ended} has ended. What was entered is kept on this device and goes out once somebody signs in; whoever was here comes back to the same box.',
+    'The session of {ended} has ended. What was entered is kept on this device and goes out once somebody signs in; {ended} comes back to the same box.',
   whoIsHere: 'Who is here?',
   pinOf: 'PIN of {name}',
   takeOverThisTablet: 'Take over this tablet',
@@ -27,7 +27,7 @@ export default {
   touchABoxOpens: 'Touch a box: it opens. Touch it again, or “As planned”: logged.',
   touchABoxAs: 'Touch a box: as planned. Touch its label, hold, or right-click: everything else.',
   withACode: 'With a code',
-  whoeverKeepsTheList: 'Whoever keeps the list of staff gave it to you. It is good once.',
+  whoeverKeepsTheList: 'The person who keeps the list of staff gave it to you. It is good once.',
   code: 'Code',
   newPassphrase: 'A passphrase of your own: a few words',
   again: 'The same again',

@@ -3,24 +3,25 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import type { HouseTold } from './list.ts'
+import type { HouseInBrief } from './list.ts'
 import { t } from './words.ts'
 
 /** What this house knows that a list is held against. */
-export function useHouseTold() {
+export function useHouseInBrief() {
   const site = useSite()
   const plans = usePlans()
   const residents = useResidents()
   const today = useToday()
 
   const bounds = computed(() => {
-    const told: Record<string, HouseTold['bounds'][string]> = {}
+    const boundsBy: Record<string, HouseInBrief['bounds'][string]> = {}
     for (const sheet of site.species.values())
-      for (const { id } of sheet.stages) told[`${sheet.id} ${id}`] = plans.planForNewcomer(sheet, id)?.bounds
-    return told
+      for (const { id } of sheet.stages)
+        boundsBy[`${sheet.id} ${id}`] = plans.planForNewcomer(sheet, id)?.bounds
+    return boundsBy
   })
 
-  return (): HouseTold => ({
+  return (): HouseInBrief => ({
     residents: [...site.residents.values()].map(({ id, accession, name, sheet, stage }) => ({
       id,
       number: accession,
