@@ -36,7 +36,7 @@ const PrepDialog = later(() => import('./PrepDialog.vue'))
 const walk = useWalk()
 const residents = useResidents()
 const people = usePeople()
-const { touch, touchAll } = useTouch()
+const { canTouch, keyOfNumber, touch, touchAll } = useTouch()
 const record = useRecord()
 const router = useRouter()
 const board = useTemplateRef<HTMLElement>('board')
@@ -121,6 +121,13 @@ function planned(residentId: string, when: When = null): void {
   else afterNextPaint(openPanel)
 }
 
+/** The key Enter: what is due as planned; where only numbers are, the first of them is asked for. */
+function sayNext(residentId: string): void {
+  const key = people.mayWrite && !canTouch(residentId) ? keyOfNumber(residentId) : undefined
+  if (key === undefined) planned(residentId)
+  else void say(key)
+}
+
 function exceptions(residentId: string): void {
   select(residentId)
   openPanel()
@@ -200,7 +207,7 @@ watch(
 const press = usePress({ onTap: tap, onLabel: exceptions, onHold: exceptions, onMenu: menuAt })
 
 const ACTIONS: Readonly<Record<string, () => void>> = {
-  Enter: () => walk.focused && planned(walk.focused),
+  Enter: () => walk.focused && sayNext(walk.focused),
   j: () => {
     const next = walk.toDoAfter(walk.focused)
     if (next) {

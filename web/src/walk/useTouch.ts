@@ -1,4 +1,4 @@
-import type { Draft, Task } from '@kobrin/core'
+import type { Draft, DutyKind, Task } from '@kobrin/core'
 import { canBeAsPlanned, canBeForAll, isToDo } from '@kobrin/core'
 import { useRecord } from '../entries/useRecord.ts'
 import type { When } from '../time/useToday.ts'
@@ -7,6 +7,9 @@ import { useResidents } from '../residents/useResidents.ts'
 import { dutyName } from '../words/cell.ts'
 import { words } from '../words/en.ts'
 import { t } from './words.ts'
+
+/** On which keys numbers are said at the board. */
+const NUMBER_KEYS: Readonly<Partial<Record<DutyKind, string>>> = { weigh: 'w', measure: 'm', read: '7' }
 
 /** What is done to a box is said once for all who live in it. */
 function onceEach(drafts: readonly Draft[]): Draft[] {
@@ -48,6 +51,12 @@ export function useTouch() {
     return has(residentId, canBeAsPlanned)
   }
 
+  /** The key of the first number that is still due. */
+  function keyOfNumber(residentId: string): string | undefined {
+    const due = residents.dayOf(residentId).tasks.filter(isToDo)
+    return due.map(({ duty }) => NUMBER_KEYS[duty.does]).find((key) => key !== undefined)
+  }
+
   /** Whether a touch for many would say anything of this one. */
   function canTouchAmong(residentId: string): boolean {
     return has(residentId, canBeForAll)
@@ -70,5 +79,5 @@ export function useTouch() {
     return some.length
   }
 
-  return { canTouch, canTouchAmong, touch, touchAll }
+  return { canTouch, canTouchAmong, keyOfNumber, touch, touchAll }
 }

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { usePeople } from '../people/usePeople.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useSite } from '../site/useSite.ts'
-import { entryOn, TODAY } from '../testing/residents.ts'
+import { dutyOf, entryOn, TODAY } from '../testing/residents.ts'
 import { LOTTE, ME, smallBook, smallHouse } from '../testing/smallHouse.ts'
 import { beginShift, kept, lives as livesIn } from '../testing/standInRecord.ts'
 import { useWalk } from './useWalk.ts'
@@ -123,6 +123,23 @@ describe('one touch', () => {
     lives('ada', 'a1', 0)
     const { canTouch, touch } = open()
     expect([canTouch('ada'), touch('ada'), kept]).toEqual([false, false, []])
+  })
+
+  it('asks for the first number that is due, where one is', () => {
+    lives('ada', 'a1', 0)
+    lives('ben', 'a2', 0, entryOn(TODAY, { kind: 'weighed', payload: { grams: 61 } }))
+    const { canTouch, keyOfNumber } = open()
+    const book = smallBook()
+    const { source: _, ...weigh } = dutyOf({ id: 'weigh', does: 'weigh' })
+    const weighed = book.sheets.map((sheet) => ({
+      ...sheet,
+      stages: sheet.stages.map((stage) => ({ ...stage, duties: [...stage.duties, weigh] })),
+    }))
+    useSite().book = { ...book, sheets: weighed }
+    expect(['ada', 'ben'].map((id) => [canTouch(id), keyOfNumber(id)])).toEqual([
+      [false, 'w'],
+      [false, undefined],
+    ])
   })
 
   it('never feeds over a hold', () => {

@@ -43,7 +43,7 @@ export default {
   from: 'From {minuteOfDay}',
   everyFoodIsAt: 'Every food is at its cap or too soon after itself',
   moveOverTheFace: 'move over the face',
-  asPlanned: 'as planned',
+  asPlanned: 'as planned; else the number that is due',
   nextWithSomethingTo: 'next with something to do',
   wholeShelfAsPlanned2: 'whole shelf as planned',
   mealPartTakenRefused: 'meal part taken, refused, left to find, not offered; refused, and seen',
