@@ -17,6 +17,7 @@ import { loadFigures } from './load.ts'
 import { memoryFigures } from './memory.ts'
 import { largeFigures, pageFigures } from './pages.ts'
 import { recordFigures } from './record.ts'
+import { refoldFigures } from './refold.ts'
 import { siteFigures } from './site.ts'
 import { sizeFigures } from './size.ts'
 import { stateFigures } from './states.ts'
@@ -49,14 +50,15 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   bringIn: async (house) => bringInFigures(await house()),
   kill: killFigures,
   backup: backupFigures,
+  refold: refoldFigures,
   audit: async () => {
     // What it measures with keeps its own time, so the house does too.
     const house = await startHouse(HOUSE, { startsAt: Date.now() })
     return auditFigures(house).finally(() => house.close())
   },
 }
-/** One fetches what it measures with, one takes a while to fill its house: only by name. */
-const BY_NAME = ['audit', 'backup']
+/** One fetches what it measures with, two take a while to fill their house: only by name. */
+const BY_NAME = ['audit', 'backup', 'refold']
 
 const wanted = process.argv.slice(2)
 const unknown = wanted.find((name) => !(name in benches))

@@ -38,6 +38,7 @@ function exceptionsOf(
   group: SheetGroup = 'lizard',
   entries = [entryOn(TODAY - 5, { kind: 'looked', payload: { seen: true } })],
   boxLeft: string | null = null,
+  home: string | null = UID,
 ) {
   const state = stateOf(...entries)
   const day = residentDay({ day: TODAY, plan: planOf(DUTIES), state })
@@ -50,7 +51,7 @@ function exceptionsOf(
     floors: FLOORS,
     lives: 'colony',
     boxLeft,
-    home: UID,
+    home,
     points: [
       { zone: 'warm end', what: 'celsius' },
       { zone: 'water', what: 'ph' },
@@ -162,6 +163,26 @@ describe('what can be said besides "as planned"', () => {
       count: 3,
       outcome: 'part',
     })
+  })
+
+  it('what is done to the box is said of the box it lives in, and of the animal where it lives nowhere', () => {
+    const said = (home: string | null) =>
+      exceptionsOf('lizard', undefined, null, home)
+        .filter(({ key }) => 'cdy'.includes(key))
+        .flatMap(({ ask }) => madeBy(ask))
+        .map(({ subject, kind, payload }) => ({ subject, kind, ...payload }))
+    expect(said(UID)).toEqual([
+      { subject: UID, kind: 'tended', duty: 'clean', does: 'clean', scope: 'spot' },
+      { subject: UID, kind: 'tended', duty: 'fullClean', does: 'clean', scope: 'full' },
+      { subject: UID, kind: 'tended', duty: 'dampen', does: 'dampen', end: 'whole', litres: 0.2 },
+      { subject: UID, kind: 'tended', duty: 'water', does: 'water', litres: 0.2 },
+    ])
+    expect(said(null).map(({ subject, kind }) => `${subject} ${kind}`)).toEqual([
+      `${TAMSIN} cleaned`,
+      `${TAMSIN} cleaned`,
+      `${TAMSIN} dampened`,
+      `${TAMSIN} watered`,
+    ])
   })
 
   it('a hold carries its reason and its expected end', () => {

@@ -1,4 +1,5 @@
-import type { Draft, Payload, Task } from '@kobrin/core'
+import type { Payload, Task } from '@kobrin/core'
+import { FULL_CLEAN, isOfBox } from '@kobrin/core'
 import type { Ask, ExceptionsFor } from '../exceptions/ask.ts'
 import { choice, nothing, taskFor } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
@@ -16,39 +17,51 @@ export function sayDampened({ end, litres }: Pick<Payload<'dampened'>, 'end' | '
   return litres ? t('withLitres', { where, litres: sayIn(litres, 'l') }) : where
 }
 
-function cleaning({ residentId }: ExceptionsFor): Ask {
-  const clean = (label: string, scope: 'spot' | 'full') => ({
-    label,
-    then: nothing({
-      subject: residentId,
-      kind: 'cleaned',
-      payload: { scope, ...(scope === 'full' && { duty: 'fullClean' }) },
-    }),
-  })
-  return choice([clean('Spot-cleaned', 'spot'), clean(asks('fullClean'), 'full')])
+type Tended = Payload<'tended'>
+
+/** What is done to a box is a fact of the box: it counts for all who live there and stays when they move. A bath is of
+ * the animal, and so is what is done for one that lives nowhere. */
+function boxOf({ home }: ExceptionsFor, task: Task | undefined): string | null {
+  return task && !isOfBox(task.duty) ? null : home
+}
+
+function cleaning(one: ExceptionsFor): Ask {
+  const spot = one.day.tasks.find(({ duty }) => duty.does === 'clean' && duty.id !== FULL_CLEAN)
+  const clean = (label: string, scope: 'spot' | 'full') => {
+    const duty = scope === 'full' ? FULL_CLEAN : (spot?.duty.id ?? 'clean')
+    return {
+      label,
+      then: nothing(
+        one.home === null
+          ? { subject: one.residentId, kind: 'cleaned', payload: { duty, scope } }
+          : { subject: one.home, kind: 'tended', payload: { duty, does: 'clean', scope } },
+      ),
+    }
+  }
+  return choice([clean(asks('spotCleaned'), 'spot'), clean(asks('fullClean'), 'full')])
 }
 
 function litresOf(task: Task | undefined): string {
   return String(task?.duty.litres ?? '')
 }
 
-function watering({ residentId, day }: ExceptionsFor): Ask {
-  const task = taskFor(day, 'water')
+function watering(one: ExceptionsFor): Ask {
+  const task = taskFor(one.day, 'water')
+  const box = boxOf(one, task)
   return {
     type: 'form',
     fields: [{ name: 'litres', label: asks('litres'), type: 'number', unit: 'l', value: litresOf(task) }],
     draft: ({ number }) => {
       const litres = number('litres')
-      return {
-        subject: residentId,
-        kind: 'watered',
-        payload: { ...(task && { duty: task.duty.id }), ...(litres !== undefined && { litres }) },
-      }
+      const payload = { duty: task?.duty.id ?? 'water', ...(litres !== undefined && { litres }) }
+      return box === null
+        ? { subject: one.residentId, kind: 'watered', payload }
+        : { subject: box, kind: 'tended', payload: { ...payload, does: 'water' } }
     },
   }
 }
 
-type End = NonNullable<Extract<Draft, { kind: 'dampened' }>['payload']['end']>
+type End = NonNullable<Tended['end']>
 
 const ENDS: readonly { value: End; label: string }[] = [
   { value: 'whole', label: asks('allOver') },
@@ -56,8 +69,8 @@ const ENDS: readonly { value: End; label: string }[] = [
   { value: 'dryEnd', label: asks('theDryEnd') },
 ]
 
-function dampening({ residentId, day }: ExceptionsFor): Ask {
-  const task = taskFor(day, 'dampen')
+function dampening(one: ExceptionsFor): Ask {
+  const task = taskFor(one.day, 'dampen')
   return {
     type: 'form',
     fields: [
@@ -67,15 +80,14 @@ function dampening({ residentId, day }: ExceptionsFor): Ask {
     draft: ({ text, number }) => {
       const litres = number('litres')
       const end = ENDS.find(({ value }) => value === text('end'))?.value
-      return {
-        subject: residentId,
-        kind: 'dampened',
-        payload: {
-          ...(task && { duty: task.duty.id }),
-          ...(litres !== undefined && { litres }),
-          ...(end && { end }),
-        },
+      const payload = {
+        duty: task?.duty.id ?? 'dampen',
+        ...(litres !== undefined && { litres }),
+        ...(end && { end }),
       }
+      return one.home === null
+        ? { subject: one.residentId, kind: 'dampened', payload }
+        : { subject: one.home, kind: 'tended', payload: { ...payload, does: 'dampen' } }
     },
   }
 }

@@ -57,6 +57,10 @@ describe('a doubt about something else', () => {
       unit: 'l',
     })
     expect(about({ kind: 'watered', payload: { litres: 1 } })).toBeNull()
+    expect(about({ kind: 'tended', payload: { duty: 'water', does: 'water', litres: 5 } })).toMatchObject({
+      code: 'hugeAmount',
+      value: 5,
+    })
   })
 
   it('never has any about words', () => {

@@ -117,11 +117,10 @@ export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): D
       return { code: 'hugeAmount', value: count, usual: last, unit: 'pieces' }
     }
     case 'watered':
-    case 'dampened': {
-      const { litres, duty } = draft.payload
-      const usual = plan.duties.find(
-        ({ id }) => id === (duty ?? (draft.kind === 'watered' ? 'water' : 'dampen')),
-      )?.litres
+    case 'dampened':
+    case 'tended': {
+      const { litres, duty = draft.kind === 'watered' ? 'water' : 'dampen' } = draft.payload
+      const usual = plan.duties.find(({ id }) => id === duty)?.litres
       if (litres === undefined || usual === undefined || litres <= usual * HUGE) return null
       return { code: 'hugeAmount', value: litres, usual, unit: 'l' }
     }

@@ -6,23 +6,20 @@ import type { Mark } from '../../facts/subjects/mark.ts'
 import { own } from '../../facts/subjects/own.ts'
 import type { DoneInBox, PlaceState } from '../../facts/places/placeState.ts'
 
-/** What is done to the box and not to the animal: once for all who live there. A bath is done to the animal. The key
- * tells apart the lists of checks of two sheets. Null for a duty that is not of the box. */
+/** Whether a duty is done to the box and not to the animal: once for all who live there. A bath is done to the animal. */
+export function isOfBox({ does, effects = [] }: Pick<Duty, 'does' | 'effects'>): boolean {
+  if (does === 'water') return !effects.includes('bathing') && !effects.includes('handling')
+  return does === 'clean' || does === 'dampen' || does === 'check'
+}
+
+/** Under which a duty of the box is kept: the key tells apart the lists of checks of two sheets. Null for a duty that is
+ * not of the box. */
 export function boxKey(
-  { id, does, effects = [] }: Pick<Duty, 'id' | 'does' | 'effects'>,
+  { id, does, effects }: Pick<Duty, 'id' | 'does' | 'effects'>,
   { sheet }: Pick<Plan, 'sheet'>,
 ): string | null {
-  switch (does) {
-    case 'clean':
-    case 'dampen':
-      return id
-    case 'water':
-      return effects.includes('bathing') || effects.includes('handling') ? null : id
-    case 'check':
-      return `${id} ${sheet}`
-    default:
-      return null
-  }
+  if (!isOfBox({ does, effects })) return null
+  return does === 'check' ? `${id} ${sheet}` : id
 }
 
 function later(one: Mark | undefined, other: Mark | undefined): Mark | undefined {

@@ -14,6 +14,7 @@ export default {
   itIsHereNow: 'It is here now',
   weight: 'Weight',
   fullClean: 'Full clean',
+  spotCleaned: 'Spot-cleaned',
   litres: 'How much water',
   allOver: 'all over',
   theDampEnd: 'the damp end',
