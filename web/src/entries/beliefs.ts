@@ -3,7 +3,7 @@ import { newVersion } from '../kept/newVersion.ts'
 import { lotsHere } from '../lots/lotsHere.ts'
 import { placesHere } from '../places/placesHere.ts'
 import { residentsHere } from '../residents/residentsHere.ts'
-import type { AnyState } from './ledger.ts'
+import type { AnyState } from './page.ts'
 import { createLedger } from './ledger.ts'
 import type * as Writing from './writing.ts'
 

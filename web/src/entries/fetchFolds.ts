@@ -2,7 +2,8 @@ import type { Bookmark } from '@kobrin/contract'
 import { readBookmark, ROUTES } from '@kobrin/contract'
 import { FOLD_REVISION } from '@kobrin/core'
 import { call } from '../api/call.ts'
-import type { AnyState, ServedFold } from './ledger.ts'
+import type { ServedFold } from './ledger.ts'
+import type { AnyState } from './page.ts'
 
 interface ServedFolds {
   /** How far the feed had come: no fold lies behind it. */

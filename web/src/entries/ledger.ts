@@ -1,13 +1,11 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
 import { furthest, isBehind, isPast } from '@kobrin/contract'
-import type { Continued, continueFrom, Echo, Entry, FamilyName, StateOf } from '@kobrin/core'
+import type { Continued, continueFrom, Echo, Entry, FamilyName } from '@kobrin/core'
 import { shallowReactive } from 'vue'
-import type { Page } from './page.ts'
+import type { AnyState, Page } from './page.ts'
 import { isKept, isLong, isOwn } from './page.ts'
 import type { SpreadOptions } from './spreading.ts'
 import { createSpreading } from './spreading.ts'
-
-export type AnyState = StateOf<FamilyName>
 
 /** A subject's fold as the server told it, and how far in the feed it reaches. */
 export interface ServedFold {

@@ -1,7 +1,9 @@
 import type { Bookmark, KeptEntry } from '@kobrin/contract'
-import type { Echo, Entry } from '@kobrin/core'
+import type { Echo, Entry, FamilyName, StateOf } from '@kobrin/core'
 import { isEcho } from '@kobrin/core'
-import type { AnyState } from './ledger.ts'
+
+/** What is believed about a subject, of whatever family. */
+export type AnyState = StateOf<FamilyName>
 
 /** What is known here of one subject. */
 export interface Page {

@@ -1,6 +1,6 @@
 import type { FactKind, Payload } from '@kobrin/core'
 import type { Exception, ExceptionsFor } from '../exceptions/ask.ts'
-import type { Teller } from '../words/reasons.ts'
+import type { Teller } from '../words/teller.ts'
 import { t } from '../words/facts.ts'
 
 /** Names as entries need them: days from today, people and residents, and the stages and schools of a sheet. */

@@ -1,7 +1,7 @@
 import type { ResidentState } from '@kobrin/core'
 import { isoDay } from '@kobrin/core'
 import { sayDate, sayMonth } from '../words/numbers.ts'
-import type { Teller } from '../words/reasons.ts'
+import type { Teller } from '../words/teller.ts'
 import { sayAll } from '../words/sayAll.ts'
 import { terms } from '../words/terms.ts'
 import { t } from './words.ts'

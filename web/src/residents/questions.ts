@@ -1,7 +1,7 @@
 import type { Hold, HoldKind, Reason, ResidentDay, Verdict } from '@kobrin/core'
 import { isToDo } from '@kobrin/core'
 import { dutyName, sayHold, sayVerdict } from '../words/cell.ts'
-import type { Teller } from '../words/reasons.ts'
+import type { Teller } from '../words/teller.ts'
 
 /** What somebody asks of everybody in the house. */
 export const QUESTIONS = [

@@ -7,7 +7,7 @@ import { spaced } from './spaced.ts'
 import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
 import { sayAll } from './sayAll.ts'
 import { sayObstacles } from './rest.ts'
-import type { Teller } from './reasons.ts'
+import type { Teller } from './teller.ts'
 import { sayJudged } from './judged.ts'
 import { t } from './said.ts'
 

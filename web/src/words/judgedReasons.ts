@@ -6,7 +6,7 @@ import { wordsOf } from './i18n.ts'
 import { percent, signed } from './judged.ts'
 import { sayGrams, sayGramsAbout, sayMm, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, sayRange, saySeason } from './numbers.ts'
-import type { Teller } from './reasons.ts'
+import type { Teller } from './teller.ts'
 import { sayAll } from './sayAll.ts'
 import { terms } from './terms.ts'
 

@@ -1,6 +1,6 @@
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
-import type { Teller } from './reasons.ts'
+import type { Teller } from './teller.ts'
 
 /** Says days, people and times the way this site does. */
 export function useTeller(): Teller {
