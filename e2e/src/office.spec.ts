@@ -202,6 +202,32 @@ test('a list with something wrong is mended and brought in, and again changes no
   await expect(page.getByText('brought in, 3 facts')).toHaveCount(1)
 })
 
+test('a list that was stopped on its way is gone on with as it was left', async ({ keeper }) => {
+  const { page } = await keeper('maren')
+  const list = ['Animal;Date;Weight (kg)', 'Fid;19/04/2026;0,4', 'Bollard;19/04/2026;410'].join('\n')
+  await page.goto('/office/bring-in')
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'stopped.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  await expect(page.getByText('1 row has something wrong')).toBeVisible()
+  const rows = page.getByRole('table').last().getByRole('row')
+  await rows.filter({ hasText: '410' }).getByRole('textbox').fill('0,41')
+  await page.keyboard.press('Tab')
+  await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
+  const bring = page.getByRole('button', { name: 'Bring all of it in' })
+  // The server takes its time.
+  await page.route('**/api/bring-in', () => new Promise(() => undefined))
+  await bring.click()
+  await page.getByRole('button', { name: 'Stop', exact: true }).click()
+  await expect(page.getByText('Stopped. What had arrived')).toBeVisible()
+  await expect(bring).toHaveCount(0)
+  await page.unroute('**/api/bring-in')
+await page.getByRole('button', { name: 'Go on with it' }).click()
+  await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
+  await bring.click()
+  await expect(page.getByText('2 facts are on record now.')).toBeVisible()
+})
+
 test('everything is taken out in one file', async ({ keeper }) => {
   const { page } = await keeper('maren')
   await page.goto('/office/backup')
