@@ -222,7 +222,7 @@ test('a list that was stopped on its way is gone on with as it was left', async 
   await expect(page.getByText('Stopped. What had arrived')).toBeVisible()
   await expect(bring).toHaveCount(0)
   await page.unroute('**/api/bring-in')
-await page.getByRole('button', { name: 'Go on with it' }).click()
+  await page.getByRole('button', { name: 'Go on with it' }).click()
   await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
   await bring.click()
   await expect(page.getByText('2 facts are on record now.')).toBeVisible()
