@@ -6,7 +6,7 @@ import type { House, KnownResident } from './house.ts'
 import { plain } from './house.ts'
 import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
 import { originOf } from './newcomerRow.ts'
-import type { Cells, RowReading, Say, RowMoment } from './rowReading.ts'
+import type { Cells, RowMoment, RowReading, Say } from './rowReading.ts'
 
 const ITEM_MOST = 80
 /** Days after which nobody waits for a skin to harden any more. */

@@ -3,7 +3,7 @@ import type { Sex } from '../facts/residents/register.ts'
 import type { Sheet } from '../plans/sheet/sheet.ts'
 import type { House, KnownResident } from './house.ts'
 import { plain } from './house.ts'
-import type { RowReading, RowMoment } from './rowReading.ts'
+import type { RowMoment, RowReading } from './rowReading.ts'
 import type { WhoIsWho } from './whoIsWho.ts'
 
 const NAME_MOST = 80

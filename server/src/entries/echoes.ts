@@ -5,6 +5,7 @@ import { isoInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { TouchRow } from './touchRows.ts'
+import { touchedIn } from './touchRows.ts'
 
 interface EchoRow extends Pick<TouchRow, 'subject' | 'uid' | 'how' | 'other' | 'amount' | 'unit'> {
   occurredAt: string
@@ -28,10 +29,6 @@ function echoOf(row: EchoRow, family: FamilyName, touches: Echo['payload']['touc
     family,
     payload: { touches },
   }
-}
-
-function touchedIn({ how, other, amount, unit }: EchoRow): Echo['payload']['touches'][number] {
-  return { how, other, ...(amount !== null && unit !== null && { amount: { value: amount, unit } }) }
 }
 
 /** What the facts that count about others say of a subject, as far as its family asks to hear of it: as core makes it

@@ -11,13 +11,13 @@ import type { Services } from '../services.ts'
 import { headOf } from '../streams/ownStream.ts'
 import type { Readable } from './queries.ts'
 import {
-  familyOfSubject,
-  statesJson,
   entriesOf,
   entriesOfAct,
   entriesOfDay,
-  subjectsAsked,
+  familyOfSubject,
   foldTeller,
+  statesJson,
+  subjectsAsked,
 } from './queries.ts'
 import { entriesJson } from './rows.ts'
 import { tracedOf } from './traced.ts'

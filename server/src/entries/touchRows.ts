@@ -1,4 +1,4 @@
-import type { AmountUnit, Fact } from '@kobrin/core'
+import type { AmountUnit, Fact, Touched } from '@kobrin/core'
 import { isoDay, touchesOf } from '@kobrin/core'
 
 /** One row of `touch`. */
@@ -28,6 +28,16 @@ export function touchRows(fact: Fact): TouchRow[] {
     amount: amount?.value ?? null,
     unit: amount?.unit ?? null,
   }))
+}
+
+/** What a row says to the one that is touched. */
+export function touchedIn({
+  how,
+  other,
+  amount,
+  unit,
+}: Pick<TouchRow, 'how' | 'other' | 'amount' | 'unit'>): Touched {
+  return { how, other, ...(amount !== null && unit !== null && { amount: { value: amount, unit } }) }
 }
 
 /** The columns of a row, in the order of `touchValues`. */

@@ -4,6 +4,7 @@ import { isoInstant } from '../database/columns.ts'
 import type { Database } from '../database/connect.ts'
 import { rowsOf } from '../database/rowsOf.ts'
 import type { TouchRow } from './touchRows.ts'
+import { touchedIn } from './touchRows.ts'
 
 interface TracedRow extends Pick<TouchRow, 'uid' | 'how' | 'other' | 'amount' | 'unit'> {
   occurredAt: string
@@ -29,9 +30,5 @@ export async function tracedOf(
         where touch.subject = ${subject} and entry.family in ${families}
         order by entry.occurred_at, entry.uid, touch.nth`,
   )
-  return rows.map(({ occurredAt, amount, unit, ...row }) => ({
-    ...row,
-    occurredAt: isoInstant(occurredAt),
-    ...(amount !== null && unit !== null && { amount: { value: amount, unit } }),
-  }))
+  return rows.map((row) => ({ uid: row.uid, occurredAt: isoInstant(row.occurredAt), ...touchedIn(row) }))
 }

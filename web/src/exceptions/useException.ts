@@ -1,11 +1,11 @@
-import type { EntryKind, FactKind, Severity } from '@kobrin/core'
-import { doubtAbout, kindOf } from '@kobrin/core'
+import type { EntryKind, Severity } from '@kobrin/core'
+import { doubtAbout } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { computed, toValue, watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { useDrafts } from '../drafts/useDrafts.ts'
 import { useRecord } from '../entries/useRecord.ts'
-import { checkAgainst } from '../fields/checkAgainst.ts'
+import { faultIn } from '../fields/faultIn.ts'
 import { useMachine } from '../machines/useMachine.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useResidents } from '../residents/useResidents.ts'
@@ -21,10 +21,8 @@ import { keyOf, nothingAsked, say, unsaidIn } from './saying.ts'
 import { useOffered } from './useOffered.ts'
 
 function wrongWith(said: Said): Complaint | null {
-  const [wrong] = said
-    .flatMap(({ kind, payload }) => Object.values(checkAgainst(kindOf(kind as FactKind).payload, payload)))
-    .flat()
-  return wrong ? { complaint: wrong.message } : null
+  const complaint = faultIn(said)
+  return complaint ? { complaint } : null
 }
 
 /** What is said at the board is held against what came before, and against what lies half typed on this device. */

@@ -1,11 +1,11 @@
-import type { Draft, FactKind } from '@kobrin/core'
-import { doubtAbout, kindOf } from '@kobrin/core'
+import type { Draft } from '@kobrin/core'
+import { doubtAbout } from '@kobrin/core'
 import { computed } from 'vue'
 import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
 import { partsOf } from '../kinds/growth.ts'
 import { confirmed } from '../exceptions/confirmed.ts'
-import { checkAgainst } from '../fields/checkAgainst.ts'
+import { faultIn } from '../fields/faultIn.ts'
 import { typedInto, useMachine } from '../machines/useMachine.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { usePlans } from '../plans/usePlans.ts'
@@ -33,8 +33,8 @@ function useObjections(day: number) {
   /** The server holds it against the same schema, and a colleague against what came before. */
   function objectionTo(draft: Draft, resident: string): Objection {
     if (!people.maySay(draft)) return { complaint: t('notYours') }
-    const [wrong] = Object.values(checkAgainst(kindOf(draft.kind as FactKind).payload, draft.payload)).flat()
-    if (wrong) return { complaint: wrong.message }
+    const complaint = faultIn([draft])
+    if (complaint) return { complaint }
     const one = site.residents.get(resident)
     const doubt = one && doubtAbout(draft, { day, state: record.stateOf(resident), plan: plans.planOf(one) })
     return doubt

@@ -1,9 +1,9 @@
-import type { Draft, FactKind } from '@kobrin/core'
-import { contextToAsk, kindOf } from '@kobrin/core'
+import type { Draft } from '@kobrin/core'
+import { contextToAsk } from '@kobrin/core'
 import { computed, toValue } from 'vue'
 import { useDraft } from '../drafts/useDraft.ts'
 import { useRecord } from '../entries/useRecord.ts'
-import { checkAgainst } from '../fields/checkAgainst.ts'
+import { faultIn } from '../fields/faultIn.ts'
 import { typedInto, useMachine } from '../machines/useMachine.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { sayDraft } from '../words/entry.ts'
@@ -17,14 +17,6 @@ import { t } from './words.ts'
 
 interface AtBench extends Bench {
   onKept: () => void
-}
-
-/** What the server would not keep, in words; empty where it keeps all. */
-function faultIn(drafts: readonly Draft[]): string {
-  const faults = drafts.flatMap(({ kind, payload }) =>
-    Object.values(checkAgainst(kindOf(kind as FactKind).payload, payload)).flat(),
-  )
-  return faults[0]?.message ?? ''
 }
 
 /** One animal at the balance: its number, what else of it is due, and what has to be asked before it is kept. */
