@@ -9,6 +9,7 @@ import { backupFigures } from './backup.ts'
 import { bringInFigures } from './bringIn.ts'
 import { feedsFigures } from './feeds.ts'
 import { halfSentFigures } from './halfSent.ts'
+import { houseFigures } from './houses.ts'
 import { killFigures } from './kill.ts'
 import { lateFigures } from './late.ts'
 import { lifelineFigures } from './lifeline.ts'
@@ -33,6 +34,7 @@ const benches: Record<string, (house: () => Promise<House>) => Figure[] | Promis
   size: () => [...sizeFigures(), ...stateFigures()],
   walk: walkFigures,
   verdicts: verdictFigures,
+  houses: houseFigures,
   record: async (house) => recordFigures(await house()),
   late: async (house) => lateFigures(await house()),
   site: siteFigures,

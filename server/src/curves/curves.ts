@@ -1,6 +1,6 @@
 import type { CurvesState } from '@kobrin/contract'
 import type { PlanRows, ResidentState, WeightHistory } from '@kobrin/core'
-import { civil, effectiveFacts, isPlan, planOf, weightReading } from '@kobrin/core'
+import { civil, effectiveFacts, freshStarts, isPlan, planOf, weightReading } from '@kobrin/core'
 import { eq, sql } from 'drizzle-orm'
 import { sqlMoment } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
@@ -48,6 +48,7 @@ async function weightsOf(
     readings: facts.flatMap((fact) => (fact.kind === 'weighed' ? [weightReading(fact)] : [])),
     weighing: plan.weighing,
     bounds: plan.bounds?.grams?.range,
+    starts: freshStarts(state),
   }
 }
 

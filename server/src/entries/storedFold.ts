@@ -1,5 +1,5 @@
 import type { FamilyName, PlaceState, StateOf } from '@kobrin/core'
-import { asRevision3, FOLD_REVISION, fromRevision3, isOpen, placeOf } from '@kobrin/core'
+import { asRevision3, FOLD_REVISION, fromRevision3, isOpen, OTHER_SHAPE_UNTIL, placeOf } from '@kobrin/core'
 import { sqlInstant } from '../database/columns.ts'
 import type { AnyState } from './foldMemory.ts'
 
@@ -27,22 +27,27 @@ export function isOutdated({ revision }: Pick<StoredFold, 'revision'>): boolean 
   return revision < FOLD_REVISION
 }
 
+/** Whether it lies in another shape than folds have today. */
+function hasOtherShape({ revision }: Pick<StoredFold, 'revision'>): boolean {
+  return revision <= OTHER_SHAPE_UNTIL
+}
+
 /** What is believed by a stored fold. Of one that was folded by an earlier version, what can be told of it until it is
  * folded again. */
 export function believedIn(stored: StoredFold): AnyState {
   const state = JSON.parse(stored.state) as StateOf<FamilyName>
-  return isOutdated(stored) ? fromRevision3(stored.family, state) : state
+  return hasOtherShape(stored) ? fromRevision3(stored.family, state) : state
 }
 
 /** The fold as JSON text, for a page that knows the folds of this revision. What lies there as it knows it is passed
  * through. */
 export function foldNow(stored: StoredFold): string {
-  return isOutdated(stored) ? JSON.stringify(believedIn(stored)) : stored.state
+  return hasOtherShape(stored) ? JSON.stringify(believedIn(stored)) : stored.state
 }
 
 /** The fold as JSON text, for a page of before any said which revision it knows. `boxOf`: what was done in a box. */
 export function foldBefore(stored: StoredFold, boxOf: (enclosure: string) => PlaceState | undefined): string {
-  if (isOutdated(stored)) return stored.state
+  if (hasOtherShape(stored)) return stored.state
   const state = believedIn(stored)
   const home = 'stay' in state ? placeOf(state)?.enclosure : undefined
   const box = home === undefined ? undefined : boxOf(home)

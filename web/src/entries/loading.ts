@@ -1,4 +1,4 @@
-import { FOLD_REVISION, UNSAID_REVISION } from '@kobrin/core'
+import { FOLD_REVISION, OTHER_SHAPE_UNTIL, UNSAID_REVISION } from '@kobrin/core'
 import type { KeptFold } from '../kept/keptStore.ts'
 import { kept } from '../kept/keptStore.ts'
 import { newVersion } from '../kept/newVersion.ts'
@@ -48,6 +48,7 @@ export function createLoading({ ledger, intake, keeper, reload, clock, recallSit
     if (made === FOLD_REVISION || folds.length === 0) return folds
     if (made > FOLD_REVISION) return null
     owed = true
+    if (made > OTHER_SHAPE_UNTIL) return folds.map((fold) => ({ ...fold, stale: true }))
     const { fromRevision3 } = await import('../kept/earlierFolds.ts')
     return folds.map((fold) => ({ ...fold, state: fromRevision3(fold.family, fold.state), stale: true }))
   }

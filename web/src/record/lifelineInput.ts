@@ -1,5 +1,5 @@
 import type { Day, Explanation, Fact, WeightAheadInput, Plan, ResidentDay, ResidentState } from '@kobrin/core'
-import { ecdysisWindow, explanationsOf, weightOf, weightReading } from '@kobrin/core'
+import { ecdysisWindow, explanationsOf, freshStarts, weightOf, weightReading } from '@kobrin/core'
 import type { Hemisphere, Readings } from '@kobrin/core'
 
 /** Days ahead of today that the lifeline shows. */
@@ -23,6 +23,7 @@ export function weightAheadInput({ facts, plan, state, day }: Known): WeightAhea
     readings: facts.flatMap((fact) => (fact.kind === 'weighed' ? [weightReading(fact)] : [])),
     weighing: { ...plan.weighing },
     bounds: plan.bounds?.grams?.range,
+    starts: freshStarts(state),
     growth: plan.growth,
     grows: plan.next !== undefined,
     nextStage: plan.next?.until.grams,

@@ -200,6 +200,8 @@ const FACTS: {
     t('atItsHighestOf', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
   weightBefore: (reason, { today }) =>
     t('whenItBeganTo', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
+  weighed: (reason, { today }) =>
+    t('weighedOn', { grams: sayGrams(reason.grams), date: sayDate(reason.day, today) }),
   deaths(reason, { today, who }) {
     const told = {
       dead: reason.count,

@@ -62,3 +62,13 @@ export function pastHolds({ said }: HoldsState, on: number): PastHold[] {
     return until === null || until > on ? [] : [{ hold: one.hold, since: one.since, until }]
   })
 }
+
+/** Those that are over by a day and those that stand on it: from the day each began to the day it ended, or to the day
+ * after. */
+export function spansOf({ said }: HoldsState, on: number): PastHold[] {
+  return said.flatMap((one) =>
+    one.since > on
+      ? []
+      : [{ hold: one.hold, since: one.since, until: Math.min(endOf(one) ?? on + 1, on + 1) }],
+  )
+}

@@ -23,10 +23,16 @@ const Payload = z.strictObject({
 })
 type ShedFact = Happening<z.infer<typeof Payload>>
 
+/** Days from one telling of a sign to the next, after which the skin came off in between and nobody wrote it down. */
+const ANOTHER_ROUND: Readonly<Record<'shed' | 'molt', number>> = { shed: 18, molt: 75 }
+const OF_A_SHED: readonly EcdysisStage[] = ['dull', 'inBlue', 'clear']
+
 /** Whether a sign belongs to the round of shed or molt that is already open: then its clock runs on.
  * Sealing in and being soft are matters of their own. */
-function continues(before: EcdysisStage | undefined, stage: EcdysisStage): boolean {
-  if (before === undefined) return false
+function continues(sign: SkinState['sign'], { day, payload: { stage } }: ShedFact): boolean {
+  if (!sign) return false
+  const { stage: before } = sign
+  if (day - sign.day > ANOTHER_ROUND[OF_A_SHED.includes(stage) ? 'shed' : 'molt']) return false
   if (before === 'soft' || stage === 'soft') return before === stage
   return stage === 'sealedIn' ? before === 'sealedIn' : true
 }
@@ -40,7 +46,7 @@ function isOver({ signEnded: ended, sign }: SkinState, fact: ShedFact): boolean 
 
 function withSign(skin: SkinState, fact: ShedFact, stage: EcdysisStage): SkinState {
   if (isOver(skin, fact)) return skin
-  const since = continues(skin.sign?.stage, stage) ? (skin.sign?.since ?? fact.day) : fact.day
+  const since = continues(skin.sign, fact) ? (skin.sign?.since ?? fact.day) : fact.day
   return { ...skin, sign: { ...markOf(fact), stage, since } }
 }
 

@@ -1,5 +1,6 @@
 import { fromSheet } from '../../plans/plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
+import { nextEcdysis, OVERDUE, signDays, silenceTells } from '../skin/nextEcdysis.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Explanations } from '../verdicts/explainedBy.ts'
 import { daysWithoutFood, explains } from '../verdicts/explanation.ts'
@@ -20,6 +21,16 @@ export function takes({ offers, taken }: FeedingHabit): number {
   return (taken + USUALLY_TAKEN * WORTH) / (offers + WORTH)
 }
 
+/** Days of refusing that a skin nobody writes down may take: of one that sheds or molts and whose sheds are on record
+ * too seldom to tell when the next is due. 0 where the record tells. */
+function hiddenSkinDays(evidence: Evidence): number {
+  const { plan, state } = evidence
+  if (!plan.ecdysis || state.skin.sign) return 0
+  const next = nextEcdysis(evidence)
+  const tells = next && next.all.length >= 2 && (next.chances.surprise < OVERDUE || silenceTells(next, plan))
+  return tells ? 0 : signDays(plan)
+}
+
 /** Rows of refusals that are a worry: at least what the stage allows, and more than its own habit explains. */
 export function refusals(evidence: Evidence, explanations: Explanations): Verdict[] {
   const { day, plan, state } = evidence
@@ -31,7 +42,7 @@ export function refusals(evidence: Evidence, explanations: Explanations): Verdic
     const explained = explains(explanations(), { since, day })
     const usual = takes(row.before)
     const isUnusual = (1 - usual) ** inRow <= UNUSUAL || inRow >= plan.refusalsToWorry * WHATEVER_ITS_HABIT
-    if (!explained && !isUnusual) return []
+    if (!explained && (!isUnusual || day - since < hiddenSkinDays(evidence))) return []
     const because: Reason[] = [
       { fact: 'refused', duty, day: offer.day, by: offer.by, inRow },
       { fact: 'habit', takes: usual },

@@ -49,6 +49,12 @@ export function firstOfLoss({ signs = [] }: Plan, share: number): string | null 
   return sign?.first ?? null
 }
 
+/** From this loss on its sheet speaks of harm; a tenth where it says nothing. */
+export function harmfulLoss({ signs = [] }: Plan): number {
+  const shares = signs.flatMap(({ shownBy }) => (shownBy.fact === 'loss' ? [shownBy.share] : []))
+  return Math.min(0.1, ...shares)
+}
+
 /** The signs of the sheet that the record itself shows, with what the sheet says to do first. */
 export function signsShown(evidence: Evidence): Verdict[] {
   const { plan } = evidence

@@ -18,6 +18,9 @@ const HIDES_LONGER = 2
 /** Things found that together speak for somebody who is gone. */
 const SPEAK_FOR_GONE = 2
 
+/** Looks in vain, from which it is missed. */
+const LOOKED_FOR = 2
+
 /** Days without a sighting that are usual for this one at most; null where its kind hides for months. */
 function usualAtMost(
   { plan, state, day }: Evidence,
@@ -51,10 +54,12 @@ export function unseen(evidence: Evidence, explanations: Explanations): Verdict[
   if (usual === null || day - from <= usual) return []
   const { aliveOn } = found
   const isHidden = aliveOn !== undefined && day - aliveOn <= usual
-  const isGone = !isHidden && searches > 0 && speaksForGone(found) >= SPEAK_FOR_GONE
+  const isMissed = searches >= LOOKED_FOR
+  const isGone = !isHidden && isMissed && speaksForGone(found) >= SPEAK_FOR_GONE
   return [
     {
-      severity: isHidden ? 'info' : isGone ? 'act' : 'watch',
+      // What nobody looked for is not missing: it is a look that is.
+      severity: isHidden || !isMissed ? 'info' : isGone ? 'act' : 'watch',
       since: from,
       what: { code: 'unseen', days: day - from, searches, hidden: isHidden, gone: isGone },
       because: [

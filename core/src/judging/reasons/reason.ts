@@ -34,6 +34,8 @@ export type Reason =
   | { fact: 'reading'; zone: string; what: Quantity; value: number; day: number; by: string }
   | { fact: 'highest'; grams: number; day: number }
   | { fact: 'weightBefore'; grams: number; day: number }
+  /** As the balance showed it. */
+  | { fact: 'weighed'; grams: number; day: number }
   | { fact: 'droppings'; kind: DroppingsKind; day: number; by: string }
   | { fact: 'perWeek'; low: number; mid: number; high: number }
   | { fact: 'gained'; share: number; since: number; day: number }

@@ -45,9 +45,12 @@ function middleOf(values: readonly number[]): number {
   return sorted[Math.floor(sorted.length / 2)] ?? NaN
 }
 
+function gapsOf(events: readonly Day[]): number[] {
+  return events.slice(1).map((day, at) => day - (events[at] ?? day))
+}
+
 /** Intervals that speak of the next one. */
-function intervalsOf(events: readonly Day[]): number[] {
-  const all = events.slice(1).map((day, at) => day - (events[at] ?? day))
+function intervalsOf(all: readonly number[]): number[] {
   const lately = all.slice(-INTERVALS)
   if (lately.length < 3) return lately
   const middle = middleOf(lately)
@@ -59,7 +62,10 @@ export interface NextEcdysis {
   last: Day
   /** Days since the last, without those it rested. */
   elapsed: number
+  /** Intervals that speak of the next one. */
   intervals: number[]
+  /** All of its own on record. */
+  all: number[]
   /** Of the whole interval. */
   expected: LnInterval
   chances: RenewalChances
@@ -95,11 +101,24 @@ export function nextEcdysis(
   const last = events.at(-1)
   if (last === undefined || last > day) return null
   const elapsed = day - last - restedBetween(last, day, evidence)
-  const intervals = intervalsOf(events)
+  const all = gapsOf(events)
+  const intervals = intervalsOf(all)
   const expected = nextInterval(intervals, priorOf(ecdysis))
   if (!expected) return null
   const chances = renewalChances(expected, elapsed, horizon)
-  return { what: ecdysis.what, last, elapsed, intervals, expected, chances }
+  return { what: ecdysis.what, last, elapsed, intervals, all, expected, chances }
+}
+
+/** Intervals of its own, from which one is known to be late. */
+const KNOWN_FROM = 2
+/** Beyond the longest it ever had by so much. */
+const BEYOND_ITS_LONGEST = 1.2
+
+/** Whether sheds or molts of this one are written down so regularly that silence means something: one that eats its
+ * skin, or whose keepers wrote down none or one, is late for nobody; nor is one before it waited longer than ever. */
+export function silenceTells({ all, elapsed }: NextEcdysis, { ecdysis }: Pick<Plan, 'ecdysis'>): boolean {
+  if (ecdysis?.eaten || all.length < KNOWN_FROM) return false
+  return elapsed > Math.max(...all) * BEYOND_ITS_LONGEST
 }
 
 const SIGN_HOLDS: Readonly<Record<Ecdysis['what'], HoldKind>> = { shed: 'inBlue', molt: 'premolt' }

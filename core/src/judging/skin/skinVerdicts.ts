@@ -4,7 +4,8 @@ import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { limbsLostAt, partsLeft } from '../../facts/skin/skinState.ts'
 import { holdOfSign } from '../../facts/skin/holdOfSign.ts'
-import { forecastReason, nextEcdysis, OVERDUE } from './nextEcdysis.ts'
+import { isStillOpen } from './isStillOpen.ts'
+import { forecastReason, nextEcdysis, OVERDUE, silenceTells } from './nextEcdysis.ts'
 import type { EcdysisStage } from '../../facts/skin/skinState.ts'
 
 /** Days after which an open sign is unusual where the sheet says nothing of it. */
@@ -18,14 +19,16 @@ const USUAL_AT_MOST: Readonly<Partial<Record<EcdysisStage, number>>> = {
 }
 
 /** An open sign of the skin that lasts longer than such signs do. */
-export function signTooLong({ day, plan, state, holds }: Evidence): Verdict[] {
+export function signTooLong(evidence: Evidence): Verdict[] {
+  const { day, plan, state, holds } = evidence
   const { sign } = state.skin
   if (!sign) return []
   const { stage, since, by, day: seen } = sign
   const kind = holdOfSign(stage)
   const rule = plan.holds.find(({ hold }) => hold === kind)
   const usual = rule?.worryAfter ?? rule?.days ?? USUAL_AT_MOST[stage]
-  if (usual === undefined || day - since < usual) return []
+  if (usual === undefined || day - since < usual || !isStillOpen(sign, evidence, rule?.days ?? usual))
+    return []
   const held: Hold | undefined = holds.find(({ hold }) => hold === kind)
   return [
     {
@@ -45,7 +48,7 @@ export function ecdysisAhead(evidence: Evidence): Verdict[] {
   if (!next) return []
   const { what, last, elapsed, chances } = next
   const source = { source: fromSheet(evidence.plan) }
-  if (chances.surprise >= OVERDUE)
+  if (chances.surprise >= OVERDUE && silenceTells(next, evidence.plan))
     return [
       {
         severity: 'watch',
@@ -54,7 +57,7 @@ export function ecdysisAhead(evidence: Evidence): Verdict[] {
         because: [{ fact: 'event', event: 'shed', day: last }, forecastReason(next), source],
       },
     ]
-  if (chances.pWithinHorizon < 0.5) return []
+  if (chances.surprise >= OVERDUE || chances.pWithinHorizon < 0.5) return []
   return [
     {
       severity: 'info',

@@ -13,6 +13,8 @@ export interface Explanation {
   until: Day
   /** The share of the weight that may be lost while it lasts. */
   allows: number
+  /** Days that such a cause lasts at most: what goes on for longer has another. */
+  lasts: number
   because: Reason[]
 }
 

@@ -14,12 +14,26 @@ import type { ExplainedBy, Explanation } from './explainedBy.ts'
 /** A tenth lost in a fast is too much, whatever explains the fast. */
 const FAST = 0.1
 const ALLOWS: Readonly<Partial<Record<ExplainedBy, number>>> = {
-  laid: 0.35,
   spurt: 0.05,
   heat: 0.05,
   cold: 0.05,
   settling: 0.08,
   moved: 0.08,
+}
+
+/** Days a cause lasts at most; of others a rule of the sheet or the one who set it says so. */
+const LASTS: Readonly<Partial<Record<ExplainedBy, number>>> = {
+  inBlue: 21,
+  premolt: 120,
+  sealedIn: 240,
+  soft: 30,
+  settling: 45,
+  gravid: 150,
+  incubating: 120,
+  laid: 60,
+  moved: 45,
+  heat: 30,
+  cold: 30,
 }
 
 /** Days after it is over in which an explanation still speaks of what happens. */
@@ -45,7 +59,7 @@ const EXPLAINING: readonly HoldKind[] = [
 ]
 
 function explanation(by: ExplainedBy, since: Day, until: Day, because: Reason[]): Explanation {
-  return { by, since, until, allows: ALLOWS[by] ?? FAST, because }
+  return { by, since, until, allows: ALLOWS[by] ?? FAST, lasts: LASTS[by] ?? Infinity, because }
 }
 
 /** A rest begins with the fast that leads into it. */
@@ -59,18 +73,22 @@ function beganWith(since: Day, past: readonly PastHold[]): Day {
 function ofHolds({ day, holds, state, plan }: Evidence): Explanation[] {
   const rest = plan.rest?.stopAtLoss
   const over = pastHolds(state.holds, day)
-  const allows = (one: Explanation) =>
-    one.by === 'winterRest' && rest !== undefined ? { ...one, allows: rest } : one
+  const worry = (one: Explanation) => plan.holds.find(({ hold }) => hold === one.by)?.worryAfter
+  const bounded = (one: Explanation) => ({
+    ...one,
+    lasts: Math.max(one.lasts === Infinity ? 0 : one.lasts, worry(one) ?? one.lasts),
+    ...(one.by === 'winterRest' && rest !== undefined && { allows: rest }),
+  })
   const now = holds
     .filter(({ hold }) => EXPLAINING.includes(hold))
     .map(({ hold, since, because }) =>
-      allows(explanation(hold, hold === 'winterRest' ? beganWith(since, over) : since, day, because)),
+      bounded(explanation(hold, hold === 'winterRest' ? beganWith(since, over) : since, day, because)),
     )
   const past = over.flatMap(({ hold, since, until }) => {
     const because: Reason[] = [{ fact: 'heldUntil', hold, since, until }]
     // Who was gravid and is not any more has laid, or dropped her young.
     if (hold === 'gravid') return [explanation('laid', since, until + AFTER_LAYING, because)]
-    return EXPLAINING.includes(hold) ? [allows(explanation(hold, since, until + AFTER_REST, because))] : []
+    return EXPLAINING.includes(hold) ? [bounded(explanation(hold, since, until + AFTER_REST, because))] : []
   })
   return [...now, ...past]
 }
@@ -81,11 +99,16 @@ function ofSkin(evidence: Evidence): Explanation[] {
   const after = plan.ecdysis?.what === 'molt' ? before : AFTER_REST
   const past = shedDays(state.skin)
     .filter((shed) => day - shed < 400)
-    .map((shed) =>
-      explanation('ecdysis', shed - before, shed + after, [{ fact: 'event', event: 'shed', day: shed }]),
-    )
+    .map((shed) => ({
+      ...explanation('ecdysis', shed - before, shed + after, [{ fact: 'event', event: 'shed', day: shed }]),
+      lasts: before + after,
+    }))
   const likely = expectsSkin(evidence)
-  return likely ? [...past, explanation('ecdysisLikely', likely.since, day, likely.because)] : past
+  if (!likely) return past
+  return [
+    ...past,
+    { ...explanation('ecdysisLikely', likely.since, day, likely.because), lasts: before * 1.5 },
+  ]
 }
 
 function ofPlace({ state }: Evidence): Explanation[] {
@@ -99,6 +122,8 @@ function ofPlace({ state }: Evidence): Explanation[] {
 function ofSeasons({ day, plan, state, hemisphere = 'north' }: Evidence): Explanation[] {
   const sex = state.register?.sex ?? 'unknown'
   return (plan.fasts ?? []).flatMap((fast) => {
+    // A winter that nobody chose for it is none: kept warm, it has no reason to fast.
+    if (fast.withRest && !plan.rest) return []
     if (fast.sex && sex !== 'unknown' && sex !== fast.sex) return []
     const season = hemisphere === 'south' ? turned(fast.season) : fast.season
     let until = day
@@ -140,6 +165,7 @@ export function explains(
 ): Explanation | null {
   const fitting = explanations
     .filter((one) => one.until >= day && one.since - NOTICED_LATE <= since)
+    .filter((one) => day - Math.max(since, one.since) <= one.lasts)
     .sort((a, b) => b.allows - a.allows)
   return fitting[0] ?? null
 }

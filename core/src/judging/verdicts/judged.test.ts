@@ -68,16 +68,37 @@ describe('losing weight', () => {
     expect(codes(14 * 8 + 130, falling)).toEqual([])
   })
 
-  it('is told and not an alarm where it was laid, and an alarm where a fast takes a tenth', () => {
+  it('begins anew once it has laid: neither a loss, nor a doubt, and then as ever', () => {
     const laid = [
       ...every(14, steady),
       entryOn(60, 'held', { hold: 'gravid', reason: 'Felt.' }),
+      ...every(6, [1600, 1650], 62),
       entryOn(72, 'released', { hold: 'gravid' }),
-      ...every(7, [1270, 1255, 1240], 77),
+      ...every(7, [1270, 1275, 1268], 77),
     ]
-    expect(said(92, laid)).toMatchObject([
-      { severity: 'info', what: { code: 'lossExplained', explainedBy: 'laid' } },
+    expect(codes(77, laid.slice(0, -2))).toEqual([])
+    expect(codes(92, laid)).toEqual([])
+    expect(codes(77 + 49, [...laid, ...every(7, [1230, 1190, 1150, 1105], 77 + 21)])).toContain('act losing')
+    // Nothing alive loses nine tenths with a clutch.
+    expect(codes(77, [...laid.slice(0, -3), entryOn(77, 'weighed', { grams: 127 })])).toEqual([
+      'watch suspectWeight',
     ])
+  })
+
+  it('is counted from what several readings bear, never from one with a full gut, eggs or straight from a journey', () => {
+    const act = (entries: readonly Entry[]) =>
+      said(14 * 9, entries).filter(({ severity }) => severity === 'act')
+    const course = [1500, 1500, 1500, 1650, 1500, 1500, 1490, 1470, 1440, 1435]
+    expect(act(every(14, course))).toEqual([])
+    const full = entryOn(14 * 3, 'weighed', { grams: 1640, context: ['fullGut'] })
+    expect(act([...every(14, course.slice(0, 3)), full, ...every(14, course.slice(4), 14 * 4)])).toEqual([])
+  })
+
+  it('asks to act only when a second reading agrees', () => {
+    expect(codes(14 * 6, every(14, [...steady, 1290]))).not.toContain('act losing')
+  })
+
+  it('is an alarm where a fast takes a tenth', () => {
     const fasting = [
       entryOn(72, 'held', { hold: 'fasting', reason: 'Before the cold.' }),
       ...every(14, [...steady, 1440, 1385, 1320]),
@@ -243,6 +264,32 @@ describe('skin', () => {
     ])
   })
 
+  it('is late for nobody who eats its skin, whose sheds nobody wrote down, or who waited as long before', () => {
+    const late = (under: Plan, on: readonly number[]) =>
+      codes(
+        (on.at(-1) ?? 0) + 100,
+        on.map((day) => entryOn(day, 'ecdysis', { stage: 'shed' })),
+        under,
+      )
+    expect(late(snake, [0, 40, 80, 120])).toEqual(['watch ecdysisOverdue'])
+    expect(late({ ...snake, ecdysis: { ...ecdysis, what: 'shed', eaten: true } }, [0, 40, 80, 120])).toEqual(
+      [],
+    )
+    expect(late(snake, [0, 40])).toEqual([])
+    expect(late(snake, [0, 40, 130, 170])).toEqual([])
+  })
+
+  it('holds a sign for open while it refuses or is seen so, and for over once it eats', () => {
+    const dull = entryOn(45, 'ecdysis', { stage: 'dull' })
+    const fed = (outcome: 'taken' | 'refused') => offers(56, 6, [outcome, outcome, outcome])
+    expect(codes(70, [dull, ...fed('refused')], snake)).toContain('watch signTooLong')
+    expect(codes(70, [dull, ...fed('taken')], snake)).toEqual([])
+    const again = entryOn(58, 'ecdysis', { stage: 'dull' })
+    expect(codes(70, [dull, again, ...fed('taken')], snake)).toEqual(['watch signTooLong'])
+    // Told again months later, it is another.
+    expect(codes(122, [dull, entryOn(120, 'ecdysis', { stage: 'dull' })], snake)).toEqual([])
+  })
+
   it('tells limbs that a molt cost', () => {
     expect(codes(5, [entryOn(0, 'ecdysis', { stage: 'molted', limbsLost: 2 })])).toEqual(['watch limbsLost'])
   })
@@ -276,8 +323,15 @@ describe('not being seen', () => {
 
   it('is usual for one that is seldom seen', () => {
     const shy = [-40, -32, -24, -16, -8, 0].map((day) => entryOn(day, 'looked', { seen: true }))
-    expect(codes(7, shy.slice(0, 5).concat(seen), frog)).toEqual(['watch unseen'])
-    expect(codes(7, [entryOn(-48, 'looked', { seen: true }), ...shy], frog)).toEqual([])
+    expect(codes(7, [...shy.slice(0, 5), seen, ...looks], frog)).toEqual(['watch unseen'])
+    expect(codes(7, [entryOn(-48, 'looked', { seen: true }), ...shy, ...looks], frog)).toEqual([])
+  })
+
+  it('is no alarm before it was looked for in vain on two days', () => {
+    const again = entryOn(6, 'looked', { seen: false }, { minute: 900 })
+    expect(codes(7, [seen], frog)).toEqual(['info unseen'])
+    expect(codes(7, [seen, ...looks.slice(2), again], frog)).toEqual(['info unseen'])
+    expect(codes(7, [seen, ...looks.slice(1)], frog)).toEqual(['watch unseen'])
   })
 })
 

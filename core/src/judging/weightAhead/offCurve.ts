@@ -28,6 +28,8 @@ export interface WeightHistory {
   weighing: Weighing
   /** What one of its stage can weigh. */
   bounds?: Range | undefined
+  /** Days from which weights begin anew, ascending. */
+  starts?: readonly Day[] | undefined
 }
 
 /** What the last weeks show is held against the curve of all that came before. */
@@ -53,7 +55,7 @@ export function offCurveOf(path: WeightPath, counted: readonly WeightReading[]):
 }
 
 /** The same of somebody's whole record of weights; null where it keeps to its curve, or had none before. */
-export function offItsOwnCurve({ readings, weighing, bounds }: WeightHistory): OffCurve | null {
-  const course = weightCourse(readings, weighing, bounds)
+export function offItsOwnCurve({ readings, weighing, bounds, starts }: WeightHistory): OffCurve | null {
+  const course = weightCourse(readings, weighing, { bounds, starts })
   return offCurveOf(weightPath(course, weighing), course.runs.flat())
 }

@@ -132,12 +132,12 @@ export function weightAhead(
   input: WeightAheadInput,
   { without = [], every, target }: WhatIf = {},
 ): WeightAhead {
-  const { weighing, day, until, bounds } = input
+  const { weighing, day, until, bounds, starts } = input
   const left = new Set(without)
   const course = weightCourse(
     input.readings.filter(({ uid }) => !left.has(uid)),
     weighing,
-    bounds,
+    { bounds, starts },
   )
   const counted = course.runs.flat()
   const path = weightPath(course, weighing)

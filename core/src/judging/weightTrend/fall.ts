@@ -102,6 +102,17 @@ export function perWeekOf({ slope, slopeSd }: WeightPath): PerWeek | null {
   }
 }
 
+/** The best of the year that several readings bear: the largest of many noisy levels is no level at all, so each is
+ * taken with its neighbours, by their median. */
+export function borneBest(days: readonly Smoothed[]): Smoothed | null {
+  const borne = days.map((one, at) => {
+    const near = days.slice(Math.max(0, at - 1), at + 2).sort((a, b) => a.level - b.level)
+    // Of two, the lower.
+    return { ...one, level: (near[Math.ceil(near.length / 2) - 1] ?? one).level }
+  })
+  return borne.reduce<Smoothed | null>((most, one) => (most && most.level >= one.level ? most : one), null)
+}
+
 function steepest(changes: readonly Change[]): Change | null {
   return changes.reduce<Change | null>(
     (worst, one) => (worst === null || one.by / one.sd < worst.by / worst.sd ? one : worst),
@@ -109,16 +120,30 @@ function steepest(changes: readonly Change[]): Change | null {
   )
 }
 
-/** Whether, and since when, the weight falls beyond chance on a day, of one that is grown or `grows`. Null where it
- * does not, or nobody weighed lately. */
-export function fallOn(path: WeightPath, day: Day, { grows }: { grows: boolean }): Fall | null {
-  const { days, slope, slopeSd } = path
+export interface FallOptions {
+  /** It is not grown yet, and should be gaining. */
+  grows: boolean
+  /** Weights of before are of another body, as those before laying are. */
+  since?: Day | null
+  /** Whether a weighing of a day may be the best of the year: none with eggs or a full gut may. */
+  mayBeBest?: (day: Day) => boolean
+}
+
+/** Whether, and since when, the weight falls beyond chance on a day. Null where it does not, or nobody weighed
+ * lately. */
+export function fallOn(
+  path: WeightPath,
+  day: Day,
+  { grows, since = null, mayBeBest = () => true }: FallOptions,
+): Fall | null {
+  const { slope, slopeSd } = path
+  const days = path.days.filter((one) => since === null || one.day >= since)
   const last = days.at(-1)
   if (!last || day - last.day > STALE_DAYS || (slope !== null && slope >= 0)) return null
   const year = days.filter((one) => one.day > day - YEAR)
   const lately = steepest(latelyOf(days).map((from) => changeSince(from, last)))
-  const best = year.reduce((most, one) => (one.level > most.level ? one : most), last)
-  if (!lately || lately.by >= 0 || best.day === last.day) return null
+  const best = borneBest(year.filter((one) => mayBeBest(one.day)))
+  if (!lately || lately.by >= 0 || !best || best.day === last.day) return null
   const fromBest = changeSince(best, last)
   const sds = -lately.by / lately.sd
   const isLate = sds >= (grows ? LATELY.sdsOfGrowing : LATELY.sds) && -lately.by >= LATELY.share

@@ -1,5 +1,6 @@
 import type { WeightReading } from '../../facts/growth/growthState.ts'
 import type { Range } from '../../basics/range.ts'
+import type { Day } from '../../basics/time/day.ts'
 import type { Belief, Logged } from './localTrend.ts'
 import { believing, expectedReading, isTrend } from './localTrend.ts'
 import type { Weighing } from '../../plans/growth/weighing.ts'
@@ -8,6 +9,8 @@ import type { Weighing } from '../../plans/growth/weighing.ts'
 const GATE = 4
 /** A later reading within this many days can vouch for a suspect one. */
 const AGREES_WITHIN_DAYS = 30
+/** Laid, born or woken, one weighs so many times less or more at most, in ln grams. */
+const CHANGED = Math.log(2.2)
 /** What the young may grow in a month, and at most between two weighings, in ln grams. A decimal that
  * slipped is ln 10 off. */
 const GROWTH_A_MONTH = Math.LN2
@@ -102,6 +105,12 @@ function inOrder(readings: readonly WeightReading[]): WeightReading[] {
   return readings.filter(({ grams }) => grams > 0).sort((a, b) => a.day - b.day)
 }
 
+interface CourseOptions {
+  bounds?: Bounds
+  /** Days from which weights begin anew, ascending. */
+  starts?: readonly Day[] | undefined
+}
+
 /** Takes readings in one after the other, setting aside what cannot be. */
 class Gate {
   belief: Belief | null = null
@@ -110,12 +119,35 @@ class Gate {
   readonly runs: WeightReading[][] = []
   readonly suspects = new Set<string>()
   aside = null as WeightReading | null
+  /** ln grams believed before the last fresh start. */
+  #before: number | null = null
+  readonly #starts: Day[]
   readonly #weighing: Weighing
   readonly #bounds: Bounds
 
-  constructor(weighing: Weighing, bounds: Bounds) {
+  constructor(weighing: Weighing, { bounds, starts = [] }: CourseOptions) {
     this.#weighing = weighing
     this.#bounds = bounds
+    this.#starts = [...starts]
+  }
+
+  /** What was weighed before a fresh start was true then, and says nothing of what comes. */
+  #startAfresh(day: Day): void {
+    const passed = this.#starts.filter((start) => start <= day).length
+    if (passed === 0) return
+    this.#starts.splice(0, passed)
+    if (!this.belief) return
+    this.#before = this.belief.level
+    this.runs.push(this.run)
+    this.belief = null
+    this.run = []
+    this.aside = null
+  }
+
+  #isBeyond(reading: WeightReading): boolean {
+    if (this.belief || this.#before === null)
+      return isBeyond(this.belief, reading, this.#weighing, this.#bounds)
+    return Math.abs(Math.log(reading.grams) - this.#before) > CHANGED
   }
 
   #accept(reading: WeightReading): void {
@@ -135,9 +167,10 @@ class Gate {
   }
 
   take(reading: WeightReading, next: WeightReading | undefined): void {
+    this.#startAfresh(reading.day)
     const { aside, belief } = this
     if (aside && outvotes(aside, reading, belief, this.#weighing)) return this.#beginAnew([aside, reading])
-    const isDoubted = reading.doubted ?? isBeyond(belief, reading, this.#weighing, this.#bounds)
+    const isDoubted = reading.doubted ?? this.#isBeyond(reading)
     if (!isDoubted) return this.#accept(reading)
     if (vouchedFor(reading, next, this.#weighing.r)) {
       return belief && !isTrend(belief) ? this.#beginAnew([reading]) : this.#accept(reading)
@@ -153,14 +186,15 @@ class Gate {
  * agrees with it. Before there is a trend the gate is what could be growth, and for the very first reading what
  * one of its stage can weigh. Two set aside in a row that could be of one growing animal, however far apart, are
  * the way back: then it is the earlier belief that was wrong, and the trend starts over with them. So one slip,
- * wherever it stands, is outvoted by the two readings after it. */
+ * wherever it stands, is outvoted by the two readings after it. After a fresh start, as after laying, the trend begins
+ * anew and the first reading is held against nothing but a slip. */
 export function weightCourse(
   readings: readonly WeightReading[],
   weighing: Weighing,
-  bounds?: Range,
+  options: CourseOptions = {},
 ): WeightCourse {
   const kept = inOrder(readings)
-  const gate = new Gate(weighing, bounds)
+  const gate = new Gate(weighing, options)
   for (const [index, reading] of kept.entries()) gate.take(reading, kept[index + 1])
   const { belief, run, runs } = gate
   const suspects = kept.filter(({ uid }) => gate.suspects.has(uid))
@@ -179,5 +213,5 @@ export function weightLevel(
   weighing: Weighing,
   bounds?: Range,
 ): WeightLevel | null {
-  return weightCourse(readings, weighing, bounds).level
+  return weightCourse(readings, weighing, { bounds }).level
 }

@@ -1,8 +1,10 @@
 import { fromSheet } from '../../plans/plan/source.ts'
+import type { Day } from '../../basics/time/day.ts'
+import { spansOf } from '../../facts/holds/holdsState.ts'
 import { rowOn } from '../../facts/feeding/offerSum.ts'
-import { firstOfLoss } from '../health/signsShown.ts'
+import { firstOfLoss, harmfulLoss } from '../health/signsShown.ts'
 import type { Reason } from '../reasons/reason.ts'
-import { restRule } from '../winterRest/restRule.ts'
+import { lossInRest } from '../winterRest/lossInRest.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { ExplainedBy, Explanation, Explanations } from '../verdicts/explainedBy.ts'
 import { daysWithoutFood, explains } from '../verdicts/explanation.ts'
@@ -11,7 +13,7 @@ import type { Fall, WeightPath } from './fall.ts'
 import { fallOn } from './fall.ts'
 import type { Smoothed } from './localTrend.ts'
 import { weightFact } from './weightFact.ts'
-import { weightLevel } from './weightLevel.ts'
+import { freshSince } from './freshStart.ts'
 
 /** Below the best of the year, or lost in a week beyond chance, from which somebody has to act. */
 const ACT_BELOW_BEST = 0.1
@@ -64,6 +66,7 @@ function spurtBefore({ days }: WeightPath, fall: Fall): Explanation | null {
     since: before.day,
     until: Infinity,
     allows: SPURT.back,
+    lasts: Infinity,
     because: [
       { fact: 'gained', share: Math.expm1(peak.level - before.level), since: before.day, day: peak.day },
     ],
@@ -118,19 +121,31 @@ function allowed({ by, allows }: Explanation, evidence: Evidence): number {
   return WITHOUT_FASTING.includes(by) || fasts(evidence) ? allows : Math.min(allows, WHILE_EATING)
 }
 
-function isGrave({ belowBest, perWeek, fastBeyondChance, sure }: Fall): boolean {
-  return (
-    (sure && belowBest >= ACT_BELOW_BEST) ||
-    (fastBeyondChance && perWeek !== null && perWeek.mid <= -ACT_A_WEEK)
-  )
+/** Lost by one reading and by another: so much of what asks to act has to show in the one before the last. */
+const AGREES = 0.6
+
+/** Whether a second reading speaks of the loss as the last does. */
+function isAgreed({ best, since }: Fall, { course }: Evidence): boolean {
+  const light = best.grams * (1 - ACT_BELOW_BEST * AGREES)
+  const after = course.runs.flat().filter(({ day }) => day > Math.max(since, best.day))
+  return after.slice(-3).filter(({ grams }) => grams <= light).length >= 2
 }
 
-/** The share an explanation covers, and whether the fall is within it. */
+function isGrave(fall: Fall, evidence: Evidence): boolean {
+  const { belowBest, perWeek, fastBeyondChance, sure } = fall
+  const isMuch = sure && belowBest >= ACT_BELOW_BEST
+  const isFast = fastBeyondChance && perWeek !== null && perWeek.mid <= -ACT_A_WEEK
+  return (isMuch || isFast) && isAgreed(fall, evidence)
+}
+
+/** The share an explanation covers, and whether the fall is within it: nothing explains a loss that its sheet calls
+ * harm. */
 function covered(fall: Fall, explained: Explanation | null, evidence: Evidence) {
   if (!explained) return null
   const share = allowed(explained, evidence)
   const because: Reason[] = [...explained.because, { rule: 'lossAllowed', share }]
-  return { by: explained.by, share, because, holds: -Math.expm1(-fall.lost) < share }
+  const holds = -Math.expm1(-fall.lost) < share && fall.belowBest < harmfulLoss(evidence.plan)
+  return { by: explained.by, share, because, holds }
 }
 
 function verdictOn(fall: Fall, explained: Explanation | null, evidence: Evidence): Verdict {
@@ -147,49 +162,41 @@ function verdictOn(fall: Fall, explained: Explanation | null, evidence: Evidence
   const tooMuch = cover && cover.share > WHILE_EATING ? cover : null
   const rule = { rule: 'losing', actBelowBest: ACT_BELOW_BEST, actAWeek: ACT_A_WEEK } as const
   return {
-    severity: isGrave(fall) ? 'act' : 'watch',
+    severity: isGrave(fall, evidence) ? 'act' : 'watch',
     since,
     what: { code: 'losing', ...howMuch, explainedBy: tooMuch?.by ?? null },
     because: [...facts, ...(tooMuch?.because ?? []), rule, { source: fromSheet(evidence.plan) }],
   }
 }
 
-/** In a winter rest the loss is counted from the weight it began with, and the sheet says where it ends. */
-function lossInRest(evidence: Evidence): Verdict | null {
-  const { holds, plan, state, weight } = evidence
-  const resting = holds.find(({ hold }) => hold === 'winterRest')
-  const stop = plan.rest?.stopAtLoss
-  if (!resting || stop === undefined || !weight) return null
-  const before = weightLevel(
-    state.growth.weights.filter(({ day }) => day <= resting.since),
-    plan.weighing,
+/** Days after it came in which its gut is still full of what it ate elsewhere, and those after which enough was weighed
+ * here to do without them. */
+const FULL_AFTER_ARRIVAL = 10
+const KNOWN_HERE = 60
+
+/** No weighing with eggs or a full gut is the best of a year. */
+function mayBeBestOf({ day: today, state, course }: Evidence): (day: Day) => boolean {
+  const gravid = spansOf(state.holds, today).filter(({ hold }) => hold === 'gravid')
+  const heavy = new Set(
+    course.runs
+      .flat()
+      .flatMap(({ day, context = [] }) => (context.some((what) => what !== 'justShed') ? [day] : [])),
   )
-  if (!before) return null
-  const loss = 1 - weight.grams / before.grams
-  if (loss < stop) return null
-  return {
-    severity: 'act',
-    since: resting.since,
-    what: {
-      code: 'losing',
-      belowBest: loss,
-      lost: loss,
-      perWeek: null,
-      explainedBy: 'winterRest',
-      first: null,
-    },
-    because: [
-      { fact: 'weightBefore', grams: before.grams, day: before.day },
-      weightFact(weight),
-      ...restRule({ plan }),
-    ],
-  }
+  const { arrivedOn } = state.stay
+  const full =
+    arrivedOn !== null && today - arrivedOn > KNOWN_HERE ? arrivedOn + FULL_AFTER_ARRIVAL : -Infinity
+  return (day) =>
+    day > full && !heavy.has(day) && !gravid.some(({ since, until }) => since <= day && day < until)
 }
 
 /** Whether one animal loses weight beyond chance, and what explains it. */
 export function losing(evidence: Evidence, path: WeightPath, explanations: Explanations): Verdict | null {
-  const inRest = lossInRest(evidence)
-  if (inRest) return inRest
-  const fall = fallOn(path, evidence.day, { grows: evidence.plan.next !== undefined })
+  const rests = evidence.holds.find(({ hold }) => hold === 'winterRest')
+  if (rests && evidence.plan.rest?.stopAtLoss !== undefined) return lossInRest(evidence, rests)
+  const fall = fallOn(path, evidence.day, {
+    grows: evidence.plan.next !== undefined,
+    since: freshSince(evidence.state, evidence.day),
+    mayBeBest: mayBeBestOf(evidence),
+  })
   return fall && verdictOn(fall, explanationOf(fall, path, evidence, explanations()), evidence)
 }

@@ -97,6 +97,26 @@ describe('a winter rest', () => {
     ])
   })
 
+  it('is weighed again at its stop, on the same day, and ends when the second weighing agrees', () => {
+    const says = (day: number, more: readonly Entry[]) =>
+      residentDay({ day: FIRST_DAY + day, plan, state: told([...sound, resting, ...more]) })
+        .verdicts.filter(({ what }) => what.code === 'losing')
+        .map(({ severity }) => severity)
+    const once = weekly(985, 965, 940, 915, 890)
+    expect(says(36, once)).toEqual(['watch'])
+    expect(says(36, [...once, entryOn(36, 'weighed', { grams: 888 }, { minute: 900 })])).toEqual(['act'])
+    expect(says(36, [...once, entryOn(36, 'weighed', { grams: 932 }, { minute: 900 })])).toEqual([])
+    // A decimal that slipped is no loss.
+    expect(says(36, [...weekly(985, 965, 940, 915), entryOn(36, 'weighed', { grams: 89 })])).toEqual([])
+  })
+
+  it('is counted from the weighing before it, as the balance showed it, and not from a full gut of the summer', () => {
+    const full = [-80, -60].map((day) => entryOn(day, 'weighed', { grams: 1120 }))
+    expect(whats(36, [...full, ...weekly(985, 965, 940, 930, 920)])).toMatchObject([
+      { code: 'lossExplained', lost: expect.closeTo(0.08, 6) as number },
+    ])
+  })
+
   it('ends when it passes water', () => {
     const urine = entryOn(20, 'droppings', { kind: 'urine' })
     expect(whats(22, [...weekly(995, 990), urine])).toEqual([{ code: 'wake' }])

@@ -24,6 +24,7 @@ const PlannedEcdysis = z.strictObject({
   signs: SignEvidence,
   /** Days between two: the middle eight of ten. */
   days: positiveRange,
+  eaten: Ecdysis.shape.eaten,
 })
 
 /** What a sheet, a stage, schools and overrides resolve to for one resident. */

@@ -131,13 +131,21 @@ function nextOf(sheet: Sheet, stage: Stage): Plan['next'] {
 function lifeOf(sheet: Sheet, stage: Stage): Pick<Plan, 'lives' | 'growth' | 'ecdysis' | 'fasts'> {
   const growth = expectedGrowth(sheet, stage)
   const days = sheet.ecdysis?.days[stage.id]
-  const fasts = (sheet.fasts ?? []).filter(({ stages }) => isForStage({ stages }, stage.id))
+  const isLast = sheet.stages.at(-1) === stage
+  const fasts = (sheet.fasts ?? []).filter(({ stages }) =>
+    stages ? isForStage({ stages }, stage.id) : isLast,
+  )
   return {
     lives: sheet.lives,
     ...(growth && { growth }),
     ...(sheet.ecdysis &&
       days && {
-        ecdysis: { what: sheet.ecdysis.what, signs: signEvidenceOf(sheet.ecdysis), days },
+        ecdysis: {
+          what: sheet.ecdysis.what,
+          signs: signEvidenceOf(sheet.ecdysis),
+          days,
+          ...(sheet.ecdysis.eaten && { eaten: true }),
+        },
       }),
     ...(fasts.length > 0 && { fasts }),
   }

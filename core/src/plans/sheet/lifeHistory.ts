@@ -33,6 +33,8 @@ export const Ecdysis = z.strictObject({
   what: z.enum(['shed', 'molt']),
   days: z.record(z.string(), positiveRange),
   signs: z.optional(z.partial(SignEvidence)),
+  /** It eats what came off: that nobody found a skin says nothing. */
+  eaten: z.optional(z.boolean()),
   note: z.optional(z.string()),
 })
 
@@ -72,7 +74,10 @@ export const Growth = z.strictObject({
 export const SeasonalFast = z.strictObject({
   season: Season,
   sex: z.optional(z.enum(['male', 'female'])),
+  /** Where none is named, only the last: a young one that fasts is ill. */
   stages: z.optional(z.array(z.string()).check(z.minLength(1))),
+  /** The fast of those that rest through the winter: kept warm, nothing explains it. */
+  withRest: z.optional(z.literal(true)),
   why: z.string().check(z.minLength(1)),
 })
 export type SeasonalFast = z.infer<typeof SeasonalFast>

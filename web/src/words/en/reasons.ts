@@ -53,6 +53,7 @@ export default {
     '{grams} on {date}, smoothed over {count} weighing. | {grams} on {date}, smoothed over {count} weighings.',
   readBy: '{zone}: {value}, read {day} by {who}.',
   atItsHighestOf: '{grams} at its highest of the year, {date}.',
+  weighedOn: '{grams} on the balance, {date}.',
   whenItBeganTo: '{grams} when it began to rest, weighed {date}.',
   deadWithinDaysThe:
     '{dead} dead within {count} day, of a colony nobody has counted; the last {day}, {who}. | {dead} dead within {count} days, of a colony nobody has counted; the last {day}, {who}.',
