@@ -44,6 +44,21 @@ describe('a balance with an animal on it', () => {
     expect(sureness).toBeLessThan(0.2)
   })
 
+  it('does not take one of two values that it shows for a weight, nor what goes steadily one way', () => {
+    const two = stream(8, (at) => (at % 2 === 0 ? 97.2 : 100))
+    const three = stream(8, (at) => (at % 3 === 0 ? 100 : 97.2))
+    for (const readings of [
+      two,
+      three,
+      stream(8, (at) => 98 + at * 0.02),
+      stream(12, (at) => 98 + at * 0.006),
+    ])
+      expect(stillWeight(readings, { graduation: 0.01 })).toMatchObject({
+        weight: null,
+        notYet: { code: 'moving' },
+      })
+  })
+
   it('says not yet before it lay still for long enough', () => {
     expect(
       stillWeight(

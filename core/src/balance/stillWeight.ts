@@ -1,7 +1,12 @@
+import { driftOf } from './drift.ts'
+import { SortedWindow } from './sortedWindow.ts'
+
 /** One reading of a balance: what it showed, and when. */
 export interface BalanceReading {
   ms: number
   grams: number
+  /** The balance said itself that it was not at rest. */
+  unstable?: boolean | undefined
 }
 
 export interface StillOptions {
@@ -56,83 +61,123 @@ const SHARE = 0.005
 const EMPTY = 3
 /** A fall below this share of what lay there is a lift off, a rise beyond it another load. */
 const LIFTED = 0.5
-/** Median absolute deviation of a normal distribution to its standard deviation; and the error of a median. */
-const MAD_TO_SD = 1.4826
+/** The error of a median over that of a mean. */
 const MEDIAN_ERROR = 1.2533
 /** A wriggle lasts about so long: readings closer together say the same thing twice. */
 const INDEPENDENT_MS = 250
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const half = sorted.length / 2
-  const high = sorted[Math.floor(half)] ?? NaN
-  return sorted.length % 2 === 1 ? high : (high + (sorted[half - 1] ?? NaN)) / 2
-}
-
-/** Median and robust spread: P. J. Huber, Robust Statistics, 1981, ch. 5. */
-function robust(values: readonly number[]): { location: number; spread: number } {
-  const location = median(values)
-  return { location, spread: MAD_TO_SD * median(values.map((value) => Math.abs(value - location))) }
-}
+/** So many times as long, where the balance says that it is not at rest. */
+const UNSTABLE = 2
+/** What lay still is held against so much of it at most: a long rest is known well enough. */
+const REMEMBERED_MS = 10_000
 
 /** Readings that lie close together without a break, while they do. */
 interface Plateau {
   from: number
-  readings: BalanceReading[]
+  last: SortedWindow
+  /** What was taken before it. */
+  before: StillWeight | null
+  /** How far it was found to drift, and when that was looked at. */
+  drift: number
+  lookedAt: number
+}
+
+interface Watched {
+  graduation: number
+  windowMs: number
+  holdMs: number
 }
 
 function allowedAt(grams: number, graduation: number): number {
   return Math.max(GRADUATIONS * graduation, SHARE * Math.abs(grams))
 }
 
-function weightOn({ readings, from }: Plateau, graduation: number): StillWeight {
-  const values = readings.map(({ grams }) => grams)
-  const { location, spread } = robust(values)
-  const to = readings.at(-1)?.ms ?? from
-  const independent = Math.max(1, Math.min(values.length, (to - from) / INDEPENDENT_MS))
+function weightOn({ from, last }: Plateau, graduation: number): StillWeight {
+  const { location, spread } = last.robust()
+  const to = last.newest?.ms ?? from
+  const independent = Math.max(1, Math.min(last.size, (to - (last.oldest?.ms ?? from)) / INDEPENDENT_MS))
   const sd = Math.hypot((MEDIAN_ERROR * spread) / Math.sqrt(independent), graduation / Math.sqrt(12))
-  return { grams: location, sd, from, to, readings: values.length }
+  return { grams: location, sd, from, to, readings: last.size }
+}
+
+/** Takes in the readings of a balance one after the other, each in the time of a window, and says after each of them
+ * whether something lies still. */
+class Watching {
+  weight: StillWeight | null = null
+  notYet: NotYet | null = { code: 'nothing' }
+  now: number | null = null
+  readonly #balance: Watched
+  readonly #window = new SortedWindow()
+  #plateau: Plateau | null = null
+
+  constructor(balance: Watched) {
+    this.#balance = balance
+  }
+
+  take(reading: BalanceReading): void {
+    const { graduation, windowMs } = this.#balance
+    this.#window.dropUntil(reading.ms - windowMs)
+    this.#window.add(reading)
+    const { location, spread } = this.#window.robust()
+    this.now = location
+    const isEmpty = (grams: number) => grams < EMPTY * graduation
+    const allowed = allowedAt(location, graduation)
+    const before = this.#plateau
+    const isAnother = before && Math.abs(location - before.last.robust().location) > allowed * 2
+    if (isEmpty(location) || isEmpty(reading.grams / LIFTED)) {
+      this.#plateau = null
+      this.notYet = this.weight ? null : { code: 'nothing' }
+    } else if (this.#window.size < LEAST_READINGS || spread > allowed || isAnother) {
+      this.#plateau = null
+      this.notYet = { code: 'moving', spread, allowed }
+    } else this.#rest(reading, allowed)
+  }
+
+  #rest(reading: BalanceReading, allowed: number): void {
+    const { graduation, windowMs, holdMs } = this.#balance
+    const plateau = this.#plateau ?? this.#begun()
+    this.#plateau = plateau
+    if (plateau.last.newest !== reading) plateau.last.add(reading)
+    plateau.last.dropUntil(reading.ms - Math.max(REMEMBERED_MS, windowMs + holdMs))
+    const held = reading.ms - plateau.from
+    // Many call themselves unstable as long as anything breathes: such a rest has to last.
+    const needs = this.#window.all.some(({ unstable }) => unstable) ? UNSTABLE * holdMs : holdMs
+    if (held < needs) {
+      this.notYet = { code: 'settling', ms: held, needs }
+      return
+    }
+    if (reading.ms - plateau.lookedAt >= INDEPENDENT_MS) {
+      const limits = { graduation, allowed }
+      const short = plateau.last.since(reading.ms - windowMs - holdMs)
+      plateau.drift = driftOf(short, limits) || driftOf(plateau.last.all, limits)
+      plateau.lookedAt = reading.ms
+    }
+    const { drift, before } = plateau
+    // What goes steadily one way was taken too early.
+    this.weight = drift === 0 ? weightOn(plateau, graduation) : before
+    this.notYet = drift === 0 ? null : { code: 'moving', spread: Math.abs(drift), allowed }
+  }
+
+  #begun(): Plateau {
+    const last = new SortedWindow()
+    for (const one of this.#window.all) last.add(one)
+    return { from: last.oldest?.ms ?? 0, last, before: this.weight, drift: 0, lookedAt: -Infinity }
+  }
 }
 
 /** One weight out of the readings of a balance on which an animal moves, or why there is none yet.
  *
- * The readings of a sliding window are taken by their median and their median deviation, so that a kick moves
- * neither. Once they lie close enough together for long enough the weight is taken; it stays taken when the animal
- * is lifted off, and the next load starts over. Readings may come in any order. */
+ * The readings of a sliding window are taken by their median and a spread that neither a kick moves nor a balance that
+ * shows two values hides. Once they lie close enough together for long enough, and do not drift, the weight is taken; it
+ * stays taken when the animal is lifted off, and the next load starts over. Readings may come in any order; the time it
+ * takes goes as their number. */
 export function stillWeight(
   readings: readonly BalanceReading[],
   { graduation, tare = 0, windowMs = WINDOW_MS, holdMs = HOLD_MS }: StillOptions,
 ): StillAnswer {
-  const all = [...readings].sort((a, b) => a.ms - b.ms).map(({ ms, grams }) => ({ ms, grams: grams - tare }))
-  const isEmpty = (grams: number) => grams < EMPTY * graduation
-  let weight: StillWeight | null = null
-  let plateau = null as Plateau | null
-  let window: BalanceReading[] = []
-  let notYet: NotYet | null = { code: 'nothing' }
-  let now: number | null = null
-  for (const reading of all) {
-    window = [...window.filter(({ ms }) => ms > reading.ms - windowMs), reading]
-    const { location, spread } = robust(window.map(({ grams }) => grams))
-    now = location
-    const allowed = allowedAt(location, graduation)
-    const isAnother =
-      plateau !== null && Math.abs(location - weightOn(plateau, graduation).grams) > allowed * 2
-    if (isEmpty(location) || isEmpty(reading.grams / LIFTED)) {
-      plateau = null
-      notYet = weight ? null : { code: 'nothing' }
-    } else if (window.length < LEAST_READINGS || spread > allowed || isAnother) {
-      plateau = null
-      notYet = { code: 'moving', spread, allowed }
-    } else {
-      plateau ??= { from: window[0]?.ms ?? reading.ms, readings: window.slice(0, -1) }
-      plateau.readings.push(reading)
-      const held = reading.ms - plateau.from
-      if (held >= holdMs) {
-        weight = weightOn(plateau, graduation)
-        notYet = null
-      } else notYet = { code: 'settling', ms: held, needs: holdMs }
-    }
-  }
+  const watching = new Watching({ graduation, windowMs, holdMs })
+  const inOrder = [...readings].sort((a, b) => a.ms - b.ms || a.grams - b.grams)
+  for (const { grams, ...reading } of inOrder) watching.take({ ...reading, grams: grams - tare })
+  const { weight, notYet, now } = watching
   return { weight, notYet, now, sureness: surenessOf(notYet, weight) }
 }
 

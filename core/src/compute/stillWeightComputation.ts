@@ -4,7 +4,7 @@ import type { Computation } from './computation.ts'
 import { Refusal, writable } from './computation.ts'
 
 const Input = z.strictObject({
-  readings: z.array(z.strictObject({ ms: z.number(), grams: z.number() })),
+  readings: z.array(z.strictObject({ ms: z.number(), grams: z.number(), unstable: z.optional(z.boolean()) })),
   graduation: z.number().check(z.positive(), z.describe('The smallest step the balance shows, grams.')),
   tare: z._default(z.number(), 0).check(z.describe('Weight of a container that was not tared, grams.')),
   windowMs: z._default(z.number().check(z.positive()), 1500),

@@ -12,6 +12,9 @@ const LOOKS_BACK_MS = 20_000
 /** A balance that says nothing for so long says nothing of now. */
 const SILENT_MS = 3000
 
+/** Balances that say fifty lines a second are looked at ten times. */
+const JUDGED_EVERY_MS = 90
+
 /** Listens to a balance, and makes one weight of what it says. `tare`, grams, is taken off. */
 export function useBalance(tare: MaybeRefOrGetter<number>) {
   const state = shallowRef<BalanceState>('none')
@@ -19,6 +22,7 @@ export function useBalance(tare: MaybeRefOrGetter<number>) {
   /** The smallest step it was seen to show, grams. */
   const step = shallowRef(Infinity)
   let readings: BalanceReading[] = []
+  let judgedAt = -Infinity
   let stop: (() => void) | null = null
   let silence: ReturnType<typeof setTimeout> | undefined
 
@@ -43,8 +47,10 @@ export function useBalance(tare: MaybeRefOrGetter<number>) {
     step.value = Math.min(step.value, read.step)
     readings = [
       ...readings.filter(({ ms }) => ms > heard.ms - LOOKS_BACK_MS),
-      { ms: heard.ms, grams: read.grams },
+      { ms: heard.ms, grams: read.grams, unstable: read.unstable },
     ]
+    if (heard.ms - judgedAt < JUDGED_EVERY_MS && heard.ms >= judgedAt) return
+    judgedAt = heard.ms
     judge()
   }
 
