@@ -50,7 +50,18 @@ describe('a winter rest', () => {
 
   it('switches around the middle of the light', () => {
     expect(switching(12, 780)).toEqual({ on: 420, off: 1140 })
-    expect(switching(24, 780)).toEqual({ on: 60, off: 1440 })
+    expect(switching(24, 780)).toEqual({ on: 0, off: 1440 })
+  })
+
+  it('goes over midnight where its middle lies near it, and burns no minute less', () => {
+    expect(switching(12, 1380)).toEqual({ on: 1020, off: 300 })
+    expect(switching(10, 60)).toEqual({ on: 1200, off: 360 })
+    expect(switching(14, 1020)).toEqual({ on: 600, off: 1440 })
+    for (const middle of [0, 60, 720, 1439])
+      for (const hours of [1, 8, 13.5, 23]) {
+        const { on, off } = switching(hours, middle)
+        expect((off - on + 1440) % 1440).toBeCloseTo(hours * 60)
+      }
   })
 })
 

@@ -77,8 +77,13 @@ export function hoursOn({ steps }: DayLengthPlan, day: Day, summerHours: number)
   return steps.filter((step) => step.day <= day).at(-1)?.hours ?? summerHours
 }
 
-/** When the timer switches, minutes of the wall clock since midnight, with the light's middle fixed. */
+const A_DAY = 1440
+
+/** When the timer switches, minutes of the wall clock since midnight, with the light's middle fixed. Light that burns
+ * over midnight goes off before it goes on; light that is always on burns from 0 to 1440. */
 export function switching(hours: number, middleMinute: number): { on: number; off: number } {
+  if (hours >= 24) return { on: 0, off: A_DAY }
   const half = hours * 30
-  return { on: Math.max(0, middleMinute - half), off: Math.min(1440, middleMinute + half) }
+  const onTheClock = (minute: number) => (minute + A_DAY) % A_DAY
+  return { on: onTheClock(middleMinute - half), off: onTheClock(middleMinute + half) || A_DAY }
 }

@@ -28,6 +28,25 @@ const scattered = days.map((day, at) => ({
 }))
 
 describe('a growth curve', () => {
+  it('of thousands of points is where no step falls any further, whatever stood for them in the search', () => {
+    const many = Array.from({ length: 2400 }, (_, at) => {
+      const day = (at * 7919) % 900
+      return { day, value: valueOn(grown, day) * (1 + (((at * 31) % 17) - 8) / 200) }
+    })
+    const fit = fitted('gompertz', many)
+    const rssOf = (curve: Parameters<typeof valueOn>[0]) =>
+      many.reduce((sum, { day, value }) => sum + (value - valueOn(curve, day)) ** 2, 0)
+    expect(fit.rss).toBeCloseTo(rssOf(fit), 6)
+    expect(Math.abs(fit.A - grown.A)).toBeLessThan(4 * fit.se.A)
+    for (const [field, step] of [
+      ['A', 1e-3],
+      ['k', 1e-3],
+      ['t0', 1e-3],
+    ] as const)
+      for (const sign of [1, -1])
+        expect(rssOf({ ...fit, [field]: fit[field] * (1 + sign * step) })).toBeGreaterThan(fit.rss)
+  })
+
   it('agrees with certified values', () => {
     const { A, k, t0, rss, se } = fitted('logistic', RAT42)
     expect(A).toBeCloseTo(72.462237576, 7)

@@ -10,6 +10,8 @@ export interface Point {
 export interface Scaled {
   t: Float64Array
   y: Float64Array
+  /** For how many points each stands. */
+  w: Float64Array
   /** What was taken off and divided by. */
   from: number
   days: number
@@ -23,10 +25,42 @@ export function scaled(points: readonly Point[]): Scaled {
   return {
     t: Float64Array.from(points, ({ day }) => (day - from) / days),
     y: Float64Array.from(points, ({ value }) => value / most),
+    w: new Float64Array(points.length).fill(1),
     from,
     days,
     most,
   }
+}
+
+/** So many points tell where an optimum is; from twice as many on they are taken together for the search. */
+const TOLD_BY = 400
+
+/** Points that lie near each other in time taken together: the optimum of few stands near that of all, from where it is
+ * followed on all of them. */
+function gathered(data: Scaled): Scaled {
+  const n = data.t.length
+  if (n < 2 * TOLD_BY) return data
+  const order = Array.from(data.t, (_, at) => at).sort(
+    (a, b) => (data.t[a] as number) - (data.t[b] as number),
+  )
+  const some = {
+    ...data,
+    t: new Float64Array(TOLD_BY),
+    y: new Float64Array(TOLD_BY),
+    w: new Float64Array(TOLD_BY),
+  }
+  for (const [rank, at] of order.entries()) {
+    const group = Math.floor((rank * TOLD_BY) / n)
+    some.t[group] = (some.t[group] as number) + (data.t[at] as number)
+    some.y[group] = (some.y[group] as number) + (data.y[at] as number)
+    some.w[group] = (some.w[group] as number) + 1
+  }
+  for (let group = 0; group < TOLD_BY; group += 1) {
+    const w = some.w[group] as number
+    some.t[group] = (some.t[group] as number) / w
+    some.y[group] = (some.y[group] as number) / w
+  }
+  return some
 }
 
 /** A curve over scaled days as `A·shape(c − k·t)`. With k and c given the best A follows, so that only two
@@ -38,37 +72,39 @@ interface Trial {
   rss: number
 }
 
-function trial(model: GrowthModel, { t, y }: Scaled, k: number, c: number): Trial {
+function trial(model: GrowthModel, { t, y, w }: Scaled, k: number, c: number): Trial {
   const { at } = SHAPES[model]
   let [gg, gy] = [0, 0]
   for (let i = 0; i < t.length; i += 1) {
     const g = at(c - k * (t[i] as number))
-    gg += g * g
-    gy += g * (y[i] as number)
+    const m = w[i] as number
+    gg += m * g * g
+    gy += m * g * (y[i] as number)
   }
   const A = gg > 0 ? gy / gg : 0
   if (!Number.isFinite(gg)) return { k, c, A: 0, rss: Infinity }
   let rss = 0
   for (let i = 0; i < t.length; i += 1) {
     const rest = (y[i] as number) - A * at(c - k * (t[i] as number))
-    rss += rest * rest
+    rss += (w[i] as number) * rest * rest
   }
   return { k, c, A, rss }
 }
 
 /** Gradient and Gauss–Newton matrix of the projected residuals by k and c. */
-function linearised(model: GrowthModel, { t, y }: Scaled, { k, c, A }: Trial) {
+function linearised(model: GrowthModel, { t, y, w }: Scaled, { k, c, A }: Trial) {
   const { at, slope } = SHAPES[model]
   let [gg, gk, gc, yk, yc] = [0, 0, 0, 0, 0]
   for (let i = 0; i < t.length; i += 1) {
     const z = c - k * (t[i] as number)
     const [g, dc] = [at(z), slope(z)]
+    const m = w[i] as number
     const dk = -dc * (t[i] as number)
-    gg += g * g
-    gk += g * dk
-    gc += g * dc
-    yk += (y[i] as number) * dk
-    yc += (y[i] as number) * dc
+    gg += m * g * g
+    gk += m * g * dk
+    gc += m * g * dc
+    yk += m * (y[i] as number) * dk
+    yc += m * (y[i] as number) * dc
   }
   const [Ak, Ac] = [(yk - 2 * A * gk) / gg, (yc - 2 * A * gc) / gg]
   let [kk, kc, cc, bk, bc] = [0, 0, 0, 0, 0]
@@ -78,11 +114,12 @@ function linearised(model: GrowthModel, { t, y }: Scaled, { k, c, A }: Trial) {
     const rest = (y[i] as number) - A * g
     const jk = Ak * g - A * dc * (t[i] as number)
     const jc = Ac * g + A * dc
-    kk += jk * jk
-    kc += jk * jc
-    cc += jc * jc
-    bk += jk * rest
-    bc += jc * rest
+    const m = w[i] as number
+    kk += m * jk * jk
+    kc += m * jk * jc
+    cc += m * jc * jc
+    bk += m * jk * rest
+    bc += m * jc * rest
   }
   return { kk, kc, cc, bk, bc }
 }
@@ -91,6 +128,7 @@ function linearised(model: GrowthModel, { t, y }: Scaled, { k, c, A }: Trial) {
 const SCOUTS = { steps: 30, arrived: 1e-5 }
 const TO_THE_END = { steps: 400, arrived: 1e-13 }
 const FOLLOWED = 5
+const FOLLOWED_ON_ALL = 2
 
 /** Downhill from a trial: K. Levenberg, 1944; D. Marquardt, 1963. No step is so long that it leaps over a valley.
  * Stops where nothing falls any more, or far outside of every limit. */
@@ -158,12 +196,21 @@ function starts(model: GrowthModel, data: Scaled): Trial[] {
 /** The curve of least squares over all A, k and t0 there are, whether or not they describe growth, and its
  * residual sum of squares. */
 export function leastSquares(model: GrowthModel, data: Scaled): Curve & { rss: number } {
-  const scouts = starts(model, data).map((from) => descended(model, data, from, SCOUTS))
-  const found = scouts
-    .sort((a, b) => a.rss - b.rss)
-    .slice(0, FOLLOWED)
-    .map((from) => descended(model, data, from, TO_THE_END))
-  const { k, c, A, rss } = found.reduce((least, one) => (one.rss < least.rss ? one : least))
+  const some = gathered(data)
+  const best = (trials: readonly Trial[], most: number) =>
+    [...trials].sort((a, b) => a.rss - b.rss).slice(0, most)
+  const scouts = best(
+    starts(model, some).map((from) => descended(model, some, from, SCOUTS)),
+    FOLLOWED,
+  )
+  const followed = scouts.map((from) => descended(model, some, from, TO_THE_END))
+  const ends =
+    some === data
+      ? followed
+      : best(followed, FOLLOWED_ON_ALL).map(({ k, c }) =>
+          descended(model, data, trial(model, data, k, c), TO_THE_END),
+        )
+  const { k, c, A, rss } = ends.reduce((least, one) => (one.rss < least.rss ? one : least))
   const { days, from, most } = data
   return { model, A: A * most, k: k / days, t0: from + (days * c) / k, rss: rss * most * most }
 }
