@@ -8,6 +8,7 @@ import type { Sheet } from '../plans/sheet/sheet.ts'
 import { lifeOn } from '../judging/verdicts/lifeOn.ts'
 import { recordSays } from '../judging/verdicts/recordSays.ts'
 import { residentDay } from '../judging/walk/residentDay.ts'
+import { adviceOn } from '../judging/advice/adviceOn.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
 
@@ -63,14 +64,14 @@ function judge(sheets: ReadonlyMap<string, Sheet>, question: Question): z.input<
     const plan = resolvePlan(sheet, { stage, schools, day: on })
     if (!isPlan(plan)) return refusal(plan)
     const today = residentDay({ day: on, plan, state, readings, hemisphere })
+    const all = recordSays({ day: on, plan, state, today })
     said.set(
       on,
-      recordSays({ day: on, plan, state, today }).map(({ severity, since, what, because }) => ({
-        ...what,
-        severity,
-        ...(since !== undefined && { since }),
-        because,
-      })),
+      all.map((verdict) => {
+        const { severity, since, what, because } = verdict
+        const next = adviceOn(verdict, all, { plan, holds: today.holds })
+        return { ...what, severity, ...(since !== undefined && { since }), because, ...(next && { next }) }
+      }),
     )
   }
   return { on: days.map((on) => ({ day: on, verdicts: said.get(on) ?? [] })) }

@@ -14,6 +14,8 @@ import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { useAnswerOf } from '../api/queries.ts'
+import { isPressing } from '../verdicts/isPressing.ts'
+import { NextStep } from '../verdicts/nextStepLater.ts'
 import Because from '../words/Because.vue'
 import { sayVerdict } from '../words/cell.ts'
 import { sayEntry } from '../words/entry.ts'
@@ -142,11 +144,13 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
             <p class="quiet">
               {{ terms.severity[verdict.severity] }} · {{ site.placeName(residents.homeOf(resident.id)) }}
             </p>
+            <NextStep v-if="isPressing(verdict)" :verdict="verdict" :resident-id="resident.id" />
             <Because
               v-if="verdict.because.length > 0"
               :reasons="verdict.because"
               :label="sayVerdict(verdict, teller)"
               :verdict="verdict"
+              :of="resident.id"
             />
           </li>
           <li v-if="list.length === 0" class="quiet">{{ t('nothing') }}</li>

@@ -13,11 +13,13 @@ const PARTS: Readonly<Record<'backboned' | 'legged' | 'shelled', readonly BodyPa
   shelled: ['shellDiameter', 'length'],
 }
 
+const BACKBONED: readonly SheetGroup[] = ['snake', 'lizard', 'frog', 'salamander', 'fish', 'rodent']
+
 /** What of an animal is measured, that which is measured first in front. */
 export function partsOf(group: SheetGroup): readonly BodyPart[] {
   if (group === 'whipSpider') return ['whipLength', ...PARTS.legged]
-  if (group === 'snail' || group === 'tortoise') return PARTS.shelled
-  return ['snake', 'lizard', 'frog', 'salamander'].includes(group) ? PARTS.backboned : PARTS.legged
+  if (['snail', 'tortoise', 'turtle'].includes(group)) return PARTS.shelled
+  return BACKBONED.includes(group) ? PARTS.backboned : PARTS.legged
 }
 
 function sayWeighed({ grams, confirmed, doubted, context, tub }: Payload<'weighed'>): string {

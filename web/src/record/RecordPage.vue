@@ -18,6 +18,8 @@ import { useToday } from '../time/useToday.ts'
 import { useWalk } from '../walk/useWalk.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
+import { isPressing } from '../verdicts/isPressing.ts'
+import { NextStep } from '../verdicts/nextStepLater.ts'
 import Because from '../words/Because.vue'
 import { sayHold, sayUndone, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
@@ -188,11 +190,13 @@ function showOnWalk(): void {
               · {{ t('since', { date: sayDate(verdict.since, today.day) }) }}</template
             >
           </p>
+          <NextStep v-if="isPressing(verdict)" :verdict="verdict" :resident-id="id" />
           <Because
             v-if="verdict.because.length > 0"
             :reasons="verdict.because"
             :label="sayVerdict(verdict, teller)"
             :verdict="verdict"
+            :of="id"
           />
           <VerdictActions
             v-if="people.mayWrite && hasActions(verdict)"

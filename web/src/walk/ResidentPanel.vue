@@ -12,6 +12,8 @@ import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import type { When } from '../time/useToday.ts'
 import { useToday } from '../time/useToday.ts'
+import { isPressing } from '../verdicts/isPressing.ts'
+import { NextStep } from '../verdicts/nextStepLater.ts'
 import Because from '../words/Because.vue'
 import { dutyName, sayHold, sayMealOf, sayTooLarge, sayVerdict } from '../words/cell.ts'
 import { words } from '../words/en.ts'
@@ -158,11 +160,13 @@ function under(task: Task): string {
     <ul v-if="verdicts.length > 0" class="verdicts">
       <li v-for="(verdict, index) in verdicts" :key="index" class="verdict" :class="verdict.severity">
         <strong>{{ sayVerdict(verdict, teller) }}</strong>
+        <NextStep v-if="isPressing(verdict)" :verdict="verdict" :resident-id="residentId" />
         <Because
           v-if="verdict.because.length > 0"
           :reasons="verdict.because"
           :label="sayVerdict(verdict, teller)"
           :verdict="verdict"
+          :of="residentId"
         />
         <VerdictActions
           v-if="people.mayWrite && hasActions(verdict)"

@@ -1,18 +1,27 @@
 <script setup lang="ts">
 import type { Reason, Verdict } from '@kobrin/core'
 import { computed } from 'vue'
-import { sayAdvice } from './advice.ts'
+import NextStep from '../verdicts/NextStep.vue'
+import { isPressing } from '../verdicts/isPressing.ts'
+import { sayClears } from './advice.ts'
 import { sayReason } from './reasons.ts'
 import { useTeller } from './useTeller.ts'
 
 /** The facts and the rule of a task, a hold or a verdict; of a verdict also what to do next and what clears it. */
-const { reasons, label, verdict } = defineProps<{
+const {
+  reasons,
+  label,
+  verdict,
+  of: residentId,
+} = defineProps<{
   reasons: readonly Reason[]
   label: string
   verdict?: Verdict | undefined
+  /** On whom the verdict is. */
+  of?: string | undefined
 }>()
 const teller = useTeller()
-const advice = computed(() => (verdict ? sayAdvice(verdict) : null))
+const clears = computed(() => (verdict ? sayClears(verdict) : null))
 </script>
 
 <template>
@@ -20,10 +29,12 @@ const advice = computed(() => (verdict ? sayAdvice(verdict) : null))
     <ul :aria-label="label">
       <li v-for="(reason, index) in reasons" :key="index">{{ sayReason(reason, teller) }}</li>
     </ul>
-    <template v-if="advice">
-      <p class="next">{{ advice.next }}</p>
-      <p class="clears">{{ advice.clears }}</p>
-    </template>
+    <NextStep
+      v-if="verdict && residentId !== undefined && !isPressing(verdict)"
+      :verdict="verdict"
+      :resident-id="residentId"
+    />
+    <p v-if="clears" class="clears">{{ clears }}</p>
   </div>
 </template>
 
@@ -41,10 +52,6 @@ ul {
 
 p {
   margin-top: 8px;
-}
-
-.next {
-  font-weight: 600;
 }
 
 .clears {

@@ -4,7 +4,7 @@ import { words } from './en.ts'
 import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, sayMinuteOfDay, sayRange } from './numbers.ts'
 import { spaced } from './spaced.ts'
-import { sayPoint, sayReading, sayReadingBriefly } from './readings.ts'
+import { sayPoint, sayReading } from './readings.ts'
 import { sayAll } from './sayAll.ts'
 import { sayObstacles } from './rest.ts'
 import type { Teller } from './teller.ts'
@@ -165,7 +165,6 @@ export function sayTooLarge({ item, size, unit, has, most, instead }: NonNullabl
 /** A verdict in the little room of a cell: what to do about it stands in the panel. */
 function sayBriefly(verdict: Verdict, teller: Teller): string {
   const { what } = verdict
-  if (what.code === 'reading') return sayReadingBriefly(what)
   return what.code === 'sign' ? what.sign : sayVerdict(verdict, teller)
 }
 

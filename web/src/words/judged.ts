@@ -28,6 +28,7 @@ type Judged = Extract<
       | 'unseen'
       | 'otherPrey'
       | 'outgrows'
+      | 'crowded'
       | 'grewAtMolt'
       | 'longerIntervals'
       | 'firstWeight'
@@ -56,6 +57,7 @@ export function signed(share: number): string {
 
 function sayLosing(what: Extract<Judged, { code: 'losing' }>): string {
   const below = percent(what.belowBest)
+  if (what.explainedBy === 'winterRest') return t('losingInRest', { below })
   if (what.explainedBy !== null)
     return t('losingInFast', { below, explained: sayExplained(what.explainedBy) })
   const { perWeek } = what
@@ -73,6 +75,11 @@ function sayRefusing({ inRow: count, explainedBy }: Extract<Judged, { code: 'ref
 function sayUnseen({ days: count, hidden, gone }: Extract<Judged, { code: 'unseen' }>): string {
   if (gone) return t('notSeenGone', { count })
   return hidden ? t('notSeenAlive', { count }) : t('notSeen', { count })
+}
+
+function sayCrowded({ animals, range, room, by }: Extract<Judged, { code: 'crowded' }>): string {
+  const many = range ? t('aboutSoMany', { low: range[0], high: range[1] }) : String(animals)
+  return by === 'start' ? t('tooFewToStart', { many, room }) : t('crowded', { many, room })
 }
 
 /** The headline of what the record judges. */
@@ -110,6 +117,8 @@ export function sayJudged(what: Judged, today: number): string {
       return what.on === null
         ? t('outgrowsNotBefore', { from: sayDate(what.from, today) })
         : t('outgrows', { on: sayDate(what.on, today) })
+    case 'crowded':
+      return sayCrowded(what)
     case 'grewAtMolt':
       return t('grewAtMolt', { part: terms.part[what.part], percent: signed(what.share) })
     case 'longerIntervals':

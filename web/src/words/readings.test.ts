@@ -1,6 +1,5 @@
-import { SheetGroup } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { sayPoint, sayReading, sayReadingBriefly, sayValue } from './readings.ts'
+import { sayPoint, sayReading, sayValue } from './readings.ts'
 
 const hot = {
   code: 'reading',
@@ -9,7 +8,7 @@ const hot = {
   value: 51.25,
   high: true,
   harms: true,
-  group: 'lizard',
+  inWater: false,
 } as const
 
 describe('a reading in words', () => {
@@ -20,31 +19,10 @@ describe('a reading in words', () => {
     [sayValue('ammonia', 0.25), '0.25 mg/l'],
     [sayPoint({ zone: 'cool end', what: 'humidity' }), 'cool end, humidity'],
     [sayPoint({ zone: 'water', what: 'ph' }), 'pH'],
-    [sayReadingBriefly(hot), '51.25 °C at: basking, so high that it harms'],
-    [
-      sayReadingBriefly({ ...hot, value: 20, high: false, harms: false }),
-      '20 °C at: basking, below what it wants',
-    ],
-    [
-      sayReadingBriefly({ ...hot, what: 'nitrite', value: 1, zone: 'water' }),
-      '1 mg/l, so high that it harms',
-    ],
+    [sayReading(hot), '51.25 °C at: basking, so high that it harms'],
+    [sayReading({ ...hot, value: 20, high: false, harms: false }), '20 °C at: basking, below what it wants'],
+    [sayReading({ ...hot, what: 'nitrite', value: 1, zone: 'water' }), '1 mg/l, so high that it harms'],
   ])('%s', (said, sentence) => {
     expect(said).toBe(sentence)
-  })
-
-  it('says what to do first where it harms, and only there', () => {
-    expect(sayReading(hot)).toContain('never into cold water')
-    expect(sayReading({ ...hot, harms: false })).toBe(sayReadingBriefly({ ...hot, harms: false }))
-  })
-
-  it.each(SheetGroup.options)('never has a %s heated or cooled at once', (group) => {
-    const first = [true, false].map((high) => sayReading({ ...hot, high, group })).join(' ')
-    expect(first).toMatch(/slowly|no more than 2 °C an hour|let it warm/)
-  })
-
-  it('advises no heater to those that die of heat', () => {
-    for (const group of ['frog', 'salamander'] as const)
-      expect(sayReading({ ...hot, high: false, group })).toContain('no heater')
   })
 })

@@ -1,5 +1,5 @@
-import type { Quantity, SheetGroup, Verdict, WaterLimit } from '@kobrin/core'
-import { sayDegrees, sayIn, sayRangeIn } from './measures.ts'
+import type { Quantity, Verdict, WaterLimit } from '@kobrin/core'
+import { sayIn, sayRangeIn } from './measures.ts'
 import { round } from './numbers.ts'
 import { t } from './said.ts'
 
@@ -44,92 +44,12 @@ export function sayWaterLimit(what: Quantity, { want, harmAbove, harmBelow }: Wa
   ].join(', ')
 }
 
-interface First {
-  hot: string
-  cold: string
-}
-
-const REPTILE: First = {
-  hot: t('heatOffLidOr'),
-  cold: t('lookAtHeaterThermostat'),
-}
-const AMPHIBIAN: First = {
-  hot: t('moveItToThe'),
-  cold: t('moveItWhereIt'),
-}
-const INVERTEBRATE: First = {
-  hot: t('heatOffOutOf'),
-  cold: t('moveItWhereItIs'),
-}
-/** Water may change by so much in an hour, °C. */
-const CHANGE = 2
-const AQUATIC: First = {
-  get hot() {
-    return t('heaterAndLampOff', { degrees: sayDegrees(CHANGE) })
-  },
-  get cold() {
-    return t('lookAtHeaterAnd', { degrees: sayDegrees(CHANGE) })
-  },
-}
-
-const FIRST: Readonly<Record<SheetGroup, First>> = {
-  snake: REPTILE,
-  lizard: REPTILE,
-  tortoise: REPTILE,
-  frog: AMPHIBIAN,
-  salamander: AMPHIBIAN,
-  tarantula: INVERTEBRATE,
-  scorpion: INVERTEBRATE,
-  whipSpider: INVERTEBRATE,
-  vinegaroon: INVERTEBRATE,
-  millipede: INVERTEBRATE,
-  mantid: INVERTEBRATE,
-  stickInsect: INVERTEBRATE,
-  cockroach: INVERTEBRATE,
-  beetle: INVERTEBRATE,
-  butterfly: INVERTEBRATE,
-  snail: INVERTEBRATE,
-  ant: INVERTEBRATE,
-  isopod: INVERTEBRATE,
-  springtail: INVERTEBRATE,
-  feeder: INVERTEBRATE,
-  fish: AQUATIC,
-}
-
 type Read = Extract<Verdict['what'], { code: 'reading' }>
 
-/** What to do first about a reading that harms. */
-function sayFirst({ what, high, zone, group }: Read): string {
-  switch (what) {
-    case 'celsius': {
-      if (!group) return high ? t('coolItSlowly') : t('warmItSlowly')
-      const first = zone === 'water' ? AQUATIC : FIRST[group]
-      return high ? first.hot : first.cold
-    }
-    case 'uvIndex':
-      return t('tubeFurtherAwayOr')
-    case 'humidity':
-      return high ? t('moreAirLessWater') : t('dampenADampHide')
-    case 'chlorine':
-      return t('intoConditionedWaterOf')
-    case 'ammonia':
-    case 'nitrite':
-    case 'nitrate':
-      return t('noFoodChangeA')
-    case 'ph':
-      return t('changeALittleWater')
-  }
-}
-
 /** "46 °C at: basking, so high that it harms" */
-export function sayReadingBriefly({ zone, what, value, high, harms }: Read): string {
+export function sayReading({ zone, what, value, high, harms }: Read): string {
   const said = sayValue(what, value)
   const told = what === 'celsius' || what === 'humidity' ? t('readingAt', { value: said, zone }) : said
   if (harms) return high ? t('highThatHarms', { told }) : t('lowThatHarms', { told })
   return high ? t('aboveWanted', { told }) : t('belowWanted', { told })
-}
-
-/** The same, and what to do first. */
-export function sayReading(read: Read): string {
-  return read.harms ? `${sayReadingBriefly(read)}. ${sayFirst(read)}` : sayReadingBriefly(read)
 }

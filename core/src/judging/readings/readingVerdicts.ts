@@ -3,11 +3,15 @@ import type { Plan } from '../../plans/plan/plan.ts'
 import { fromSheet } from '../../plans/plan/source.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
-import { limitsAt } from '../../plans/readings/limits.ts'
+import { limitsAt, WATER_ZONE } from '../../plans/readings/limits.ts'
 import type { LastReading } from '../../facts/readings/readingsState.ts'
 
 /** A reading within what is wanted but for so little is none to speak of, °C. */
 const NEAR = 1
+
+function isInWater(zone: string, { targets }: Plan): boolean {
+  return zone === WATER_ZONE || targets.some((one) => one.zone === zone && one.measures === 'water')
+}
 
 function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): Verdict | null {
   const { zone, what, value, day, by } = reading
@@ -21,7 +25,7 @@ function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): V
   const high = harms ? harmAbove !== null && value >= harmAbove : want !== null && value > want[1]
   return {
     severity: harms ? 'urgent' : 'watch',
-    what: { code: 'reading', zone, what, value, high, harms, group: plan.group ?? null },
+    what: { code: 'reading', zone, what, value, high, harms, inWater: isInWater(zone, plan) },
     because: [
       { fact: 'reading', zone, what, value, day, by },
       { rule: 'limits', zone, what, want: want && [want[0], want[1]], harmAbove, harmBelow },

@@ -6,7 +6,6 @@ import type { EcdysisStage, SkinLeft } from '../../facts/skin/skinState.ts'
 import type { DutyPatch } from '../../plans/plan/duty.ts'
 import type { RestObstacle } from '../winterRest/obstacles.ts'
 import type { Quantity } from '../../facts/readings/quantity.ts'
-import type { SheetGroup } from '../../plans/sheet/group.ts'
 import type { EndedHow } from '../../facts/residents/ended.ts'
 import type { BodyPart } from '../../facts/growth/growthState.ts'
 import type { Reason } from '../reasons/reason.ts'
@@ -58,7 +57,8 @@ export type VerdictWhat =
       high: boolean
       /** Beyond what harms, and not only beyond what is wanted. */
       harms: boolean
-      group: SheetGroup | null
+      /** It was read in water. */
+      inWater: boolean
     }
   | { code: 'sign'; sign: string; first: string | null }
   | { code: 'restUnfit'; obstacles: RestObstacle[] }
@@ -70,6 +70,15 @@ export type VerdictWhat =
   | { code: 'otherPrey'; item: string; from: string; to: string; on: Day }
   /** About, and between; null beyond two years. */
   | { code: 'outgrows'; on: Day | null; from: Day; to: Day | null }
+  /** More of them than their box has room for, as far as they are counted; or fewer than a start of them takes. */
+  | {
+      code: 'crowded'
+      animals: number
+      /** Between these, where they were estimated. */
+      range: [number, number] | null
+      room: number
+      by: 'floor' | 'litres' | 'start'
+    }
   | { code: 'grewAtMolt'; part: BodyPart; share: number }
   /** `share`: by so much from one to the next. */
   | { code: 'longerIntervals'; what: 'shed' | 'molt'; share: number }

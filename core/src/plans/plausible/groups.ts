@@ -36,6 +36,13 @@ export const GROUP_LIMITS: Readonly<Record<SheetGroup, GroupLimits>> = {
     surface: 46,
     meal: 0.2,
   },
+  turtle: {
+    grams: [2, 30_000],
+    mm: { shellDiameter: [18, 700], length: [18, 700] },
+    around: [14, 33],
+    surface: 42,
+    meal: 0.2,
+  },
   frog: { grams: [0.02, 3500], mm: { length: [4, 350] }, around: [6, 31], surface: 36, meal: 0.2 },
   salamander: { grams: [0.01, 2500], mm: { length: [6, 700] }, around: [3, 23], surface: 26, meal: 0.15 },
   tarantula: {
@@ -50,6 +57,19 @@ export const GROUP_LIMITS: Readonly<Record<SheetGroup, GroupLimits>> = {
     around: [14, 32],
     surface: 36,
     meal: 0.5,
+  },
+  spider: {
+    grams: [0.0005, 12],
+    mm: {
+      legSpan: [1, 160],
+      carapaceLength: [0.4, 20],
+      abdomenWidth: [0.3, 25],
+      abdomenLength: [0.4, 35],
+      length: [1, 60],
+    },
+    around: [14, 32],
+    surface: 36,
+    meal: 0.6,
   },
   scorpion: {
     grams: [0.01, 70],
@@ -73,6 +93,13 @@ export const GROUP_LIMITS: Readonly<Record<SheetGroup, GroupLimits>> = {
     meal: 0.4,
   },
   millipede: { grams: [0.002, 130], mm: { length: [2, 400] }, around: [14, 31], surface: 33, meal: 1 },
+  centipede: {
+    grams: [0.01, 60],
+    mm: { length: [8, 400], legSpan: [4, 120] },
+    around: [14, 31],
+    surface: 34,
+    meal: 0.5,
+  },
   mantid: {
     grams: [0.001, 12],
     mm: { length: [2, 190], legSpan: [3, 250] },
@@ -93,7 +120,16 @@ export const GROUP_LIMITS: Readonly<Record<SheetGroup, GroupLimits>> = {
   },
   ant: { grams: [0.000_01, 1.5], mm: { length: [0.8, 55] }, around: [8, 33], surface: 36, meal: 1 },
   isopod: { grams: [0.000_05, 6], mm: { length: [0.4, 65] }, around: [8, 31], surface: 34, meal: 1 },
+  crustacean: {
+    grams: [0.001, 600],
+    mm: { length: [1, 200], carapaceLength: [0.5, 120] },
+    around: [10, 31],
+    surface: 33,
+    meal: 0.5,
+  },
   springtail: { grams: [0.000_001, 0.02], mm: { length: [0.1, 12] }, around: [6, 30], surface: 32, meal: 1 },
+  worm: { grams: [0.0005, 30], mm: { length: [2, 400] }, around: [8, 28], surface: 30, meal: 1 },
   feeder: { grams: [0.000_05, 25], mm: { length: [0.3, 110] }, around: [10, 36], surface: 40, meal: 1 },
+  rodent: { grams: [0.8, 900], mm: { length: [20, 300] }, around: [16, 27], surface: 30, meal: 0.35 },
   fish: { grams: [0.002, 3000], mm: { length: [2, 600] }, around: [6, 31], surface: 32, meal: 0.1 },
 }

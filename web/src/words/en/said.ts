@@ -52,27 +52,6 @@ export default {
   uvIndex: 'UV index',
   neverFromDown: 'never from {harmBelow} down',
   neverFromUp: 'never from {harmAbove} up',
-  heatOffLidOr:
-    'Heat off, lid or vents open, a cool hide and water within reach; never into cold water. Limp or gaping: call the vet now',
-  lookAtHeaterThermostat:
-    'Look at heater, thermostat and fuse; warm it slowly, over hours; no food until it is warm',
-  moveItToThe:
-    'Move it to the coolest room, damp and dark; cool it slowly, never on ice. Limp: call the vet now',
-  moveItWhereIt: 'Move it where it is milder; no heater: let it warm with the room',
-  heatOffOutOf: 'Heat off, out of the sun, a damp cool corner; never into cold water',
-  moveItWhereItIs: 'Move it where it is milder and let it warm with the room; no heat mat under it',
-  heaterAndLampOff:
-    'Heater and lamp off, aerate; cool by no more than {degrees} an hour. Gasping: call the vet now',
-  lookAtHeaterAnd: 'Look at heater and thermometer; warm by no more than {degrees} an hour',
-  coolItSlowly: 'Cool it slowly',
-  warmItSlowly: 'Warm it slowly',
-  tubeFurtherAwayOr: 'Tube further away, or off; shade. Eyes closed or swollen: call the vet now',
-  moreAirLessWater: 'More air, less water',
-  dampenADampHide: 'Dampen; a damp hide',
-  intoConditionedWaterOf: 'Into conditioned water of the same warmth at once; call the vet now',
-  noFoodChangeA:
-    'No food; change a third of the water for conditioned water of the same warmth, and test again in an hour. Gasping or limp: call the vet now',
-  changeALittleWater: 'Change a little water at a time, and test again; never all at once',
   noWinterRestIs: 'no winter rest is planned for it: too young for one, or the side chosen here is none',
   itWeighsAndBelow: 'it weighs {grams}, and below {grams2} none should rest',
   bodyConditionOnNothing: 'body condition {score} on {date}: nothing to live on',
