@@ -17,6 +17,7 @@ import { useResidents } from '../residents/useResidents.ts'
 import { call } from '../api/call.ts'
 import { useSending } from '../api/queries.ts'
 import { sayGrams } from '../words/measures.ts'
+import { sayRange } from '../words/numbers.ts'
 import { t } from './words.ts'
 import { sayCadence } from '../words/cadence.ts'
 
@@ -94,16 +95,22 @@ function acceptFeeding(): void {
   void send(what.value)
 }
 
+function proposed(patch: Proposal['propose'][number]): string {
+  if ('drop' in patch) return t('leftOut', { duty: patch.id })
+  if (patch.cadence) return sayCadence(patch.cadence)
+  if (patch.foods) return t('onlyFoods', { foods: patch.foods.map(({ item }) => item).join(', ') })
+  const { amount } = patch
+  if (amount?.by === 'portion') return t('aboutG', { grams: sayGrams(Math.round(amount.grams * 10) / 10) })
+  if (amount?.by === 'massShare') return t('ofItsWeight', { share: sayRange(percents(amount.share)) })
+  return amount ? t('piecesEach', { count: sayRange(amount.count) }) : ''
+}
+
+function percents([low, high]: readonly [number, number]): [number, number] {
+  return [Math.round(low * 1000) / 10, Math.round(high * 1000) / 10]
+}
+
 function proposal(): string {
-  if (what.value.code !== 'condition') return ''
-  return what.value.propose
-    .map((patch) => {
-      if ('drop' in patch) return ''
-      const portion =
-        patch.amount?.by === 'portion' ? t('aboutG', { grams: sayGrams(Math.round(patch.amount.grams)) }) : ''
-      return patch.cadence ? sayCadence(patch.cadence) : portion
-    })
-    .join('; ')
+  return what.value.code === 'condition' ? what.value.propose.map(proposed).join('; ') : ''
 }
 </script>
 
@@ -139,7 +146,7 @@ function proposal(): string {
     >
       {{ t('confirm', { name: what.name }) }}
     </Button>
-    <template v-else-if="what.code === 'condition'">
+    <template v-else-if="what.code === 'condition' && what.propose.length > 0">
       <p>{{ t('proposed', { proposal: proposal() }) }}</p>
       <Button
         v-if="may(people.role, 'signPlans')"

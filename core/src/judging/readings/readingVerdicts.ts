@@ -4,10 +4,14 @@ import { fromSheet } from '../../plans/plan/source.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { limitsAt, WATER_ZONE } from '../../plans/readings/limits.ts'
+import type { Quantity } from '../../facts/readings/quantity.ts'
 import type { LastReading } from '../../facts/readings/readingsState.ts'
 
 /** A reading within what is wanted but for so little is none to speak of, °C. */
 const NEAR = 1
+
+/** What harms over days and not within the hour. */
+const SLOWLY: readonly Quantity[] = ['humidity', 'uvIndex', 'nitrate']
 
 function isInWater(zone: string, { targets }: Plan): boolean {
   return zone === WATER_ZONE || targets.some((one) => one.zone === zone && one.measures === 'water')
@@ -24,7 +28,7 @@ function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): V
   if (!harms && !outside) return null
   const high = harms ? harmAbove !== null && value >= harmAbove : want !== null && value > want[1]
   return {
-    severity: harms ? 'urgent' : 'watch',
+    severity: harms ? (SLOWLY.includes(what) ? 'act' : 'urgent') : 'watch',
     what: { code: 'reading', zone, what, value, high, harms, inWater: isInWater(zone, plan) },
     because: [
       { fact: 'reading', zone, what, value, day, by },

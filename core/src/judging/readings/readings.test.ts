@@ -6,7 +6,7 @@ import { isPlan, resolvePlan } from '../../plans/plan/resolvePlan.ts'
 import { Sheet } from '../../plans/sheet/sheet.ts'
 import { correction, entryOn, FIRST_DAY, retraction, told } from '../../testing/histories.ts'
 import { residentDay } from '../walk/residentDay.ts'
-import { pointsOf } from '../../plans/readings/limits.ts'
+import { limitsAt, pointsOf } from '../../plans/readings/limits.ts'
 
 const sheet = Sheet.parse({
   id: 'testling',
@@ -74,7 +74,7 @@ describe('a reading held against its zone', () => {
     ['air a little cool', read('cool end', 'celsius', 17), [['watch', false]]],
     ['damp air', read('cool end', 'humidity', 70), [['watch', true]]],
     ['ultraviolet as wanted', read('where it basks', 'uvIndex', 3), []],
-    ['ultraviolet that burns', read('where it basks', 'uvIndex', 6), [['urgent', true]]],
+    ['ultraviolet that burns', read('where it basks', 'uvIndex', 6), [['act', true]]],
     ['weak ultraviolet', read('where it basks', 'uvIndex', 0.5), [['watch', false]]],
     ['clean water', read('water', 'ammonia', 0), []],
     ['water that poisons', read('water', 'ammonia', 0.5), [['urgent', true]]],
@@ -96,7 +96,7 @@ describe('a reading held against its zone', () => {
       { rule: 'limits', want: [19, 27], harmAbove: 35, harmBelow: 15 },
       { source: { from: 'sheet' } },
     ])
-    expect(hot?.what).toMatchObject({ code: 'reading', harms: true, group: 'lizard' })
+    expect(hot?.what).toMatchObject({ code: 'reading', harms: true, inWater: false })
   })
 
   it('is urgent until a better one is read, or it is taken back or put right', () => {
@@ -105,6 +105,42 @@ describe('a reading held against its zone', () => {
     expect(verdicts([hot, retraction(hot)])).toEqual([])
     expect(verdicts([hot, correction(hot, { zone: 'cool end', what: 'celsius', value: 26 })])).toEqual([])
     expect(verdicts([hot, read('basking', 'celsius', 40, 1)])).toEqual([['urgent', true]])
+  })
+
+  it('of water is judged wherever something lives in water, whether or not the sheet says limits', () => {
+    const toad = {
+      ...plan,
+      targets: [{ zone: 'pool', measures: 'water' as const, celsius: [17, 23] as [number, number] }],
+    }
+    const { water: _unsaid, ...dry } = toad
+    const of = (under: typeof dry, value: number) =>
+      limitsAt({ zone: 'water', what: 'ammonia' }, under, [])?.harmAbove !== undefined &&
+      value >= (limitsAt({ zone: 'water', what: 'ammonia' }, under, [])?.harmAbove ?? Infinity)
+    expect(of(dry, 1)).toBe(true)
+    expect(of(dry, 0.1)).toBe(false)
+    expect(limitsAt({ zone: 'water', what: 'ammonia' }, { ...dry, targets: [] }, [])).toBeNull()
+  })
+
+  it('of humidity harms beyond what its sheet says, over days and not at once', () => {
+    const targets = [{ zone: 'air', measures: 'air' as const, humidityHarms: [40, 95] as [number, number] }]
+    const says = (value: number) =>
+      residentDay({
+        day: FIRST_DAY,
+        plan: { ...plan, targets },
+        state: told([]),
+        readings: replay('place', [read('air', 'humidity', value)]).readings ?? {},
+      }).verdicts.map(({ severity }) => severity)
+    expect([says(38), says(60), says(97)]).toEqual([['act'], [], ['act']])
+  })
+
+  it('of ultraviolet harms the young sooner', () => {
+    const harms = (young: boolean) =>
+      limitsAt(
+        { zone: 'where it basks', what: 'uvIndex' },
+        { ...plan, ...(young && { next: { stage: 'adult', name: 'Adult', until: {} } }) },
+        [],
+      )?.harmAbove
+    expect([harms(false), harms(true)]).toEqual([6, 4.5])
   })
 
   it('in a rest is held against the climate of the rest', () => {
@@ -130,17 +166,21 @@ describe('the walk', () => {
       .map(({ duty, status }) => [duty.reads?.what, duty.reads?.zone, status])
 
   it('asks for what the sheet wants read, as often as it says, and for no more', () => {
-    const all = ['celsius', 'uvIndex', 'ammonia', 'ph'] as const
+    const all = ['celsius', 'celsius', 'humidity', 'uvIndex', 'ammonia', 'ph'] as const
     expect(asked([], 0).map(([what]) => what)).toEqual([...all])
     const readings = [
+      read('cool end', 'celsius', 25),
+      read('cool end', 'humidity', 40),
       read('basking', 'celsius', 40),
       read('where it basks', 'uvIndex', 3),
       read('water', 'ammonia', 0),
       read('water', 'ph', 7),
     ]
-    expect(asked(readings, 0).map(([, , status]) => status)).toEqual(Array(4).fill('done'))
+    expect(asked(readings, 0).map(([, , status]) => status)).toEqual(Array(6).fill('done'))
     expect(asked(readings, 5).filter(([, , status]) => status === 'due')).toEqual([])
     expect(asked(readings, 7).map(([what]) => what)).toEqual(['celsius', 'ammonia', 'ph'])
+    // What has limits is read, however seldom, where the sheet does not say how often.
+    expect(asked(readings, 28).filter(([, zone]) => zone === 'cool end')).toHaveLength(2)
   })
 
   it('asks for the climate of a rest while it rests, and for no other', () => {
@@ -160,8 +200,10 @@ describe('the walk', () => {
       { zone: 'cool end', what: 'celsius' },
       { zone: 'cool end', what: 'humidity' },
       { zone: 'where it basks', what: 'uvIndex' },
-      { zone: 'water', what: 'ammonia' },
-      { zone: 'water', what: 'ph' },
+      ...(['ammonia', 'nitrite', 'nitrate', 'ph', 'chlorine'] as const).map((what) => ({
+        zone: 'water',
+        what,
+      })),
     ])
     expect(pointsOf(plan, ['winterRest'])[0]).toEqual({ zone: 'winter rest', what: 'celsius' })
   })

@@ -1,4 +1,4 @@
-import { conditionAdvice } from '../condition/conditionAdvice.ts'
+import { conditionAdvice, FAT, THIN } from '../condition/conditionAdvice.ts'
 import { otherPrey } from '../feeding/otherPrey.ts'
 import { outgrows } from '../boxFit/outgrows.ts'
 import { grewAtMolt, longerIntervals } from '../skin/skinCourse.ts'
@@ -38,6 +38,9 @@ function nextStage({ day, plan, state, about = {} }: DecisionEvidence): Verdict[
   ]
 }
 
+/** From here down it is for the vet, and not for the feeding alone. */
+const STARVED = 1.5
+
 /** Whether the feeding was already changed after the score was taken. */
 function isAnswered(since: number, { plan }: DecisionEvidence): boolean {
   return plan.duties.some(
@@ -49,14 +52,14 @@ function condition(evidence: DecisionEvidence): Verdict[] {
   const { day, plan, state } = evidence
   const scored = state.health.condition
   if (!scored || day - scored.day > plan.standing.scoreDays || isAnswered(scored.day, evidence)) return []
-  const propose = conditionAdvice(scored.score, plan)
-  if (propose.length === 0) return []
   const { score, by, day: on } = scored
+  if (score > THIN && score < FAT) return []
+  const propose = conditionAdvice(score, plan)
   const earlier = state.health.scores?.findLast((one) => one.day < on)
   const before = earlier && earlier.score !== score ? earlier.score : null
   return [
     {
-      severity: 'watch',
+      severity: score <= STARVED ? 'act' : 'watch',
       what: { code: 'condition', score, before, propose },
       because: [
         { fact: 'condition', score, by, day: on },

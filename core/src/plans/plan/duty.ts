@@ -75,6 +75,8 @@ export const Food = z.strictObject({
   weeklyCap: z.optional(z.int().check(z.positive())),
   /** Days that must pass before the same item again. */
   minGapDays: z.optional(z.int().check(z.positive())),
+  /** It fattens: what is taken out first of a body that is too fat. */
+  rich: z.optional(z.boolean()),
   thawDays: z.optional(z.int().check(z.minimum(0), z.maximum(3))),
   gutLoadDays: z.optional(z.int().check(z.minimum(0), z.maximum(3))),
 })
@@ -112,6 +114,8 @@ const fields = {
   reads: z.optional(z.strictObject({ zone: z.string(), what: Quantity, during: z.optional(HoldKind) })),
   /** Holds this duty does not yield to, although they usually stop its kind. */
   despite: z.optional(z.array(HoldKind).check(z.maxLength(20))),
+  /** Greens, leaves, the floor it eats: never less of it because somebody is fat, nor more because somebody is thin. */
+  staple: z.optional(z.boolean()),
   /** What it does to the animal: a hold may keep that from it, whatever the duty's kind. */
   effects: z.optional(z.array(Effect).check(z.maxLength(5))),
   /** How often while a resident is held so, instead of the usual. */

@@ -1,9 +1,10 @@
-import type { Plan } from '../plan/plan.ts'
+import type { Plan, PlanTarget } from '../plan/plan.ts'
 import type { HoldKind } from '../../facts/holds/holdKind.ts'
 import type { ZoneTarget } from '../sheet/climate.ts'
 import { roomLimits, zonesNow } from '../sheet/climate.ts'
 import type { Quantity } from '../../facts/readings/quantity.ts'
 import type { Point } from '../../facts/readings/readingsState.ts'
+import type { Water } from './water.ts'
 import { WATER_QUANTITIES } from './water.ts'
 
 /** What a reading is held against; null where nothing is said. */
@@ -37,12 +38,53 @@ function ofZone(zone: string, plan: Plan, holds: readonly HoldKind[]): Limits | 
   }
 }
 
-/** An index from half as much again as is wanted burns eyes and skin, and from 4 up those of any shy animal. */
+/** An index from half as much again as is wanted burns eyes and skin; where so little is wanted that half as much again
+ * would still be shade, from 3 up. */
 const UV_HARMS = 1.5
-const UV_HARMS_FROM = 4
+const UV_HARMS_FROM = 3
+/** Of the young and of the pale half of that harms already. */
+const TENDER = 0.75
 
-function onlyWanted(want: readonly [number, number] | undefined): Limits | null {
-  return want ? { want, harmAbove: null, harmBelow: null } : null
+function ofUltraviolet({ light, next }: Plan): Limits | null {
+  const uvb = light?.uvb
+  if (!uvb?.index) return null
+  const harms = uvb.harmAbove ?? Math.max(uvb.index[1] * UV_HARMS, UV_HARMS_FROM)
+  const harmAbove = next ? Math.max(uvb.index[1], harms * TENDER) : harms
+  return { want: uvb.index, harmAbove, harmBelow: null }
+}
+
+function ofHumidity(target: PlanTarget | undefined): Limits | null {
+  if (!target) return null
+  const { humidity, humidityHarms } = target
+  if (!humidity && !humidityHarms) return null
+  return {
+    want: humidity ?? null,
+    harmAbove: humidityHarms?.[1] ?? null,
+    harmBelow: humidityHarms?.[0] ?? null,
+  }
+}
+
+/** What water does to what breathes in it, where its sheet says nothing of its own, mg/l and pH: ammonia and nitrite
+ * from a fraction of a milligram, chlorine at once. The wants are what a tank that works shows. After Wright & Whitaker,
+ * Amphibian Medicine and Captive Husbandry, 2001, and Noga, Fish Disease, 2010, the lower of both. */
+const ANY_WATER: Readonly<Required<Water>> = {
+  ammonia: { want: [0, 0.1], harmAbove: 0.25 },
+  nitrite: { want: [0, 0.1], harmAbove: 0.5 },
+  nitrate: { want: [0, 40], harmAbove: 100 },
+  ph: { want: [6.5, 8], harmBelow: 5.5, harmAbove: 9 },
+  chlorine: { want: [0, 0], harmAbove: 0.05 },
+}
+
+/** Whether something lives in water, or is in it at this stage. */
+export function livesInWater({ water, targets }: Pick<Plan, 'water' | 'targets'>): boolean {
+  return water !== undefined || targets.some(({ measures }) => measures === 'water')
+}
+
+function ofWater(what: keyof Water, plan: Plan): Limits | null {
+  const limit = plan.water?.[what] ?? (livesInWater(plan) ? ANY_WATER[what] : undefined)
+  if (!limit) return null
+  const { want, harmAbove = null, harmBelow = null } = limit
+  return { want, harmAbove, harmBelow }
 }
 
 /** What a plan says of a quantity at a zone: what is wanted there by day or by night, and what harms. */
@@ -51,17 +93,11 @@ export function limitsAt({ zone, what }: Point, plan: Plan, holds: readonly Hold
     case 'celsius':
       return ofZone(zone, plan, holds)
     case 'humidity':
-      return onlyWanted(zonesNow(plan.targets, holds).find((one) => one.zone === zone)?.humidity)
-    case 'uvIndex': {
-      const want = plan.light?.uvb?.index
-      return want ? { want, harmAbove: Math.max(want[1] * UV_HARMS, UV_HARMS_FROM), harmBelow: null } : null
-    }
-    default: {
-      const limit = plan.water?.[what]
-      if (!limit) return null
-      const { want, harmAbove = null, harmBelow = null } = limit
-      return { want, harmAbove, harmBelow }
-    }
+      return ofHumidity(zonesNow(plan.targets, holds).find((one) => one.zone === zone))
+    case 'uvIndex':
+      return ofUltraviolet(plan)
+    default:
+      return ofWater(what, plan)
   }
 }
 
@@ -75,17 +111,15 @@ export function isReadNow({ zone, what }: Point, now: readonly ZoneTarget[]): bo
 /** Every point a plan says something of. */
 export function pointsOf(plan: Plan, holds: readonly HoldKind[] = []): Point[] {
   const zones = zonesNow(plan.targets, holds).flatMap(
-    ({ zone, celsius, ceilingCelsius, humidity }): Point[] => [
+    ({ zone, celsius, ceilingCelsius, humidity, humidityHarms }): Point[] => [
       ...(celsius !== undefined || ceilingCelsius !== undefined
         ? [{ zone, what: 'celsius' as Quantity }]
         : []),
-      ...(humidity ? [{ zone, what: 'humidity' as Quantity }] : []),
+      ...(humidity || humidityHarms ? [{ zone, what: 'humidity' as Quantity }] : []),
     ],
   )
   const uv: Point[] = plan.light?.uvb?.index ? [{ zone: BASKING_ZONE, what: 'uvIndex' }] : []
-  const water = WATER_QUANTITIES.filter((what) => plan.water?.[what]).map((what) => ({
-    zone: WATER_ZONE,
-    what,
-  }))
+  const tested = WATER_QUANTITIES.filter((what) => ofWater(what, plan) !== null)
+  const water = tested.map((what) => ({ zone: WATER_ZONE, what }))
   return [...zones, ...uv, ...water]
 }

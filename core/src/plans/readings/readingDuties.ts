@@ -3,8 +3,7 @@ import type { PlanTarget } from '../plan/plan.ts'
 import type { Source } from '../plan/source.ts'
 import type { Light } from '../sheet/housing.ts'
 import type { Sheet } from '../sheet/sheet.ts'
-import { BASKING_ZONE, WATER_ZONE } from './limits.ts'
-import type { Water } from './water.ts'
+import { BASKING_ZONE, livesInWater, WATER_ZONE } from './limits.ts'
 import { WATER_QUANTITIES } from './water.ts'
 
 /** A duty to read one quantity at one zone. */
@@ -21,8 +20,22 @@ function readingDuty(reads: NonNullable<Duty['reads']>, days: number, source: So
   }
 }
 
-/** Days from one reading of the climate of a rest to the next, where the sheet does not say. */
+/** Days from one reading to the next where the sheet does not say: of the climate of a rest, of a zone that has limits,
+ * of the light where it basks, of water that something lives in. */
 const WHILE_RESTING = 3
+const OF_A_ZONE = 28
+const OF_LIGHT = 180
+const OF_WATER = 7
+
+const SOONEST = ['ammonia', 'nitrite'] as const
+
+function hasWarmth({ celsius, nightCelsius, ceilingCelsius, neverBelowCelsius }: PlanTarget): boolean {
+  return [celsius, nightCelsius, ceilingCelsius, neverBelowCelsius].some((one) => one !== undefined)
+}
+
+function hasDamp({ humidity, humidityHarms }: PlanTarget): boolean {
+  return humidity !== undefined || humidityHarms !== undefined
+}
 
 interface Read {
   targets: readonly PlanTarget[]
@@ -37,28 +50,31 @@ export function readingDuties(
   { water, waterEvery }: Pick<Sheet, 'water' | 'waterEvery'>,
   source: Source,
 ): Duty[] {
-  const zones = targets.flatMap(({ zone, readEvery, humidity, during, source: from = source }) => {
-    const days = readEvery ?? (during === undefined ? undefined : WHILE_RESTING)
-    if (days === undefined) return []
+  const zones = targets.flatMap((target) => {
+    const { zone, during, source: from = source } = target
+    const days = target.readEvery ?? (during === undefined ? OF_A_ZONE : WHILE_RESTING)
     const rests = during === undefined ? {} : { during }
     return [
-      readingDuty({ zone, what: 'celsius', ...rests }, days, from),
-      ...(humidity ? [readingDuty({ zone, what: 'humidity', ...rests }, days, from)] : []),
+      ...(hasWarmth(target) ? [readingDuty({ zone, what: 'celsius', ...rests }, days, from)] : []),
+      ...(hasDamp(target) ? [readingDuty({ zone, what: 'humidity', ...rests }, days, from)] : []),
     ]
   })
-  const { readEvery } = light.uvb ?? {}
-  const uv =
-    readEvery === undefined
-      ? []
-      : [
-          {
-            ...readingDuty({ zone: BASKING_ZONE, what: 'uvIndex' }, readEvery, sources['uvb'] ?? source),
-            effects: ['lighting' as const],
-          },
-        ]
-  const tested = (wanted: Water, days: number) =>
-    WATER_QUANTITIES.filter((what) => wanted[what]).map((what) =>
-      readingDuty({ zone: WATER_ZONE, what }, days, source),
-    )
-  return [...zones, ...uv, ...(water && waterEvery !== undefined ? tested(water, waterEvery) : [])]
+  const { uvb } = light
+  const uv = uvb?.index
+    ? [
+        {
+          ...readingDuty(
+            { zone: BASKING_ZONE, what: 'uvIndex' },
+            uvb.readEvery ?? OF_LIGHT,
+            sources['uvb'] ?? source,
+          ),
+          effects: ['lighting' as const],
+        },
+      ]
+    : []
+  const livesIn = livesInWater({ targets: [...targets], ...(water && { water }) })
+  // Of water without limits of its own what poisons soonest is asked for.
+  const tested = water ? WATER_QUANTITIES.filter((what) => water[what]) : SOONEST
+  const tests = tested.map((what) => readingDuty({ zone: WATER_ZONE, what }, waterEvery ?? OF_WATER, source))
+  return [...zones, ...uv, ...(livesIn ? tests : [])]
 }

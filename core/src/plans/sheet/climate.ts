@@ -21,6 +21,8 @@ export const ZoneTarget = z.strictObject({
   ceilingCelsius: z.optional(z.number()),
   /** Below this it is harmed. */
   neverBelowCelsius: z.optional(z.number()),
+  /** Below the first it dries out, above the second it rots or drowns in its own air, % relative humidity. */
+  humidityHarms: z.optional(z.tuple([z.number().check(z.minimum(0)), z.number().check(z.maximum(101))])),
   /** Days from one reading to the next that the walk asks for. */
   readEvery: z.optional(z.number().check(z.positive())),
   /** Only while a resident is held so; then the other zones do not count. */

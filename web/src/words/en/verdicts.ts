@@ -22,4 +22,8 @@ export default {
   theFactsReachedThe: 'The facts reached the end of the stage.',
   nextStageConfirmed: '{name}: next stage confirmed',
   aboutG: 'about {grams}',
+  leftOut: 'without {duty}',
+  onlyFoods: 'only {foods}',
+  ofItsWeight: '{share} % of its weight',
+  piecesEach: '{count} each time',
 } as const
