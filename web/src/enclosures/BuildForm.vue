@@ -156,6 +156,10 @@ async function keep(): Promise<void> {
         />
         <OptionalMm v-model="lamp.lengthMm" :label="t('length')" />
         <OptionalMm v-model="lamp.distanceMm" :label="t('toTheBack')" />
+        <template v-if="lamp.what === 'basking'">
+          <TickField v-model="lamp.guard" :label="t('guard')" />
+          <TickField v-model="lamp.thermostat" :label="t('thermostat')" />
+        </template>
         <Button severity="secondary" @click="lamp.fittedOn = today.day">{{ t('newToday') }}</Button>
         <Button severity="secondary" @click="build.lamps.splice(index, 1)">
           {{ t('takeOut3', { lamp: care.lamp[lamp.what] }) }}

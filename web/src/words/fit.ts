@@ -120,6 +120,16 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     what: t('withoutAThermostat', { what: what ?? t('aHeater') }),
     mend: t('aThermostatWithIts'),
   }),
+  noGuard: () => ({ what: t('lampWithoutGuard'), mend: t('aGuardItCannot') }),
+  lampUnsaid: () => ({ what: t('lampUnsaid'), mend: t('lookAndWriteDown') }),
+  matUnderFloor: ({ has, needs, what }) => ({
+    what: t('matUnderFloor', { what: what ?? t('aHeater'), has: sayMm(has) }),
+    mend: t('heatFromAbove', { needs: sayMm(needs) }),
+  }),
+  coolRoom: ({ needs, has }) => ({
+    what: t('coolRoom', { needs: sayIn(needs, '°C'), has: sayIn(has, '°C') }),
+    mend: t('aWarmerRoomFirst'),
+  }),
   noHeat: ({ needs, has }) => ({
     what: t('noHeaterCWanted', { needs: sayIn(needs, '°C'), has: sayIn(has, '°C') }),
     mend: t('aHeaterOnA'),

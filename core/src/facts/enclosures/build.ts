@@ -22,6 +22,9 @@ export const Lamp = z.strictObject({
   lengthMm: z.optional(mm),
   /** From the lamp to the back of the animal where it basks. */
   distanceMm: z.optional(mm),
+  /** Of a lamp that warms: a cage around it, and a thermostat or dimmer that turns it down. */
+  guard: z.optional(z.boolean()),
+  thermostat: z.optional(z.boolean()),
   fittedOn: z.optional(Day),
 })
 export const Part = z.strictObject({

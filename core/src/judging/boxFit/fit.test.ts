@@ -133,6 +133,35 @@ describe('light, heat and furniture', () => {
     ])
   })
 
+  it('wants a guard and a thermostat on a lamp that warms, and no mat under a deep floor', () => {
+    const hot = (lamp: object) => codes(of({ build: { lamps: [{ what: 'basking', ...lamp }] } }))
+    expect(hot({ guard: false, thermostat: false })).toEqual(['noGuard', 'noThermostat'])
+    expect(hot({ guard: true, thermostat: true })).toEqual([])
+    expect(fit(of({ build: { lamps: [{ what: 'basking' }] } }))).toMatchObject([
+      { code: 'lampUnsaid', severity: 'info' },
+    ])
+    const mat = (mm: number) => ({
+      layers: [{ material: 'topsoil', mm }],
+      heaters: [{ what: 'Heat mat', thermostat: true }],
+    })
+    expect(codes(of({ build: mat(80) }))).toEqual(['matUnderFloor'])
+    expect(codes(of({ build: mat(20) }))).toEqual([])
+  })
+
+  it('advises a heater from two degrees on, and to nobody whose ceiling is near', () => {
+    const at = (low: number, ceilingCelsius: number, roomCelsius: [number, number]) =>
+      codes(
+        of({
+          targets: [{ zone: 'air', measures: 'air', celsius: [low, low + 3], ceilingCelsius }],
+          roomCelsius,
+        }),
+      )
+    expect(at(24, 32, [20, 21])).toEqual(['noHeat'])
+    expect(at(24, 32, [22, 23])).toEqual(['coolRoom'])
+    expect(at(24, 28, [20, 25.5])).toEqual([])
+    expect(at(27, 29, [20, 25])).toEqual(['coolRoom'])
+  })
+
   it('holds the room against warmth and ceiling', () => {
     const targets = [{ zone: 'warm', celsius: [30, 32] as [number, number], ceilingCelsius: 35 }]
     expect(codes(of({ targets, roomCelsius: [20, 26] }))).toEqual(['noHeat'])
@@ -144,7 +173,7 @@ describe('light, heat and furniture', () => {
       { zone: 'basking', measures: 'surface', celsius: [32, 36], ceilingCelsius: 42 },
       { zone: 'cool end', measures: 'air', celsius: [20, 25], nightCelsius: [15, 20], ceilingCelsius: 33 },
     ]
-    const build = { lamps: [{ what: 'basking' }] }
+    const build = { lamps: [{ what: 'basking', guard: true, thermostat: true }] }
     expect(codes(of({ targets, build, roomCelsius: [18, 41] }))).toEqual(['roomTooWarm'])
     expect(codes(of({ targets, build, roomCelsius: [18, 32] }))).toEqual([])
   })
@@ -157,7 +186,7 @@ describe('light, heat and furniture', () => {
     const [night] = fit(of({ targets, roomCelsius: [16, 24] }))
     expect(night).toMatchObject({ code: 'noHeat', needs: 18, has: 16 })
     const [byDay] = fit(of({ targets, roomCelsius: [18, 20] }))
-    expect(byDay).toMatchObject({ code: 'noHeat', needs: 21, has: 20 })
+    expect(byDay).toMatchObject({ code: 'coolRoom', severity: 'watch', needs: 21, has: 20 })
   })
 
   it('never wants a heater for one that loves the cool, but no frost either', () => {

@@ -1,3 +1,4 @@
+import { floorDepthMm } from '../../facts/enclosures/box.ts'
 import type { Build } from '../../facts/enclosures/build.ts'
 import { roomLimits, zonesNow } from '../../plans/sheet/climate.ts'
 import type { ZoneTarget } from '../../plans/sheet/climate.ts'
@@ -49,6 +50,22 @@ function lacking(
   return byNight > coldest ? { needs: byNight, has: coldest } : null
 }
 
+/** Less than that is made up by another shelf or a warmer room, °C. */
+const WORTH_A_HEATER = 2
+/** Where the room comes so near to what harms, a heater that sticks kills within the hour, °C. */
+const NEAR_ITS_CEILING = 4
+/** And where so little lies between what is wanted and what harms, it need not even stick, °C. */
+const NARROW = 3
+
+/** A heater where so much is missing that nothing milder makes it up, and where it cannot do worse. */
+function warmthFor(lack: { needs: number; has: number }, ceiling: number | null, warmest: number): Finding {
+  const isFar = lack.needs - lack.has >= WORTH_A_HEATER
+  const isSafe = ceiling === null || (ceiling - warmest >= NEAR_ITS_CEILING && ceiling - lack.needs >= NARROW)
+  return isFar && isSafe
+    ? { code: 'noHeat', severity: 'act', ...lack }
+    : { code: 'coolRoom', severity: 'watch', ...lack }
+}
+
 /** The room against the climate that is wanted: day against day, night against night, and what harms. */
 function climate({ targets = [], coolLoving = false, holds, build, roomCelsius }: FitInput): Finding[] {
   if (!roomCelsius) return []
@@ -62,17 +79,38 @@ function climate({ targets = [], coolLoving = false, holds, build, roomCelsius }
       findings.push({ code: 'roomTooCold', severity: 'act', needs: neverBelow, has: coldest })
   } else if (!warmed) {
     const lack = lacking(now, neverBelow, roomCelsius)
-    if (lack) findings.push({ code: 'noHeat', severity: 'act', ...lack })
+    if (lack) findings.push(warmthFor(lack, ceiling, warmest))
   }
   if (ceiling !== null && warmest >= ceiling)
     findings.push({ code: 'roomTooWarm', severity: 'act', needs: ceiling, has: warmest })
   return findings
 }
 
+const MAT = /\bmats?\b/i
+/** Under a deeper floor a mat does not warm what lies on top, and burns what digs down to it, mm. */
+const DEEP_FOR_A_MAT = 30
+
 function heaters({ build }: FitInput): Finding[] {
-  return build.heaters
-    .filter(({ thermostat }) => !thermostat)
-    .map(({ what }) => ({ code: 'noThermostat', severity: 'act', what }))
+  const depth = floorDepthMm(build) ?? 0
+  return build.heaters.flatMap(({ what, thermostat }): Finding[] => [
+    ...(thermostat ? [] : [{ code: 'noThermostat', severity: 'act', what } as const]),
+    ...(MAT.test(what) && depth > DEEP_FOR_A_MAT
+      ? [{ code: 'matUnderFloor', severity: 'act', what, needs: DEEP_FOR_A_MAT, has: depth } as const]
+      : []),
+  ])
+}
+
+/** Lamps that warm burn what climbs to them, and stick like any heater. */
+function lamps({ build }: FitInput): Finding[] {
+  return build.lamps
+    .filter(({ what }) => what === 'basking')
+    .flatMap(({ guard, thermostat }): Finding[] => [
+      ...(guard === false ? [{ code: 'noGuard', severity: 'act' } as const] : []),
+      ...(thermostat === false ? [{ code: 'noThermostat', severity: 'act' } as const] : []),
+      ...(guard === undefined || thermostat === undefined
+        ? [{ code: 'lampUnsaid', severity: 'info' } as const]
+        : []),
+    ])
 }
 
 function wear({ build, day }: FitInput): Finding[] {
@@ -86,5 +124,5 @@ function wear({ build, day }: FitInput): Finding[] {
 
 /** Furniture, locks, heat and what is broken. */
 export function fittings(input: FitInput): Finding[] {
-  return [...missing(input), ...heaters(input), ...climate(input), ...wear(input)]
+  return [...missing(input), ...heaters(input), ...lamps(input), ...climate(input), ...wear(input)]
 }

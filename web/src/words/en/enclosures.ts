@@ -17,6 +17,7 @@ export default {
   heatAndLight: 'Heat and light',
   heater: 'Heater',
   thermostat: 'Thermostat',
+  guard: 'Guard around it',
   probeAt: 'Probe at',
   takeOut2: 'Take out {what}',
   lamp: 'Lamp',

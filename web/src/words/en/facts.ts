@@ -76,6 +76,16 @@ export default {
   aHeater: 'A heater',
   withoutAThermostat: '{what} without a thermostat',
   aThermostatWithIts: 'A thermostat with its probe where the animal lies. Unplug it until then.',
+  lampWithoutGuard: 'A hot lamp without a guard',
+  aGuardItCannot: 'A guard it cannot reach through or lie on. Off until then.',
+  lampUnsaid: 'Nobody wrote down whether the hot lamp has a guard and a thermostat',
+  lookAndWriteDown: 'Look, and write it down.',
+  matUnderFloor: '{what} under a floor of {has}',
+  heatFromAbove:
+    'Heat from above or at the side wall: under more than {needs} a mat warms nobody and burns what digs.',
+  coolRoom: 'Cooler than wanted: {needs} wanted, the room has {has}',
+  aWarmerRoomFirst:
+    'A warmer shelf or room first. A heater is worth its danger from 2 °C up, and never near its ceiling.',
   noHeaterCWanted: 'No heater: {needs} wanted, the room has {has}',
   aHeaterOnA: 'A heater on a thermostat.',
   theRoomFallsTo: 'The room falls to {has}: below {needs} harms it',
