@@ -84,7 +84,7 @@ describe('the climate of the shipped sheets', () => {
     ['blue-tongued-skink', [20, 44], ['roomTooWarm']],
     ['bearded-dragon', [20, 45], ['roomTooWarm']],
     ['royal-python', [18, 26], ['noHeat']],
-    ['leafcutter-ant', [19, 26], ['noHeat']],
+    ['leafcutter-ant', [19, 26], ['coolRoom']],
     ['harvester-ant', [22, 26], []],
   ] as const)('%s in a room of %j °C: %j', (id, room, expected) => {
     expect(unsuited(id, [...room])).toEqual(expected)

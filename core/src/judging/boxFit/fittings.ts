@@ -57,10 +57,20 @@ const NEAR_ITS_CEILING = 4
 /** And where so little lies between what is wanted and what harms, it need not even stick, °C. */
 const NARROW = 3
 
+/** The warmest that is wanted of all that surrounds it, °C. */
+function wantedAround(targets: readonly ZoneTarget[]): number {
+  return Math.max(
+    ...targets.flatMap(({ measures, celsius }) => (measures === 'surface' ? [] : (celsius?.[0] ?? []))),
+  )
+}
+
 /** A heater where so much is missing that nothing milder makes it up, and where it cannot do worse. */
-function warmthFor(lack: { needs: number; has: number }, ceiling: number | null, warmest: number): Finding {
+function warmthFor(
+  lack: { needs: number; has: number },
+  { ceiling, wanted, warmest }: { ceiling: number | null; wanted: number; warmest: number },
+): Finding {
   const isFar = lack.needs - lack.has >= WORTH_A_HEATER
-  const isSafe = ceiling === null || (ceiling - warmest >= NEAR_ITS_CEILING && ceiling - lack.needs >= NARROW)
+  const isSafe = ceiling === null || (ceiling - warmest >= NEAR_ITS_CEILING && ceiling - wanted >= NARROW)
   return isFar && isSafe
     ? { code: 'noHeat', severity: 'act', ...lack }
     : { code: 'coolRoom', severity: 'watch', ...lack }
@@ -79,7 +89,7 @@ function climate({ targets = [], coolLoving = false, holds, build, roomCelsius }
       findings.push({ code: 'roomTooCold', severity: 'act', needs: neverBelow, has: coldest })
   } else if (!warmed) {
     const lack = lacking(now, neverBelow, roomCelsius)
-    if (lack) findings.push(warmthFor(lack, ceiling, warmest))
+    if (lack) findings.push(warmthFor(lack, { ceiling, wanted: wantedAround(now), warmest }))
   }
   if (ceiling !== null && warmest >= ceiling)
     findings.push({ code: 'roomTooWarm', severity: 'act', needs: ceiling, has: warmest })

@@ -32,11 +32,14 @@ function isDue(rule: SupplementRule, state: ResidentState, day: Day): boolean {
   return byMeals || byDays
 }
 
-/** The supplements that belong to the next meal, by count of meals or by days since the last time. */
+/** The supplements that belong to the next meal, by count of meals or by days since the last time; what one of them
+ * stands in for is left out. */
 export function supplementsDue(
   rules: readonly SupplementRule[],
   state: ResidentState,
   day: Day,
 ): SupplementRule[] {
-  return rules.filter((rule) => isDue(rule, state, day))
+  const due = rules.filter((rule) => isDue(rule, state, day))
+  const replaced = new Set(due.map(({ insteadOf }) => insteadOf))
+  return due.filter(({ name }) => !replaced.has(name))
 }

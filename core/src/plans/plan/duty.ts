@@ -77,6 +77,8 @@ export const Food = z.strictObject({
   minGapDays: z.optional(z.int().check(z.positive())),
   /** It fattens: what is taken out first of a body that is too fat. */
   rich: z.optional(z.boolean()),
+  /** A complete mix brings vitamin D3 of its own: what is dusted comes on top. */
+  carriesD3: z.optional(z.boolean()),
   thawDays: z.optional(z.int().check(z.minimum(0), z.maximum(3))),
   gutLoadDays: z.optional(z.int().check(z.minimum(0), z.maximum(3))),
 })
@@ -88,6 +90,8 @@ export const SupplementRule = z.strictObject({
   everyMeals: z.optional(z.int().check(z.positive())),
   /** … or when this many days have passed since it was last given. */
   everyDays: z.optional(z.int().check(z.positive())),
+  /** When it is due it stands in for that one: plain calcium comes between. */
+  insteadOf: z.optional(z.string().check(z.minLength(1))),
 })
 export type SupplementRule = z.infer<typeof SupplementRule>
 

@@ -23,6 +23,15 @@ export const Housing = z.strictObject({
   floorDepthMm: z.optional(range),
   /** Water each animal of a group needs, or air each of those that climb. */
   litresPerAnimal: z.optional(z.number().check(z.positive())),
+  /** Of those kept in numbers: how many live well, and from how many on they are crowded, by the litre and by 100 cm² of
+   * floor; the larger crowd counts. And how few a start of them takes. */
+  numbers: z.optional(
+    z.strictObject({
+      perLitre: positiveRange,
+      per100Cm2: positiveRange,
+      start: z.int().check(z.positive()),
+    }),
+  ),
   /** Free height below the perch it hangs from to molt, times a measured part as it will be after the molt:
    * `grows` is how many times longer that is, where it still grows. */
   freeBelowPerch: z.optional(

@@ -64,6 +64,17 @@ export const Sheet = z.strictObject({
   competence: z.optional(z.string()),
   /** Days a newcomer is kept apart at least. */
   quarantineDays: z.optional(z.int().check(z.positive())),
+  /** Why it is kept apart for so long, and what is looked for meanwhile. */
+  quarantine: z.optional(
+    z.strictObject({
+      why: z.string().check(z.minLength(1)),
+      tests: z._default(z.array(z.string().check(z.minLength(1))), []),
+    }),
+  ),
+  /** Why the insects it eats are not dusted with calcium. */
+  undusted: z.optional(z.string().check(z.minLength(1))),
+  /** By which marks of the body its condition is scored, where not by those of its group. */
+  scale: z.optional(z.enum(['spine', 'fatTail', 'hips', 'shell', 'waist', 'trunk', 'abdomen', 'slender'])),
   people: z.optional(z.union([z.literal(1), z.literal(2)])),
   weighing: z._default(Weighing, { r: 0.03, q: 1e-7 }),
   refusalsToWorry: z.optional(z.int().check(z.positive())),
