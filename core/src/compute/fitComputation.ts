@@ -19,6 +19,9 @@ const Input = z.strictObject({
     z.strictObject({
       sizes: z._default(z.partialRecord(BodyPart, mm), {}),
       count: z._default(z.int().check(z.positive()), 1),
+      range: z
+        .optional(z.tuple([z.number(), z.number()]))
+        .check(z.describe('Between how many they are, where they were estimated.')),
     }),
     {},
   ),

@@ -52,6 +52,7 @@ export function sayTarget({
   celsius,
   nightCelsius,
   humidity,
+  humidityHarms,
   ceilingCelsius,
   neverBelowCelsius,
 }: Omit<ZoneTarget, 'zone'>): string {
@@ -60,6 +61,7 @@ export function sayTarget({
     span(celsius, '°C'),
     nights && t('nights', { range: nights }),
     span(humidity, '%'),
+    humidityHarms && t('harmsBeyond', { low: humidityHarms[0], high: humidityHarms[1] }),
     ceilingCelsius === undefined ? null : t('neverAboveCelsius', { celsius: sayIn(ceilingCelsius, '°C') }),
     neverBelowCelsius === undefined
       ? null
@@ -77,6 +79,7 @@ export function lightLines({ hours, winterHours, uvb }: Partial<Light> = {}) {
     ['uvb', t('tubeOverTheLength'), span(share, '%')],
     ['uvb', t('tubeToTheBack'), span(uvb?.distanceMm, 'mm')],
     ['uvb', sayQuantity('uvIndex'), span(uvb?.index, '')],
+    ['uvb', t('uvHarmsFrom'), uvb?.harmAbove === undefined ? null : String(uvb.harmAbove)],
   ]
   return lines.flatMap(([field, term, says]) => (says === null ? [] : [{ field, term, says }]))
 }
@@ -89,6 +92,14 @@ export function sayHousing(field: string, value: unknown): string {
   if (field === 'floorPerAnimalCm2') return range(value, 'cm²')
   if (field === 'hides') return String(value)
   if (field === 'litresPerAnimal') return range(value, 'l')
+  if (field === 'numbers') {
+    const { perLitre, per100Cm2, start } = value as NonNullable<Housing['numbers']>
+    return t('numbers', {
+      litre: perLitre.join('–'),
+      floor: per100Cm2.join('–'),
+      start,
+    })
+  }
   if (field === 'fall') {
     const { mm, part, times } = value as { mm: number; part?: Part; times?: number }
     return part && times !== undefined

@@ -120,6 +120,11 @@ const SAYS: Record<Finding['code'], (finding: Measured) => Said> = {
     what: t('withoutAThermostat', { what: what ?? t('aHeater') }),
     mend: t('aThermostatWithIts'),
   }),
+  tooMany: ({ needs, has }) => ({
+    what: t('tooMany', { has, needs }),
+    mend: t('partThem', { many: Math.max(1, Math.ceil(has - needs * 0.6)) }),
+  }),
+  tooFew: ({ needs, has }) => ({ what: t('tooFew', { has, needs }), mend: t('startSmaller') }),
   noGuard: () => ({ what: t('lampWithoutGuard'), mend: t('aGuardItCannot') }),
   lampUnsaid: () => ({ what: t('lampUnsaid'), mend: t('lookAndWriteDown') }),
   matUnderFloor: ({ has, needs, what }) => ({

@@ -137,6 +137,14 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
     reason.days === 0 ? t('skinThatStaysOn') : t('skinStillOnAfter', { count: reason.days }),
   condition: (reason) => t('n3IsRightFrom', { step: reason.step * 100 }),
   heldFloor: sayHeldFloor,
+  numbers: ({ perLitre, per100Cm2, start }) =>
+    t('numbersWell', {
+      litre: perLitre[0],
+      litreMost: perLitre[1],
+      floor: per100Cm2[0],
+      floorMost: per100Cm2[1],
+      start,
+    }),
   permit: (reason) => t('permitAhead', { count: reason.days }),
   lookAfterDeath: () => t('whatKilledOne'),
   ...JUDGED_RULES,

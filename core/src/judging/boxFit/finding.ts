@@ -15,6 +15,8 @@ export interface Tenant {
   sizes: Readonly<Partial<Record<BodyPart, number>>>
   /** Animals in it; one for an individual. */
   count: number
+  /** Between how many, where they were estimated. */
+  range?: readonly [number, number] | undefined
 }
 
 export interface FitInput {
@@ -38,6 +40,8 @@ export type FitCode =
   | 'narrow'
   | 'low'
   | 'crowded'
+  | 'tooMany'
+  | 'tooFew'
   | 'fewLitres'
   | 'fallsFar'
   | 'tooLarge'

@@ -1,6 +1,7 @@
 import { floorDepthMm, litresOf, longSideMm } from '../../facts/enclosures/box.ts'
 import type { BodyPart } from '../../facts/growth/growthState.ts'
 import type { Housing } from '../../plans/sheet/housing.ts'
+import { countRange, crowdedness, roomFor } from './crowding.ts'
 import type { Finding, FitCode, FitInput } from './finding.ts'
 
 type Side = 'lengthMm' | 'depthMm' | 'heightMm'
@@ -81,8 +82,21 @@ function forEach(
   return has >= needs ? [] : [{ code, severity: 'act', needs, has, ...sourced(input, field) }]
 }
 
+/** Those kept in numbers, as their sheet says how many a litre and a floor bear. */
+function inNumbers({ box, housing, tenant }: FitInput): Finding[] | null {
+  const numbers = housing?.numbers
+  if (!numbers) return null
+  const room = roomFor(box, numbers)
+  const severity = crowdedness(tenant.range ?? countRange(tenant.count), room)
+  if (severity) return [{ code: 'tooMany', severity, needs: Math.floor(room.crowded), has: tenant.count }]
+  if (tenant.count >= numbers.start) return []
+  return [{ code: 'tooFew', severity: 'info', needs: numbers.start, has: tenant.count }]
+}
+
 function crowding(input: FitInput): Finding[] {
   const { box } = input
+  const counted = inNumbers(input)
+  if (counted) return counted
   return [
     ...forEach(input, 'floorPerAnimalCm2', 'crowded', (box.widthMm * box.depthMm) / 100),
     // Water to swim in, or room to climb in.

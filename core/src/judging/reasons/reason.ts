@@ -105,6 +105,7 @@ export type Reason =
   | { rule: 'season'; season: Season; why: string }
   | ({ rule: 'growth' } & ExpectedGrowth)
   | { rule: 'boxLength'; part: BodyPart; times: number; has: number }
+  | { rule: 'numbers'; perLitre: [number, number]; per100Cm2: [number, number]; start: number }
   | { rule: 'permit'; days: number }
   | { rule: 'lookAfterDeath' }
   | { rule: 'retainedSkin'; days: number }

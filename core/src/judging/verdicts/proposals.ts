@@ -1,5 +1,6 @@
 import { conditionAdvice, FAT, THIN } from '../condition/conditionAdvice.ts'
 import { otherPrey } from '../feeding/otherPrey.ts'
+import { crowding } from '../boxFit/crowding.ts'
 import { outgrows } from '../boxFit/outgrows.ts'
 import { grewAtMolt, longerIntervals } from '../skin/skinCourse.ts'
 import { firstWeight } from '../weighing/firstWeight.ts'
@@ -82,6 +83,7 @@ export function proposalsOn(evidence: DecisionEvidence): Verdict[] {
     ...condition(evidence),
     ...otherPrey(evidence),
     ...(about?.box ? outgrows({ ...evidence, box: about.box }) : []),
+    ...(about?.box ? crowding({ ...evidence, box: about.box }) : []),
     ...grewAtMolt(evidence),
     ...longerIntervals(evidence),
     ...firstWeight(evidence),

@@ -104,13 +104,18 @@ export function perWeekOf({ slope, slopeSd }: WeightPath): PerWeek | null {
 
 /** The best of the year that several readings bear: the largest of many noisy levels is no level at all, so each is
  * taken with its neighbours, by their median. */
-export function borneBest(days: readonly Smoothed[]): Smoothed | null {
+export function borneBest(
+  days: readonly Smoothed[],
+  mayBeBest: (day: Day) => boolean = () => true,
+): Smoothed | null {
   const borne = days.map((one, at) => {
     const near = days.slice(Math.max(0, at - 1), at + 2).sort((a, b) => a.level - b.level)
     // Of two, the lower.
     return { ...one, level: (near[Math.ceil(near.length / 2) - 1] ?? one).level }
   })
-  return borne.reduce<Smoothed | null>((most, one) => (most && most.level >= one.level ? most : one), null)
+  return borne
+    .filter(({ day }) => mayBeBest(day))
+    .reduce<Smoothed | null>((most, one) => (most && most.level >= one.level ? most : one), null)
 }
 
 function steepest(changes: readonly Change[]): Change | null {
@@ -142,7 +147,7 @@ export function fallOn(
   if (!last || day - last.day > STALE_DAYS || (slope !== null && slope >= 0)) return null
   const year = days.filter((one) => one.day > day - YEAR)
   const lately = steepest(latelyOf(days).map((from) => changeSince(from, last)))
-  const best = borneBest(year.filter((one) => mayBeBest(one.day)))
+  const best = borneBest(year, mayBeBest)
   if (!lately || lately.by >= 0 || !best || best.day === last.day) return null
   const fromBest = changeSince(best, last)
   const sds = -lately.by / lately.sd

@@ -71,6 +71,7 @@ export default {
     times: 'Grows with it',
     floorPerAnimalCm2: 'Floor for each',
     litresPerAnimal: 'Room for each',
+    numbers: 'How many',
     fall: 'At most above its floor',
     floorDepthMm: 'Depth of floor',
     freeBelowPerch: 'Free below the perch',

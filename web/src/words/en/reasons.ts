@@ -1,4 +1,6 @@
 export default {
+  numbersWell:
+    'Well up to {litre} to the litre and {floor} to 100 cm²; crowded from {litreMost} and {floorMost}. A start of at least {start}.',
   permitAhead:
     'A licence is spoken of {count} day before it ends. | A licence is spoken of {count} days before it ends.',
   permitUntil: 'Licence {permit}: until {date}.',
