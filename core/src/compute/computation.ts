@@ -17,6 +17,8 @@ export interface Computation<
 /** Why a question that can be read has no answer. */
 export const RefusalCode = z.discriminatedUnion('code', [
   coded('unmeasured', { part: BodyPart }),
+  /** No animal eats that share of its own weight. */
+  coded('noSuchShare', { share: z.number(), most: z.number() }),
   coded('unweighed', {}),
   coded('sheetFault', { path: z.string(), fault: z.string() }),
   coded('unknown_sheet', { sheet: z.string(), known: z.array(z.string()) }),

@@ -2,7 +2,7 @@ import * as z from 'zod/mini'
 import { BodyPart } from '../facts/growth/growthState.ts'
 import { AmountRule, FoodSize } from '../plans/plan/duty.ts'
 import { TooLarge } from '../judging/feeding/mealAmount.ts'
-import { preySize } from '../judging/preySize/preySize.ts'
+import { MOST_OF_ITSELF, preySize, tooMuchOfItself } from '../judging/preySize/preySize.ts'
 import type { Computation } from './computation.ts'
 import { Refusal, refusal } from './computation.ts'
 
@@ -34,6 +34,8 @@ function run({ amount, sizes, grams, animals, measured }: z.output<typeof Input>
   const part = amount.by === 'width' ? amount.part : null
   if (part && measured[part] === undefined) return refusal({ code: 'unmeasured', part })
   if (amount.by === 'massShare' && grams === undefined) return refusal({ code: 'unweighed' })
+  const share = tooMuchOfItself(amount)
+  if (share !== null) return refusal({ code: 'noSuchShare', share, most: MOST_OF_ITSELF })
   const meal = preySize(amount, sizes, { grams, mm: measured, animals })
   return {
     size: meal.size ?? null,

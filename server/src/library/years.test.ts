@@ -223,11 +223,14 @@ describe('a year under every sheet, stage and school', () => {
     expect(beyond).toEqual([])
   })
 
-  it('has no rest for the young of those that are weighed', () => {
+  it('has no rest for the young of those that are weighed, unless a house chose one for them', () => {
     const young = resting.filter(
-      ({ sheet, stage }) => sheet.adult?.grams && stage !== sheet.stages.at(-1)?.id,
+      ({ sheet, stage, schools }) =>
+        sheet.adult?.grams && stage !== sheet.stages.at(-1)?.id && schools['youngRest'] !== 'short',
     )
     expect(young).toEqual([])
+    for (const { schools } of sheets)
+      expect(schools.find(({ id }) => id === 'youngRest')?.default ?? 'through').toBe('through')
   })
 
   it.each(

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { AmountRule } from '@kobrin/core'
-import { preySize } from '@kobrin/core'
+import { MOST_OF_ITSELF, preySize, tooMuchOfItself } from '@kobrin/core'
 import { computed, reactive } from 'vue'
 import { sayIn, sayRangeIn } from '../words/measures.ts'
 import { tidy } from './tidy.ts'
@@ -47,13 +47,15 @@ const INSECTS = [
   { size: 'XL', widthMm: 8 },
 ]
 
+const rule = computed((): AmountRule =>
+  ask.by === 'massShare'
+    ? { by: 'massShare', share: [ask.low / 100, ask.high / 100], count: 1 }
+    : { by: 'width', part: 'headWidth', factor: ask.factor, count: [1, 1] },
+)
+const tooMuch = computed(() => tooMuchOfItself(rule.value))
 const meal = computed(() => {
-  const rule: AmountRule =
-    ask.by === 'massShare'
-      ? { by: 'massShare', share: [ask.low / 100, ask.high / 100], count: 1 }
-      : { by: 'width', part: 'headWidth', factor: ask.factor, count: [1, 1] }
   const sizes = ask.by === 'massShare' ? RODENTS : INSECTS
-  return preySize(rule, sizes, { grams: ask.grams, mm: { headWidth: ask.mm } })
+  return preySize(rule.value, sizes, { grams: ask.grams, mm: { headWidth: ask.mm } })
 })
 </script>
 
@@ -70,7 +72,10 @@ const meal = computed(() => {
       <SureNumber v-model="ask.factor" :label="t('factor')" />
     </div>
     <template #answer>
-      <p>
+      <p v-if="tooMuch !== null">
+        <strong>{{ t('noSuchShare', { share: tidy(tooMuch * 100), most: MOST_OF_ITSELF * 100 }) }}</strong>
+      </p>
+      <p v-else>
         <strong>{{ meal.size ?? t('noneOfThese') }}</strong>
         <template v-if="meal.tooLarge">{{ t('evenIsTooLarge', { size: meal.tooLarge.size }) }}</template>
         <template v-if="meal.grams">{{ t('gAMeal', { range: sayRangeIn(meal.grams, 'g', tidy) }) }}</template>

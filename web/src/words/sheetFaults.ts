@@ -19,6 +19,11 @@ const OUTSIDE = {
   meal: { about: t('isAMealOf'), unit: t('ofBodyWeight2') },
   grams: { about: 'weighs', unit: 'g' },
   mm: { about: 'measures', unit: 'mm' },
+  ultraviolet: { about: t('basksAtAnIndex'), unit: '' },
+  humidity: { about: t('isKeptAt'), unit: '%' },
+  rhythm: { about: t('isFedEvery'), unit: t('daysUnit') },
+  quarantine: { about: t('isKeptApartFor'), unit: t('daysUnit') },
+  d3: { about: t('isGivenEvery'), unit: t('daysUnit') },
 }
 
 function sayOutsideGroup({

@@ -15,7 +15,8 @@ const KEEPS_FROM: Readonly<Record<HoldKind, readonly Effect[]>> = {
   winterRest: ['handling', 'bathing', 'feeding', 'lighting'],
   fasting: ['feeding'],
   founding: ['handling', 'bathing', 'opening', 'lighting'],
-  gravid: ['handling'],
+  // A mother with young on her back or eggs under her eats them when her place is opened.
+  gravid: ['handling', 'opening'],
   incubating: ['handling', 'bathing', 'opening', 'lighting'],
   vetOrder: [],
   leaveBe: ['handling', 'bathing', 'opening', 'feeding', 'lighting'],

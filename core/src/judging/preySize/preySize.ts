@@ -10,6 +10,14 @@ export interface Measured {
   animals?: number | undefined
 }
 
+/** No animal eats more than that of its own weight in whole prey at a time, and none is to be given it. */
+export const MOST_OF_ITSELF = 0.6
+
+/** The share of its own weight that is asked for, where no animal eats that much; null where one may. */
+export function tooMuchOfItself(rule: AmountRule): number | null {
+  return rule.by === 'massShare' && rule.share[1] > MOST_OF_ITSELF ? rule.share[1] : null
+}
+
 /** The feeding rule of the walk, asked about one animal outside any record. */
 export function preySize(
   rule: AmountRule,

@@ -16,7 +16,10 @@ export interface UnknownOption {
 }
 
 /** What an option changes at one stage. */
-export interface SchoolPart extends Pick<SchoolOption, 'targets' | 'housing' | 'light' | 'rest'> {
+export interface SchoolPart extends Pick<
+  SchoolOption,
+  'targets' | 'housing' | 'light' | 'rest' | 'quarantineDays'
+> {
   duties: DutyPatch[]
 }
 
@@ -53,13 +56,14 @@ interface Where {
 
 /** An option as it is at a stage. */
 function atStage(option: SchoolOption, stage: string): SchoolPart {
-  const { duties, targets, housing, light, rest } = option
+  const { duties, targets, housing, light, rest, quarantineDays } = option
   return {
     duties: duties.flatMap(({ stages, ...patch }) => (isForStage({ stages }, stage) ? [patch] : [])),
     targets,
     housing,
     light,
     rest,
+    quarantineDays,
   }
 }
 

@@ -172,6 +172,9 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
   for (const { from, override } of signed)
     draft = changed(draft, changeOf(override), { from, ...signedOf(override) })
   const { duties, targets, housing, light, rest, sources } = draft
+  const quarantineDays =
+    options.map(({ change }) => change.quarantineDays).findLast((days) => days !== undefined) ??
+    sheet.quarantineDays
   const next = nextOf(sheet, stage)
   const unseenToWorry = stage.unseenToWorry ?? sheet.unseenToWorry
   const signs = sheet.signs.flatMap(({ shownBy, stages, ...sign }) =>
@@ -181,7 +184,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     sheet: sheet.id,
     stage: stage.id,
     group: sheet.group,
-    ...(sheet.quarantineDays !== undefined && { quarantineDays: sheet.quarantineDays }),
+    ...(quarantineDays !== undefined && { quarantineDays }),
     ...(sheet.water && { water: sheet.water }),
     duties: [
       ...duties,

@@ -91,6 +91,72 @@ function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupLimits): Fa
   return faults
 }
 
+/** Light, damp, rhythm and time apart that no animal of the group is kept with. */
+function careQuestions(sheet: Sheet, limits: GroupLimits): Fault[] {
+  const { stages, schools, light, quarantineDays } = sheet
+  const lights = [{ light, path: ['light'] as Path }, ...schoolsOf(schools)]
+  const last = stages.length - 1
+  return [
+    ...lights.flatMap(({ light: one, path }) =>
+      outside(one?.uvb?.index ?? [], [0, limits.ultraviolet], { of: 'ultraviolet', what: 'light', path }),
+    ),
+    ...zonesOf(sheet).flatMap(({ target: { zone, humidity, measures, during }, path }) =>
+      measures === 'water' || during !== undefined
+        ? []
+        : outside(humidity ?? [], [limits.driest, 100], { of: 'humidity', what: zone, path }),
+    ),
+    ...(stages[last]?.duties ?? []).flatMap(({ id, does, cadence }, index) =>
+      does === 'feed' && cadence.type === 'every' && id === 'feed'
+        ? outside([cadence.days], [0, limits.fasts], {
+            of: 'rhythm',
+            what: id,
+            path: ['stages', last, 'duties', index, 'cadence'],
+          })
+        : [],
+    ),
+    ...outside(quarantineDays === undefined ? [] : [quarantineDays], [limits.quarantine, 400], {
+      of: 'quarantine',
+      what: 'quarantineDays',
+      path: ['quarantineDays'],
+    }),
+    ...d3Questions(sheet),
+  ]
+}
+
+function schoolsOf(schools: Sheet['schools']): { light: Sheet['light']; path: Path }[] {
+  return schools.flatMap(({ options }, school) =>
+    options.map(({ light }, index) => ({
+      light: light as Sheet['light'],
+      path: ['schools', school, 'options', index, 'light'],
+    })),
+  )
+}
+
+/** Vitamin D3 is stored, and poisons: never day after day. */
+const D3_DAYS = 2
+
+function d3Questions({ stages, schools }: Sheet): Fault[] {
+  const duties = [
+    ...stages.flatMap((stage, index) =>
+      stage.duties.map((duty) => ({ duty, path: ['stages', index] as Path })),
+    ),
+    ...schools.flatMap(({ options }, school) =>
+      options.flatMap((option, index) =>
+        option.duties.map((duty) => ({ duty, path: ['schools', school, 'options', index] as Path })),
+      ),
+    ),
+  ]
+  return duties.flatMap(({ duty, path }) =>
+    'drop' in duty
+      ? []
+      : (duty.supplements ?? [])
+          .filter(({ name }) => /D3/.test(name))
+          .flatMap(({ name, everyDays = 0 }) =>
+            outside([everyDays], [D3_DAYS, 60], { of: 'd3', what: name, path }),
+          ),
+  )
+}
+
 /** Where a sheet asks for what no animal of its group could bear or be: a second opinion, asked about and not
  * refused, since a house may know a species better than a table. */
 export function groupQuestions(sheet: Sheet): Fault[] {
@@ -100,5 +166,6 @@ export function groupQuestions(sheet: Sheet): Fault[] {
     ...mealQuestions(sheet, limits),
     ...portionQuestions(sheet, limits),
     ...sizeQuestions(sheet, limits),
+    ...careQuestions(sheet, limits),
   ]
 }

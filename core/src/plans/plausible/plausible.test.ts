@@ -64,6 +64,24 @@ describe('a sheet held against its group', () => {
     expect(questionsOf(more)).toContainEqual(expect.objectContaining({ code: 'outsideGroup', of, value }))
   })
 
+  it.each([
+    [
+      'light that burns',
+      { light: { uvb: { share: [0.5, 0.7], distanceMm: [250, 400], index: [3, 40] } } },
+      'ultraviolet',
+    ],
+    ['air as dry as dust', { targets: [{ ...FLOOR, humidity: [1, 3] }] }, 'humidity'],
+    ['a meal a season', stageWith({ duties: [duty({ cadence: { type: 'every', days: 400 } })] }), 'rhythm'],
+    ['two days of quarantine', { quarantineDays: 2 }, 'quarantine'],
+    [
+      'vitamin D3 every day',
+      stageWith({ duties: [duty({ supplements: [{ name: 'calcium with D3', everyDays: 1 }] })] }),
+      'd3',
+    ],
+  ])('%s is asked about, too', (_, more, of) => {
+    expect(questionsOf(more)).toContainEqual(expect.objectContaining({ code: 'outsideGroup', of }))
+  })
+
   it('does not take a bowl for many for the meal of one', () => {
     const forMany = duty({ amount: { by: 'portion', grams: 4, min: 1, max: 6, per: 10 } })
     expect(questionsOf(stageWith({ plausible: { grams: [3, 40] }, duties: [forMany] }))).toEqual([])

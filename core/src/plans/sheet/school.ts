@@ -20,6 +20,8 @@ export const SchoolOption = z.strictObject({
   targets: z._default(z.array(ZoneTarget), []),
   housing: z.optional(z.partial(Housing)),
   light: z.optional(z.partial(Light)),
+  /** Days a newcomer is kept apart at least, where that is the question. */
+  quarantineDays: z.optional(z.int().check(z.positive())),
   /** A winter rest, and what it takes. */
   rest: z.optional(Rest),
 })

@@ -85,6 +85,7 @@ export default {
   whenInDoubtOne: 'When in doubt one size smaller. Prey left alive overnight bites: take it out.',
   by: 'By',
   itWeighs: 'It weighs',
+  noSuchShare: 'No animal eats {share} % of its own weight: at most {most} %, and hardly any so much.',
   from: 'From',
   to3: 'To',
   widestPart: 'Widest part',
