@@ -45,8 +45,8 @@ function today(told: House): Visit[] {
     const place = register && placeIn(building, stay.place?.enclosure, register.barrier)
     const plan = register && planOf(rows, { id, register }, TODAY)
     if (!place || !plan || !isPlan(plan)) throw new Error(`${register?.name ?? id} has no place or no plan.`)
-    const box = replay('place', histories.get(stay.place?.enclosure ?? '') ?? []).done
-    return { id, plan, state, place, box }
+    const { done: box, readings } = replay('place', histories.get(stay.place?.enclosure ?? '') ?? [])
+    return { id, plan, state, place, box, readings: readings ?? {} }
   })
   return walk({ day: TODAY, minute: MINUTE, residents }).stops.flatMap((stop) => stop.visits)
 }
