@@ -68,7 +68,11 @@ describe('a school', () => {
       option: 'always',
       insteadOf: { option: 'sometimes' },
     })
-    expect(feed?.supplements?.[0]?.name).toBe('calcium with D3')
+    expect(feed?.supplements).toContainEqual({
+      name: 'calcium with D3',
+      everyDays: 2,
+      insteadOf: 'calcium',
+    })
     expect(await lastChange()).toMatchObject({
       what: { kind: 'school', sheet: GECKO, school: 'uvb', option: 'none' },
       by: site.person('seniorKeeper').id,
