@@ -1,7 +1,7 @@
 import type { Verdict } from '@kobrin/core'
 import { lifeOn, recordSays, residentDay } from '@kobrin/core'
 import type { Life, TroubleKind } from '@kobrin/demo'
-import { lives, TROUBLES, WAYS } from '@kobrin/demo'
+import { DAYS_A_MONTH, FINDS, lives, TROUBLES, WAYS } from '@kobrin/demo'
 import { readLibrary } from '@kobrin/server/library'
 import type { Figure } from './figures.ts'
 import { median, timed } from './figures.ts'
@@ -9,18 +9,6 @@ import { median, timed } from './figures.ts'
 const FIRST_DAY = 20_000
 const DAYS = 548
 const SEEDS = [11, 1787]
-const DAYS_A_MONTH = 30.44
-
-/** Verdicts that find a trouble. */
-const FINDS: Readonly<Record<TroubleKind, readonly Verdict['what']['code'][]>> = {
-  wasting: ['losing'],
-  overfed: ['gainingFast'],
-  stunted: ['notGrowing'],
-  offFood: ['refusing', 'losing'],
-  stuckInSkin: ['ecdysisOverdue', 'signTooLong'],
-  signStays: ['signTooLong', 'ecdysisOverdue'],
-  gone: ['unseen'],
-}
 
 /** What is true of the house and not of the animal's life, or follows from a fact that is itself told. */
 const NO_JUDGEMENT: ReadonlySet<Verdict['what']['code']> = new Set(['reading', 'retainedSkin', 'fedTwice'])

@@ -12,7 +12,7 @@ export interface SaidOn {
 }
 
 /** Verdicts that find a trouble. */
-const FINDS: Readonly<Record<TroubleKind, readonly Code[]>> = {
+export const FINDS: Readonly<Record<TroubleKind, readonly Code[]>> = {
   wasting: ['losing'],
   overfed: ['gainingFast'],
   stunted: ['notGrowing'],
@@ -24,7 +24,7 @@ const FINDS: Readonly<Record<TroubleKind, readonly Code[]>> = {
 
 /** What is true of the house or of a number and not of the animal's life. */
 const NO_JUDGEMENT: readonly Code[] = ['reading', 'retainedSkin', 'fedTwice', 'condition', 'suspectWeight']
-const DAYS_A_MONTH = 30.44
+export const DAYS_A_MONTH = 30.44
 
 function isTrouble(kind: string): kind is TroubleKind {
   return (TROUBLES as readonly string[]).includes(kind)
@@ -97,7 +97,7 @@ function isInTime(
   }
 }
 
-export interface Tally {
+interface Tally {
   months: number
   act: number
   watch: number
@@ -106,7 +106,7 @@ export interface Tally {
   kinds: Map<TroubleKind, { lives: number; found: number }>
 }
 
-export function nothingJudged(): Tally {
+function nothingJudged(): Tally {
   return { months: 0, act: 0, watch: 0, slips: 0, slipsFound: 0, kinds: new Map() }
 }
 
@@ -128,7 +128,7 @@ function countWrong(tally: Tally, life: OtherLife, weekly: readonly SaidOn[]): v
 }
 
 /** Takes one life into the tally of its house: `weekly`, what was said each week; `onSlips`, on the days of its slips. */
-export function tallyLife(
+function tallyLife(
   tally: Tally,
   life: OtherLife,
   { weekly, onSlips }: { weekly: readonly SaidOn[]; onSlips: readonly SaidOn[] },
@@ -154,7 +154,7 @@ export function tallyLife(
 }
 
 /** What a tally comes to: the share of troubles found in time, and wrong verdicts in 100 resident-months. */
-export function scoreOf({ months, act, watch, kinds, slips, slipsFound }: Tally) {
+function scoreOf({ months, act, watch, kinds, slips, slipsFound }: Tally) {
   const all = [...kinds.values()]
   const lives = all.reduce((sum, one) => sum + one.lives, 0)
   const found = all.reduce((sum, one) => sum + one.found, 0)

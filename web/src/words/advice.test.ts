@@ -1,5 +1,5 @@
-import type { HoldKind, Severity, Verdict, VerdictWhat } from '@kobrin/core'
-import { ADVICE, adviceOn, HoldKinds, SheetGroup } from '@kobrin/core'
+import type { Severity, Verdict, VerdictWhat } from '@kobrin/core'
+import { ADVICE, adviceOn, HoldKind, Quantity, SheetGroup } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { sayNext } from './advice.ts'
 import en from './en/advice.ts'
@@ -7,16 +7,6 @@ import en from './en/advice.ts'
 const NO_LOSS = { belowBest: 0.11, lost: 0.11, perWeek: null, first: 'Weigh again.' }
 const reading = { code: 'reading', zone: 'air', value: 1 } as const
 const YES_AND_NO = [true, false]
-const QUANTITIES = [
-  'celsius',
-  'humidity',
-  'uvIndex',
-  'ammonia',
-  'nitrite',
-  'nitrate',
-  'ph',
-  'chlorine',
-] as const
 const EXPLAINED = [null, 'season', 'heat', 'cold', 'ecdysis', 'moved', 'spurt'] as const
 
 /** Every kind of verdict that is advised about, in each of its forms. */
@@ -47,8 +37,8 @@ const WHATS: readonly VerdictWhat[] = [
   { code: 'restUnfit', obstacles: [{ code: 'noRest' }] },
   { code: 'restUnfit', obstacles: [{ code: 'unweighed', day: 1, within: 10 }] },
   { code: 'restUnfit', obstacles: [{ code: 'thin', score: 2, day: 1 }] },
-  ...HoldKinds.map((hold) => ({ code: 'holdOverdue' as const, hold, daysOver: 3 })),
-  ...QUANTITIES.flatMap((what) =>
+  ...HoldKind.options.map((hold) => ({ code: 'holdOverdue' as const, hold, daysOver: 3 })),
+  ...Quantity.options.flatMap((what) =>
     YES_AND_NO.flatMap((high) =>
       YES_AND_NO.flatMap((harms) =>
         YES_AND_NO.map((inWater) => ({ ...reading, what, high, harms, inWater })),
@@ -134,7 +124,7 @@ function* everything(): Generator<Asked> {
   for (const what of WHATS)
     for (const group of SheetGroup.options)
       for (const young of YES_AND_NO)
-        for (const hold of isOfRest(what) ? (['winterRest'] as const) : [null, ...HoldKinds])
+        for (const hold of isOfRest(what) ? (['winterRest'] as const) : [null, ...HoldKind.options])
           for (const severity of ['watch', 'act'] as const) yield { what, severity, group, young, hold }
 }
 

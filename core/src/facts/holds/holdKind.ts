@@ -17,6 +17,3 @@ export const HoldKind = z.enum([
   'leaveBe',
 ])
 export type HoldKind = z.infer<typeof HoldKind>
-
-/** Every kind of hold. */
-export const HoldKinds = HoldKind.options

@@ -70,13 +70,18 @@ function beganWith(since: Day, past: readonly PastHold[]): Day {
   return fast?.since ?? since
 }
 
+/** The longer of what is usual and of what the sheet lets pass before it worries. */
+function lastsAtMost(by: ExplainedBy, { holds }: Evidence['plan']): number {
+  const worry = holds.find(({ hold }) => hold === by)?.worryAfter
+  return worry === undefined ? (LASTS[by] ?? Infinity) : Math.max(LASTS[by] ?? 0, worry)
+}
+
 function ofHolds({ day, holds, state, plan }: Evidence): Explanation[] {
   const rest = plan.rest?.stopAtLoss
   const over = pastHolds(state.holds, day)
-  const worry = (one: Explanation) => plan.holds.find(({ hold }) => hold === one.by)?.worryAfter
   const bounded = (one: Explanation) => ({
     ...one,
-    lasts: Math.max(one.lasts === Infinity ? 0 : one.lasts, worry(one) ?? one.lasts),
+    lasts: lastsAtMost(one.by, plan),
     ...(one.by === 'winterRest' && rest !== undefined && { allows: rest }),
   })
   const now = holds

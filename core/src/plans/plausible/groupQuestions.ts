@@ -126,7 +126,7 @@ function careQuestions(sheet: Sheet, limits: GroupLimits): Fault[] {
 function schoolsOf(schools: Sheet['schools']): { light: Sheet['light']; path: Path }[] {
   return schools.flatMap(({ options }, school) =>
     options.map(({ light }, index) => ({
-      light: light,
+      light,
       path: ['schools', school, 'options', index, 'light'],
     })),
   )

@@ -42,7 +42,7 @@ function ofZone(zone: string, plan: Plan, holds: readonly HoldKind[]): Limits | 
  * would still be shade, from 3 up. */
 const UV_HARMS = 1.5
 const UV_HARMS_FROM = 3
-/** Of the young and of the pale half of that harms already. */
+/** Of the young so much of that harms already. */
 const TENDER = 0.75
 
 function ofUltraviolet({ light, next }: Plan): Limits | null {
@@ -76,7 +76,13 @@ const ANY_WATER: Readonly<Required<Water>> = {
 }
 
 /** Whether something lives in water, or is in it at this stage. */
-export function livesInWater({ water, targets }: Pick<Plan, 'water' | 'targets'>): boolean {
+export function livesInWater({
+  water,
+  targets,
+}: {
+  water?: Plan['water'] | undefined
+  targets: readonly Pick<PlanTarget, 'measures'>[]
+}): boolean {
   return water !== undefined || targets.some(({ measures }) => measures === 'water')
 }
 

@@ -72,7 +72,7 @@ export function readingDuties(
         },
       ]
     : []
-  const livesIn = livesInWater({ targets: [...targets], ...(water && { water }) })
+  const livesIn = livesInWater({ targets, water })
   // Of water without limits of its own what poisons soonest is asked for.
   const tested = water ? WATER_QUANTITIES.filter((what) => water[what]) : SOONEST
   const tests = tested.map((what) => readingDuty({ zone: WATER_ZONE, what }, waterEvery ?? OF_WATER, source))

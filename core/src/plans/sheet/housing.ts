@@ -81,7 +81,7 @@ export const Light = z.strictObject({
       /** UV index where it basks. */
       index: z.optional(range),
       /** From here on it burns eyes and skin, UV index. Where a sheet does not say: half as much again as is wanted,
-       * and 4 at most for those that shun the sun. */
+       * and never under 3. */
       harmAbove: z.optional(z.number().check(z.positive())),
       /** Days from one reading to the next that the walk asks for. */
       readEvery: z.optional(z.number().check(z.positive())),
