@@ -150,7 +150,7 @@ function lineOfEntry(entry: KeptEntry): ChangeLine {
               :reasons="verdict.because"
               :label="sayVerdict(verdict, teller)"
               :verdict="verdict"
-              :of="resident.id"
+              :resident-id="resident.id"
             />
           </li>
           <li v-if="list.length === 0" class="quiet">{{ t('nothing') }}</li>

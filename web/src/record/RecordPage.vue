@@ -196,7 +196,7 @@ function showOnWalk(): void {
             :reasons="verdict.because"
             :label="sayVerdict(verdict, teller)"
             :verdict="verdict"
-            :of="id"
+            :resident-id="id"
           />
           <VerdictActions
             v-if="people.mayWrite && hasActions(verdict)"

@@ -166,7 +166,7 @@ function under(task: Task): string {
           :reasons="verdict.because"
           :label="sayVerdict(verdict, teller)"
           :verdict="verdict"
-          :of="residentId"
+          :resident-id="residentId"
         />
         <VerdictActions
           v-if="people.mayWrite && hasActions(verdict)"

@@ -6,18 +6,13 @@ import { defineAsyncComponent, nextTick, shallowRef, useId, useTemplateRef } fro
 import { usePrinting } from '../app/usePrinting.ts'
 import { terms } from './terms.ts'
 
-const {
-  reasons,
-  label,
-  verdict,
-  of: residentId,
-} = defineProps<{
+const { reasons, label, verdict, residentId } = defineProps<{
   reasons: readonly Reason[]
   label: string
   /** What the reasons are of: said with what to do next and what clears it. */
   verdict?: Verdict
   /** On whom the verdict is. */
-  of?: string
+  residentId?: string
 }>()
 /** All that may ever be said as a reason is fetched with the first that is asked for. */
 const ReasonList = defineAsyncComponent(() => import('./ReasonList.vue'))
@@ -49,7 +44,7 @@ async function toggle({ currentTarget }: Event): Promise<void> {
   >
   <ReasonList v-if="printing" :reasons="reasons" :label="label" />
   <Popover v-if="wanted" ref="over" :aria-label="label" @show="isOpen = true" @hide="isOpen = false">
-    <ReasonList :id="id" :reasons="reasons" :label="label" :verdict="verdict" :of="residentId" />
+    <ReasonList :id="id" :reasons="reasons" :label="label" :verdict="verdict" :resident-id="residentId" />
   </Popover>
 </template>
 

@@ -8,17 +8,12 @@ import { sayReason } from './reasons.ts'
 import { useTeller } from './useTeller.ts'
 
 /** The facts and the rule of a task, a hold or a verdict; of a verdict also what to do next and what clears it. */
-const {
-  reasons,
-  label,
-  verdict,
-  of: residentId,
-} = defineProps<{
+const { reasons, label, verdict, residentId } = defineProps<{
   reasons: readonly Reason[]
   label: string
   verdict?: Verdict | undefined
   /** On whom the verdict is. */
-  of?: string | undefined
+  residentId?: string | undefined
 }>()
 const teller = useTeller()
 const clears = computed(() => (verdict ? sayClears(verdict) : null))

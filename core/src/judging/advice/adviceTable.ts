@@ -38,6 +38,13 @@ const SKIN_OF_REPTILES: readonly HoldKind[] = ['inBlue']
 const CLOSED: readonly HoldKind[] = ['premolt', 'sealedIn', 'soft']
 /** Nobody reaches in and nothing is opened. */
 const IN_PEACE: readonly HoldKind[] = ['founding', 'incubating', 'leaveBe']
+/** Nobody takes it out to be weighed. */
+const NOT_ON_THE_BALANCE: readonly HoldKind[] = [
+  ...CLOSED,
+  ...IN_PEACE,
+  ...(['settling', 'digesting', 'gravid'] as const),
+  ...SKIN_OF_REPTILES,
+]
 const SKIN_CAUSES = ['inBlue', 'premolt', 'sealedIn', 'soft', 'ecdysis', 'ecdysisLikely'] as const
 
 type Row = Omit<AdviceRow, 'of'>
@@ -133,7 +140,7 @@ const WEIGHT = [
   ...of('suspectWeight', [
     { when: { holds: ['winterRest'] }, next: 'weighAgainNow', source: REST_WORK },
     {
-      when: { holds: [...CLOSED, ...IN_PEACE, 'settling', 'digesting', 'gravid', ...SKIN_OF_REPTILES] },
+      when: { holds: NOT_ON_THE_BALANCE },
       next: 'suspectHeld',
       source: PRACTICE,
     },
@@ -141,7 +148,7 @@ const WEIGHT = [
   ]),
   ...of('firstWeight', [
     {
-      when: { holds: [...CLOSED, ...IN_PEACE, 'settling', 'digesting', 'gravid', ...SKIN_OF_REPTILES] },
+      when: { holds: NOT_ON_THE_BALANCE },
       next: 'firstWeightHeld',
       source: PRACTICE,
     },
@@ -149,7 +156,7 @@ const WEIGHT = [
   ]),
   ...of('offItsCurve', [
     {
-      when: { holds: [...CLOSED, ...IN_PEACE, 'settling', 'digesting', 'gravid', ...SKIN_OF_REPTILES] },
+      when: { holds: NOT_ON_THE_BALANCE },
       next: 'whenItIsOver',
       source: PRACTICE,
     },
@@ -227,71 +234,71 @@ const REST = [
   ]),
 ]
 
-const HEAT: Row[] = [
+const HEAT: readonly Row[] = [
   {
-    when: { quantities: ['celsius'], holds: ['winterRest'], high: true, harms: true },
+    when: { holds: ['winterRest'], high: true, harms: true },
     next: 'restTooWarm',
     source: REST_WORK,
   },
   {
-    when: { quantities: ['celsius'], holds: ['winterRest'], high: true },
+    when: { holds: ['winterRest'], high: true },
     next: 'restWarm',
     source: REST_WORK,
   },
   {
-    when: { quantities: ['celsius'], holds: ['winterRest'], high: false, harms: true },
+    when: { holds: ['winterRest'], high: false, harms: true },
     next: 'restFrost',
     source: REST_WORK,
   },
   {
-    when: { quantities: ['celsius'], holds: ['winterRest'], high: false },
+    when: { holds: ['winterRest'], high: false },
     next: 'restCold',
     source: REST_WORK,
   },
   {
-    when: { quantities: ['celsius'], inWater: true, high: true, harms: true },
+    when: { inWater: true, high: true, harms: true },
     next: 'hotWater',
     source: WATER_WORK,
   },
   {
-    when: { quantities: ['celsius'], inWater: true, high: false, harms: true },
+    when: { inWater: true, high: false, harms: true },
     next: 'coldWater',
     source: WATER_WORK,
   },
-  { when: { quantities: ['celsius'], inWater: true }, next: 'waterSlowly', source: WATER_WORK },
+  { when: { inWater: true }, next: 'waterSlowly', source: WATER_WORK },
   {
-    when: { quantities: ['celsius'], groups: REPTILES, high: true, harms: true },
+    when: { groups: REPTILES, high: true, harms: true },
     next: 'hotReptile',
     source: MADER,
   },
   {
-    when: { quantities: ['celsius'], groups: REPTILES, high: false, harms: true },
+    when: { groups: REPTILES, high: false, harms: true },
     next: 'coldReptile',
     source: MADER,
   },
   {
-    when: { quantities: ['celsius'], groups: AMPHIBIANS, high: true, harms: true },
+    when: { groups: AMPHIBIANS, high: true, harms: true },
     next: 'hotAmphibian',
     source: WRIGHT,
   },
   {
-    when: { quantities: ['celsius'], groups: AMPHIBIANS, high: false, harms: true },
+    when: { groups: AMPHIBIANS, high: false, harms: true },
     next: 'coldAmphibian',
     source: WRIGHT,
   },
   {
-    when: { quantities: ['celsius'], groups: ['rodent'], high: true, harms: true },
+    when: { groups: ['rodent'], high: true, harms: true },
     next: 'hotRodent',
     source: PRACTICE,
   },
-  { when: { quantities: ['celsius'], high: true, harms: true }, next: 'hotInvertebrate', source: LEWBART },
-  { when: { quantities: ['celsius'], high: false, harms: true }, next: 'coldInvertebrate', source: LEWBART },
-  { when: { quantities: ['celsius'], high: true }, next: 'warmerThanWanted', source: PRACTICE },
-  { when: { quantities: ['celsius'] }, next: 'coolerThanWanted', source: PRACTICE },
+  { when: { high: true, harms: true }, next: 'hotInvertebrate', source: LEWBART },
+  { when: { high: false, harms: true }, next: 'coldInvertebrate', source: LEWBART },
+  { when: { high: true }, next: 'warmerThanWanted', source: PRACTICE },
+  { next: 'coolerThanWanted', source: PRACTICE },
 ]
 
 const READING = of('reading', [
-  ...HEAT,
+  ...HEAT.map((row) => ({ ...row, when: { quantities: ['celsius'], ...row.when } })),
   { when: { quantities: ['uvIndex'], high: true }, next: 'tooMuchUltraviolet', source: MADER },
   { when: { quantities: ['uvIndex'] }, next: 'tooLittleUltraviolet', source: MADER },
   {
