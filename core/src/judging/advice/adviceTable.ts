@@ -1,5 +1,6 @@
 import type { HoldKind } from '../../facts/holds/holdKind.ts'
 import type { SheetGroup } from '../../plans/sheet/group.ts'
+import { AMPHIBIANS, REPTILES } from '../../plans/sheet/group.ts'
 import type { VerdictWhat } from '../verdicts/verdict.ts'
 import type { AdviceId } from './adviceIds.ts'
 import type { Case } from './circumstance.ts'
@@ -19,10 +20,8 @@ const LEWBART = 'Lewbart, Invertebrate Medicine, 2nd ed., 2012'
 const WATER_WORK = 'Noga, Fish Disease: Diagnosis and Treatment, 2nd ed., 2010'
 const REST_WORK = 'McArthur, Wilkinson & Meyer, Medicine and Surgery of Tortoises and Turtles, 2004'
 
-export const REPTILES: readonly SheetGroup[] = ['snake', 'lizard', 'tortoise', 'turtle']
-export const AMPHIBIANS: readonly SheetGroup[] = ['frog', 'salamander']
 /** Those that molt out of a skin that has to harden, and fall, tear or are eaten while it does. */
-export const MOLTS: readonly SheetGroup[] = [
+const MOLTS: readonly SheetGroup[] = [
   ...(['tarantula', 'spider', 'scorpion', 'whipSpider', 'vinegaroon'] as const),
   ...(['millipede', 'centipede', 'mantid', 'stickInsect', 'cockroach', 'crustacean', 'isopod'] as const),
 ]

@@ -19,8 +19,7 @@ export function countRange(count: number): [number, number] {
 }
 
 export interface Room {
-  /** So many live well there, and from so many on they are crowded. */
-  well: number
+  /** From so many on they are crowded. */
   crowded: number
   by: 'floor' | 'litres'
 }
@@ -31,7 +30,6 @@ export function roomFor(box: Box, { perLitre, per100Cm2 }: NonNullable<Housing['
   const floor = (box.widthMm * box.depthMm) / 10_000
   const [byLitres, byFloor] = [perLitre[1] * litres, per100Cm2[1] * floor]
   return {
-    well: Math.min(perLitre[0] * litres, per100Cm2[0] * floor),
     crowded: Math.min(byLitres, byFloor),
     by: byFloor < byLitres ? 'floor' : 'litres',
   }

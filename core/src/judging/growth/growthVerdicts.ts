@@ -1,4 +1,5 @@
 import { studentQuantile } from '../../basics/statistics/studentQuantile.ts'
+import { FAT } from '../condition/conditionAdvice.ts'
 import { fromSheet } from '../../plans/plan/source.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
@@ -39,8 +40,6 @@ const SPEEDS_UP = 1.2
 /** A grown animal's weight goes up and down by so much without being fat, in ln grams. */
 const GROWN_MAY_GAIN = 0.12
 const FAT_MAY_GAIN = 0.04
-/** Scored so, it is fat. */
-const FAT = 4
 /** What came in light, or has just laid or rested, regains its weight for so long, up to so much more than the middle
  * of its kind. */
 const REGAINS_DAYS = 75

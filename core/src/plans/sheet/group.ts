@@ -31,3 +31,6 @@ export const SheetGroup = z.enum([
   'fish',
 ])
 export type SheetGroup = z.infer<typeof SheetGroup>
+
+export const REPTILES: readonly SheetGroup[] = ['snake', 'lizard', 'tortoise', 'turtle']
+export const AMPHIBIANS: readonly SheetGroup[] = ['frog', 'salamander']
