@@ -57,22 +57,30 @@ function portionQuestions({ stages }: Sheet, { meal }: GroupLimits): Fault[] {
   )
 }
 
-function mealQuestions({ stages, schools }: Sheet, { meal }: GroupLimits): Fault[] {
-  const shares = (
-    duties: Sheet['stages'][number]['duties'] | Sheet['schools'][number]['options'][number]['duties'],
-    at: Path,
-  ) =>
-    duties.flatMap((duty, index) =>
-      'amount' in duty && duty.amount?.by === 'massShare'
-        ? outside(duty.amount.share, [0, meal], { of: 'meal', what: duty.id, path: [...at, index, 'amount'] })
-        : [],
-    )
+/** Every duty of the stages and of the schools, and where what it belongs to stands in the sheet. */
+function dutiesOf({ stages, schools }: Sheet) {
   return [
-    ...stages.flatMap(({ duties }, index) => shares(duties, ['stages', index, 'duties'])),
+    ...stages.flatMap(({ duties }, stage) =>
+      duties.map((duty, index) => ({ duty, index, owner: ['stages', stage] as Path })),
+    ),
     ...schools.flatMap(({ options }, school) =>
-      options.flatMap(({ duties }, index) => shares(duties, ['schools', school, 'options', index, 'duties'])),
+      options.flatMap(({ duties }, option) =>
+        duties.map((duty, index) => ({ duty, index, owner: ['schools', school, 'options', option] as Path })),
+      ),
     ),
   ]
+}
+
+function mealQuestions(sheet: Sheet, { meal }: GroupLimits): Fault[] {
+  return dutiesOf(sheet).flatMap(({ duty, index, owner }) =>
+    'amount' in duty && duty.amount?.by === 'massShare'
+      ? outside(duty.amount.share, [0, meal], {
+          of: 'meal',
+          what: duty.id,
+          path: [...owner, 'duties', index, 'amount'],
+        })
+      : [],
+  )
 }
 
 function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupLimits): Fault[] {
@@ -135,24 +143,14 @@ function schoolsOf(schools: Sheet['schools']): { light: Sheet['light']; path: Pa
 /** Vitamin D3 is stored, and poisons: never day after day. */
 const D3_DAYS = 2
 
-function d3Questions({ stages, schools }: Sheet): Fault[] {
-  const duties = [
-    ...stages.flatMap((stage, index) =>
-      stage.duties.map((duty) => ({ duty, path: ['stages', index] as Path })),
-    ),
-    ...schools.flatMap(({ options }, school) =>
-      options.flatMap((option, index) =>
-        option.duties.map((duty) => ({ duty, path: ['schools', school, 'options', index] as Path })),
-      ),
-    ),
-  ]
-  return duties.flatMap(({ duty, path }) =>
+function d3Questions(sheet: Sheet): Fault[] {
+  return dutiesOf(sheet).flatMap(({ duty, owner }) =>
     'drop' in duty
       ? []
       : (duty.supplements ?? [])
           .filter(({ name }) => /D3/.test(name))
           .flatMap(({ name, everyDays = 0 }) =>
-            outside([everyDays], [D3_DAYS, 60], { of: 'd3', what: name, path }),
+            outside([everyDays], [D3_DAYS, 60], { of: 'd3', what: name, path: owner }),
           ),
   )
 }
