@@ -234,8 +234,9 @@ function standsStill(
   const change = changeOver(path, span)
   if (!change) return null
   const expected = leastGain(change, path, growth, grams)
+  if (expected < WORTH_EXPECTING) return null
   const most = Math.min(change.by + ONE_SIDED_95 * change.sd, mostGained(change, evidence))
-  return expected >= WORTH_EXPECTING && most < expected * STANDS_STILL ? { change, expected } : null
+  return most < expected * STANDS_STILL ? { change, expected } : null
 }
 
 /** Young that stand still for so long that even the slowest would have grown, or that stopped growing as they did
