@@ -5,7 +5,7 @@ import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import CellSelect from '../fields/CellSelect.vue'
 import { choicesFrom, choicesOf } from '../fields/choicesOf.ts'
-import { terms } from '../words/terms.ts'
+import { words as vocabulary } from '../words/en.ts'
 import { sayReason } from './saying.ts'
 import { t, words } from './words.ts'
 
@@ -17,7 +17,7 @@ const MEANS = MEANINGS.map((value) => ({ value, label: words.meaning[value] }))
 const MASS = choicesFrom(Object.keys(MASS_UNITS) as MassUnit[])
 const LENGTH = choicesFrom(Object.keys(LENGTH_UNITS) as LengthUnit[])
 const ORDERS = DATE_ORDERS.map((value) => ({ value, label: words.orders[value] }))
-const PARTS = BodyPart.options.map((value) => ({ value, label: terms.part[value] }))
+const PARTS = BodyPart.options.map((value) => ({ value, label: vocabulary.part[value] }))
 const SIGNS = choicesOf({ '.': words.signs.point, ',': words.signs.comma })
 const DATED: readonly ListColumn['meaning'][] = ['on', 'hatched', 'arrived']
 const NUMBERED: readonly ListColumn['meaning'][] = ['weight', 'size', 'amount']

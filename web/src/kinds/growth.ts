@@ -4,6 +4,7 @@ import { choice, taskFor } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { sayGrams, sayIn } from '../words/measures.ts'
 import { terms } from '../words/terms.ts'
+import { words } from '../words/en.ts'
 import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
@@ -48,10 +49,10 @@ function measuring({ residentId, group, day }: ExceptionsFor): Ask {
   const duty = taskFor(day, 'measure')?.duty.id
   return choice(
     partsOf(group).map((part) => ({
-      label: terms.part[part],
+      label: words.part[part],
       then: {
         type: 'number',
-        label: terms.part[part],
+        label: words.part[part],
         unit: 'mm',
         draft: (mm) => ({
           subject: residentId,
@@ -71,7 +72,7 @@ export const growth = {
     offers: (one) => [{ id: 'weigh', key: 'w', label: asks('weigh'), ask: weighing(one) }],
   },
   measured: {
-    says: ({ part, mm }) => t('partMm', { part: terms.part[part], mm: sayIn(mm, 'mm') }),
+    says: ({ part, mm }) => t('partMm', { part: words.part[part], mm: sayIn(mm, 'mm') }),
     mends: { number: { field: 'mm', unit: 'mm' } },
     offers: (one) => [{ id: 'measure', key: 'm', label: asks('measure'), ask: measuring(one) }],
   },

@@ -4,7 +4,6 @@ import type { Ask, Exception, ExceptionsFor } from '../exceptions/ask.ts'
 import { choice, nothing } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { words } from '../words/en.ts'
-import { terms } from '../words/terms.ts'
 import { t } from '../words/facts.ts'
 import type { KindsHere } from './kind.ts'
 
@@ -13,7 +12,7 @@ function saySkins(parts: readonly SkinLeft[]): string {
 }
 
 function sayShed({ stage, how, retained, skinFound }: Payload<'ecdysis'>): string {
-  const named = skinFound ? t('skinFound', { shed: terms.stage[stage] }) : terms.stage[stage]
+  const named = skinFound ? t('skinFound', { shed: words.stage[stage] }) : words.stage[stage]
   const shed =
     how === 'inPieces'
       ? t('inPieces', { shed: named })
@@ -31,7 +30,7 @@ const SIGNS: Readonly<Record<'shedding' | 'molting', readonly EcdysisStage[]>> =
 }
 
 function off(stage: 'shed' | 'molted'): { label: string; payload: Skin }[] {
-  const name = terms.stage[stage]
+  const name = words.stage[stage]
   return [
     { label: asks('whole', { name }), payload: { stage, how: 'whole' } },
     { label: asks('inPieces', { name }), payload: { stage, how: 'inPieces' } },
@@ -66,7 +65,7 @@ function cleared(residentId: string, retained: readonly SkinLeft[]): { label: st
 function skinOffered({ residentId, group, state }: ExceptionsFor): Exception[] {
   const sheds = shedsSkin(group)
   const signs = SIGNS[sheds ? 'shedding' : 'molting'].map((stage) => ({
-    label: terms.stage[stage],
+    label: words.stage[stage],
     payload: { stage },
   }))
   const all = [...signs, ...(sheds ? [...off('shed'), ...STILL_ON] : off('molted'))]

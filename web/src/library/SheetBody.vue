@@ -36,7 +36,7 @@ const grown = computed(() => {
     span(days, 'days'),
   ])
   return facts([
-    [adult?.part ? t('grown', { part: terms.part[adult.part] }) : t('grown2'), span(adult?.mm, 'mm')],
+    [adult?.part ? t('grown', { part: words.part[adult.part] }) : t('grown2'), span(adult?.mm, 'mm')],
     [t('weight'), span(adult?.grams, 'g')],
     [t('lives'), span(adult?.years, 'years')],
     [t('grownAfter'), span(growth?.adultDays, 'days')],
@@ -74,7 +74,7 @@ function saysAmount(amount: AmountRule): string {
         ) ?? ''
       )
     case 'width':
-      return t('noWiderThanIts', { factor: amount.factor, part: terms.part[amount.part] })
+      return t('noWiderThanIts', { factor: amount.factor, part: words.part[amount.part] })
     case 'portion':
       return t('aboutGFollowsWhat', { grams: sayGrams(amount.grams) })
   }

@@ -18,6 +18,7 @@ import { dutyName, sayHold } from '../words/cell.ts'
 import { sayGrams } from '../words/measures.ts'
 import { sayDate } from '../words/numbers.ts'
 import { terms } from '../words/terms.ts'
+import { words } from '../words/en.ts'
 import ExpectedBand from './ExpectedBand.vue'
 import { sayBetween } from './sayQuestion.ts'
 import type { useBalance } from './useBalance.ts'
@@ -175,7 +176,7 @@ defineExpose({ take })
             v-for="part in parts"
             :key="part"
             :model-value="form.mm[part]"
-            :label="terms.part[part]"
+            :label="words.part[part]"
             unit="mm"
             @update:model-value="(mm) => (form.mm = { ...form.mm, [part]: mm ?? null })"
           />

@@ -4,7 +4,6 @@ import en from './en/care.ts'
 import { tablesOf } from './i18n.ts'
 import { sayIn, sayRangeIn, unitHere } from './measures.ts'
 import { sayQuantity } from './readings.ts'
-import { terms } from './terms.ts'
 import { t } from './facts.ts'
 
 /** Words of sheets, plans and enclosures: nothing of the walk waits for these. */
@@ -84,7 +83,7 @@ export function lightLines({ hours, winterHours, uvb }: Partial<Light> = {}) {
   return lines.flatMap(([field, term, says]) => (says === null ? [] : [{ field, term, says }]))
 }
 
-type Part = keyof typeof terms.part
+type Part = keyof typeof words.part
 
 /** A line of the housing as a keeper reads it. */
 export function sayHousing(field: string, value: unknown): string {
@@ -103,17 +102,17 @@ export function sayHousing(field: string, value: unknown): string {
   if (field === 'fall') {
     const { mm, part, times } = value as { mm: number; part?: Part; times?: number }
     return part && times !== undefined
-      ? t('fallOrTimes', { mm: sayIn(mm, 'mm'), times, part: terms.part[part] })
+      ? t('fallOrTimes', { mm: sayIn(mm, 'mm'), times, part: words.part[part] })
       : sayIn(mm, 'mm')
   }
   if (field === 'times') {
     const { part, ...sides } = value as { part: Part; [side: string]: unknown }
     const said = Object.entries(sides).map(([side, times]) => t('side', { side, times: String(times) }))
-    return t('sidesOfPart', { sides: said.join(', '), part: terms.part[part] })
+    return t('sidesOfPart', { sides: said.join(', '), part: words.part[part] })
   }
   if (field === 'freeBelowPerch') {
     const { part, times, grows } = value as NonNullable<Housing['freeBelowPerch']>
-    const told = { times: times.join('–'), part: terms.part[part] }
+    const told = { times: times.join('–'), part: words.part[part] }
     return grows === undefined ? t('timesPart', told) : t('timesPartAfterMolt', told)
   }
   if (field === 'notLarger') {

@@ -1,4 +1,4 @@
-import type { Barrier, DutyKind, FeedOutcome, HoldKind, SkinLeft } from '@kobrin/core'
+import type { Barrier, BodyPart, DutyKind, EcdysisStage, FeedOutcome, HoldKind, SkinLeft } from '@kobrin/core'
 import en from './en/words.ts'
 import { tablesOf } from './i18n.ts'
 
@@ -14,5 +14,7 @@ export const words = tablesOf(
     barrier: Record<Barrier, string>
     crossing: Record<Barrier, string>
     retained: Record<SkinLeft, string>
+    part: Record<BodyPart, string>
+    stage: Record<EcdysisStage, string>
   },
 )

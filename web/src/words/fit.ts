@@ -1,15 +1,15 @@
 import type { BodyPart, Finding } from '@kobrin/core'
-import { terms } from './terms.ts'
+import { words } from './en.ts'
 import { sayIn, sayMm } from './measures.ts'
 import { round } from './numbers.ts'
 import { t } from './facts.ts'
 
 function grown({ part, times }: Finding): string {
-  return part && times !== undefined ? t('its', { times: round(times), part: terms.part[part] }) : ''
+  return part && times !== undefined ? t('its', { times: round(times), part: words.part[part] }) : ''
 }
 
 function measure(part: BodyPart | undefined): string {
-  return part ? terms.part[part] : t('itsSize')
+  return part ? words.part[part] : t('itsSize')
 }
 
 interface Measured extends Finding {

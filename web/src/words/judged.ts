@@ -5,7 +5,6 @@ import en from './en/judged.ts'
 import { tablesOf, wordsOf } from './i18n.ts'
 import { sayGrams } from './measures.ts'
 import { sayDate } from './numbers.ts'
-import { terms } from './terms.ts'
 
 const t = wordsOf('judged', en)
 const by = tablesOf('explained', explained)
@@ -100,7 +99,7 @@ export function sayJudged(what: Judged, today: number): string {
     case 'refusing':
       return sayRefusing(what)
     case 'signTooLong':
-      return t('signTooLong', { stage: terms.stage[what.stage], count: what.days })
+      return t('signTooLong', { stage: words.stage[what.stage], count: what.days })
     case 'ecdysisOverdue':
       return t(what.what === 'shed' ? 'shedOverdue' : 'moltOverdue', { count: what.days })
     case 'ecdysisExpected':
@@ -120,7 +119,7 @@ export function sayJudged(what: Judged, today: number): string {
     case 'crowded':
       return sayCrowded(what)
     case 'grewAtMolt':
-      return t('grewAtMolt', { part: terms.part[what.part], percent: signed(what.share) })
+      return t('grewAtMolt', { part: words.part[what.part], percent: signed(what.share) })
     case 'longerIntervals':
       return t('longerIntervals', { percent: percent(what.share) })
     case 'firstWeight':

@@ -8,7 +8,6 @@ import { sayGrams, sayGramsAbout, sayMm, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, sayRange, saySeason } from './numbers.ts'
 import type { Teller } from './teller.ts'
 import { sayAll } from './sayAll.ts'
-import { terms } from './terms.ts'
 
 const t = wordsOf('judgedReasons', en)
 
@@ -67,7 +66,7 @@ export const JUDGED_RULES: { [R in JudgedRule]: (reason: Extract<RuleReason, { r
   lossAllowed: ({ share }) => t('lossAllowed', { percent: percent(share) }),
   plausible: ({ low, high }) => t('plausible', { low: sayGrams(low), high: sayGrams(high) }),
   season: ({ season, why }) => t('season', { season: saySeason(season), why }),
-  boxLength: ({ part, times, has }) => t('boxLength', { part: terms.part[part], times, has: sayMm(has) }),
+  boxLength: ({ part, times, has }) => t('boxLength', { part: words.part[part], times, has: sayMm(has) }),
   ownCurve: ({ days }) => t('ownCurveRule', { days }),
   growth: ({ grown, days }) => t('growth', { grown: sayRangeIn(grown, 'g'), days: sayRange(days) }),
 }

@@ -3,7 +3,7 @@ import { sayHeldFloor } from './care.ts'
 import { words } from './en.ts'
 import en from './en/reasons.ts'
 import { sayValue, unitOf } from './readings.ts'
-import { sayRest } from './rest.ts'
+import { sayRest } from './restRule.ts'
 import { terms } from './terms.ts'
 import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, round, sayMinuteOfDay, sayRange } from './numbers.ts'
@@ -67,7 +67,7 @@ function sayAmount(amount: AmountRule): string {
     case 'width':
       return t('noWiderThanIts', {
         factor: amount.factor,
-        part: terms.part[amount.part],
+        part: words.part[amount.part],
         range: sayRange(amount.count),
       })
     case 'portion':
@@ -182,7 +182,7 @@ const FACTS: {
     `${reason.event === 'meal' ? t('fed') : reason.event === 'shed' ? t('shed') : reason.event} ${sayDay(reason.day, today)}.`,
   noEvent: (reason) => t('noOnRecord', { event: reason.event }),
   sign: (reason, { today, who }) =>
-    t('seen2', { stage: terms.stage[reason.stage], day: sayDay(reason.day, today), who: who(reason.by) }),
+    t('seen2', { stage: words.stage[reason.stage], day: sayDay(reason.day, today), who: who(reason.by) }),
   arrived: (reason, { today }) => t('arrived', { day: sayDay(reason.day, today) }),
   moved: (reason, { today }) => t('moved', { day: sayDay(reason.day, today) }),
   setBy(reason, { today, who }) {
@@ -230,11 +230,11 @@ const FACTS: {
   noWeight: () => t('noWeightOnRecord'),
   size: (reason, { today }) =>
     t('mmOn', {
-      part: terms.part[reason.part],
+      part: words.part[reason.part],
       mm: sayIn(reason.mm, 'mm'),
       date: sayDate(reason.day, today),
     }),
-  noSize: (reason) => t('noOnRecordThe', { part: terms.part[reason.part] }),
+  noSize: (reason) => t('noOnRecordThe', { part: words.part[reason.part] }),
   headCount: ({ animals, per }) =>
     animals === null
       ? t('nobodyHasCountedThem', { per })

@@ -1,7 +1,8 @@
 import type { RestObstacle } from '@kobrin/core'
 import { Rest } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
-import { sayObstacles, sayRest } from './rest.ts'
+import { sayObstacles } from './rest.ts'
+import { sayRest } from './restRule.ts'
 
 describe('a winter rest in words', () => {
   const obstacles: [RestObstacle, string][] = [

@@ -1,4 +1,4 @@
-import type { Rest, RestObstacle } from '@kobrin/core'
+import type { RestObstacle } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayGrams } from './measures.ts'
 import { sayDate } from './numbers.ts'
@@ -30,25 +30,4 @@ function sayObstacle(obstacle: RestObstacle, today: number): string {
 /** "it weighs 480 g, and below 600 g none should rest; it was never weighed" */
 export function sayObstacles(obstacles: readonly RestObstacle[], today: number): string {
   return obstacles.map((one) => sayObstacle(one, today)).join('; ')
-}
-
-/** What a sheet asks of a winter rest. */
-export function sayRest({
-  fastDays,
-  leastGrams,
-  settledDays,
-  weighedWithin,
-  stopAtLoss,
-  stopAtUrine,
-  wake,
-}: Rest): string {
-  return [
-    ...(fastDays > 0 ? [t('noFoodForDays', { count: fastDays })] : []),
-    ...(leastGrams === undefined ? [] : [t('noneBelow', { grams: sayGrams(leastGrams) })]),
-    t('noneThatCameLess', { count: settledDays }),
-    ...(stopAtLoss === undefined ? [] : [t('weighedWithinDaysAlso', { count: weighedWithin })]),
-    ...(stopAtLoss === undefined ? [] : [t('wokenWhenOfIts', { stopAtLoss: Math.round(stopAtLoss * 100) })]),
-    ...(stopAtUrine ? [t('wokenWhenItPasses')] : []),
-    t('toWakeIt', { wake: wake.join('; ') }),
-  ].join(' ')
 }

@@ -24,6 +24,9 @@ const OUTSIDE = {
   rhythm: { about: t('isFedEvery'), unit: t('daysUnit') },
   quarantine: { about: t('isKeptApartFor'), unit: t('daysUnit') },
   d3: { about: t('isGivenEvery'), unit: t('daysUnit') },
+  lampDistance: { about: t('isLitFrom'), unit: 'mm' },
+  perLitre: { about: t('hasRoomFor'), unit: t('toTheLitre') },
+  per100Cm2: { about: t('hasRoomFor'), unit: t('toTheFloor') },
 }
 
 function sayOutsideGroup({

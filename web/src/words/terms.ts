@@ -1,12 +1,4 @@
-import type {
-  BodyPart,
-  DroppingsKind,
-  EcdysisStage,
-  Role,
-  Severity,
-  Trigger,
-  WeightContext,
-} from '@kobrin/core'
+import type { DroppingsKind, Role, Severity, Trigger, WeightContext } from '@kobrin/core'
 import en from './en/terms.ts'
 import { tablesOf } from './i18n.ts'
 
@@ -14,11 +6,9 @@ import { tablesOf } from './i18n.ts'
 export const terms = tablesOf(
   'terms',
   en satisfies {
-    part: Record<BodyPart, string>
     context: Record<WeightContext, string>
     droppings: Record<DroppingsKind, string>
     trigger: Record<Trigger, string>
-    stage: Record<EcdysisStage, string>
     severity: Record<Severity, string>
     role: Record<Role, string>
   },

@@ -4,8 +4,10 @@ import type { Range } from '../../basics/range.ts'
 import type { Sheet } from '../sheet/sheet.ts'
 import type { Zone } from '../sheet/zonesOf.ts'
 import { zonesOf } from '../sheet/zonesOf.ts'
-import type { GroupLimits } from './groups.ts'
-import { GROUP_LIMITS } from './groups.ts'
+import type { Askable } from './askable.ts'
+import { ASKABLE } from './askable.ts'
+import type { GroupSizes } from './groups.ts'
+import { GROUP_SIZES } from './groups.ts'
 
 type Path = Fault['path']
 type Of = Extract<FaultCode, { code: 'outsideGroup' }>['of']
@@ -30,7 +32,7 @@ function wanted({ celsius, nightCelsius }: ZoneTarget): number[] {
 }
 
 /** A rest is colder than the life of any group, and has limits of its own. */
-function zoneQuestions({ target, path }: Zone, { around, surface }: GroupLimits): Fault[] {
+function zoneQuestions({ target, path }: Zone, { around, surface }: Askable): Fault[] {
   const { zone, measures, ceilingCelsius, during } = target
   if (during !== undefined) return []
   const range: Range = measures === 'surface' ? [around[0], surface] : around
@@ -46,7 +48,7 @@ function zoneQuestions({ target, path }: Zone, { around, surface }: GroupLimits)
 
 /** The smallest portion a stage may be brought down to, against the lightest animal it is for. A portion for many says
  * nothing of one. */
-function portionQuestions({ stages }: Sheet, { meal }: GroupLimits): Fault[] {
+function portionQuestions({ stages }: Sheet, { meal }: Askable): Fault[] {
   return stages.flatMap(({ duties, plausible }, stage) =>
     duties.flatMap(({ id, amount }, index) => {
       const lightest = plausible?.grams?.[0]
@@ -71,7 +73,7 @@ function dutiesOf({ stages, schools }: Sheet) {
   ]
 }
 
-function mealQuestions(sheet: Sheet, { meal }: GroupLimits): Fault[] {
+function mealQuestions(sheet: Sheet, { meal }: Askable): Fault[] {
   return dutiesOf(sheet).flatMap(({ duty, index, owner }) =>
     'amount' in duty && duty.amount?.by === 'massShare'
       ? outside(duty.amount.share, [0, meal], {
@@ -83,7 +85,7 @@ function mealQuestions(sheet: Sheet, { meal }: GroupLimits): Fault[] {
   )
 }
 
-function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupLimits): Fault[] {
+function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupSizes): Fault[] {
   const faults: Fault[] = []
   const check = (given: Range | undefined, limits: Range | undefined, of: Of, what: string, path: Path) => {
     if (given && limits) faults.push(...outside(given, limits, { of, what, path }))
@@ -99,15 +101,19 @@ function sizeQuestions({ adult, stages }: Sheet, { grams, mm }: GroupLimits): Fa
   return faults
 }
 
+/** From a tube to the back below it, mm: nearer it burns, further away it does nothing. */
+const LAMP_MM: Range = [150, 700]
+
 /** Light, damp, rhythm and time apart that no animal of the group is kept with. */
-function careQuestions(sheet: Sheet, limits: GroupLimits): Fault[] {
+function careQuestions(sheet: Sheet, limits: Askable): Fault[] {
   const { stages, schools, light, quarantineDays } = sheet
   const lights = [{ light, path: ['light'] as Path }, ...schoolsOf(schools)]
   const last = stages.length - 1
   return [
-    ...lights.flatMap(({ light: one, path }) =>
-      outside(one?.uvb?.index ?? [], [0, limits.ultraviolet], { of: 'ultraviolet', what: 'light', path }),
-    ),
+    ...lights.flatMap(({ light: one, path }) => [
+      ...outside(one?.uvb?.index ?? [], [0, limits.ultraviolet], { of: 'ultraviolet', what: 'light', path }),
+      ...outside(one?.uvb?.distanceMm ?? [], LAMP_MM, { of: 'lampDistance', what: 'light', path }),
+    ]),
     ...zonesOf(sheet).flatMap(({ target: { zone, humidity, measures, during }, path }) =>
       measures === 'water' || during !== undefined
         ? []
@@ -155,15 +161,37 @@ function d3Questions(sheet: Sheet): Fault[] {
   )
 }
 
+/** Room enough called what no animal of the group, however young, lives in. */
+function crowdQuestions({ housing, stages }: Sheet, { crowd }: Askable): Fault[] {
+  const rooms = [
+    { housing, what: 'adult', path: ['housing'] as Path },
+    ...stages.map((stage, index) => ({
+      housing: stage.housing,
+      what: stage.name,
+      path: ['stages', index, 'housing'] as Path,
+    })),
+  ]
+  return rooms.flatMap(({ housing: one, what, path }) =>
+    (['perLitre', 'per100Cm2'] as const).flatMap((by) =>
+      outside(one?.numbers?.[by] ?? [], [0, crowd[by]], {
+        of: by,
+        what,
+        path: [...path, 'numbers', by],
+      }),
+    ),
+  )
+}
+
 /** Where a sheet asks for what no animal of its group could bear or be: a second opinion, asked about and not
  * refused, since a house may know a species better than a table. */
 export function groupQuestions(sheet: Sheet): Fault[] {
-  const limits = GROUP_LIMITS[sheet.group]
+  const limits = ASKABLE[sheet.group]
   return [
     ...zonesOf(sheet).flatMap((zone) => zoneQuestions(zone, limits)),
     ...mealQuestions(sheet, limits),
     ...portionQuestions(sheet, limits),
-    ...sizeQuestions(sheet, limits),
+    ...sizeQuestions(sheet, GROUP_SIZES[sheet.group]),
     ...careQuestions(sheet, limits),
+    ...crowdQuestions(sheet, limits),
   ]
 }

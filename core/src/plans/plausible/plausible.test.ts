@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { sheetQuestions } from '../sheet/questions.ts'
 import { Sheet } from '../sheet/sheet.ts'
-import { GROUP_LIMITS } from './groups.ts'
+import { ASKABLE } from './askable.ts'
+import { GROUP_SIZES } from './groups.ts'
 import { boundsAt } from './boundsAt.ts'
 
 const FLOOR = { zone: 'cool', measures: 'air', celsius: [14, 18], ceilingCelsius: 22, neverBelowCelsius: 2 }
@@ -23,6 +24,10 @@ function questionsOf(more: object) {
 
 function duty(more: object) {
   return { id: 'feed', does: 'feed', cadence: { type: 'every', days: 1 }, ...more }
+}
+
+function roomFor(more: object) {
+  return { numbers: { perLitre: [1, 2], per100Cm2: [1, 2], start: 1, ...more } }
 }
 
 const stageWith = (more: object) => ({
@@ -78,6 +83,13 @@ describe('a sheet held against its group', () => {
       stageWith({ duties: [duty({ supplements: [{ name: 'calcium with D3', everyDays: 1 }] })] }),
       'd3',
     ],
+    [
+      'a tube on the back',
+      { light: { uvb: { share: [0.5, 0.7], distanceMm: [25, 40], index: [0.5, 1] } } },
+      'lampDistance',
+    ],
+    ['a thousand to the litre', { housing: roomFor({ perLitre: [10, 1000] }) }, 'perLitre'],
+    ['a thousand on a hand', { housing: roomFor({ per100Cm2: [10, 1000] }) }, 'per100Cm2'],
   ])('%s is asked about, too', (_, more, of) => {
     expect(questionsOf(more)).toContainEqual(expect.objectContaining({ code: 'outsideGroup', of }))
   })
@@ -106,7 +118,7 @@ describe('the bounds of a stage', () => {
   it('are those of the sheet, and of the group where it says nothing', () => {
     expect(boundsAt(snake, { plausible: { grams: [450, 5000] } })).toMatchObject({
       grams: { range: [450, 5000], of: 'sheet' },
-      mm: { length: { range: GROUP_LIMITS.snake.mm.length, of: 'group' } },
+      mm: { length: { range: GROUP_SIZES.snake.mm.length, of: 'group' } },
     })
     expect(boundsAt(snake, {}).grams?.of).toBe('group')
   })
@@ -117,8 +129,10 @@ describe('the bounds of a stage', () => {
 })
 
 it('every group has limits that run upwards, the surface above the air', () => {
-  for (const { grams, mm, around, surface, meal } of Object.values(GROUP_LIMITS)) {
-    for (const [low, high] of [grams, around, ...Object.values(mm)]) expect(low).toBeLessThan(high)
+  for (const { grams, mm } of Object.values(GROUP_SIZES))
+    for (const [low, high] of [grams, ...Object.values(mm)]) expect(low).toBeLessThan(high)
+  for (const { around, surface, meal } of Object.values(ASKABLE)) {
+    expect(around[0]).toBeLessThan(around[1])
     expect(surface).toBeGreaterThan(around[1])
     expect(meal).toBeGreaterThan(0)
   }

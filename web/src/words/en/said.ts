@@ -64,14 +64,6 @@ export default {
   itAteOnWhat:
     'it ate on {date}; what is left in the gut rots in the cold, so no food for {count} day before | it ate on {date}; what is left in the gut rots in the cold, so no food for {count} days before',
   itIsHeld: 'it is held: {hold}',
-  noFoodForDays: 'No food for {count} day before. | No food for {count} days before.',
-  noneBelow: 'None below {grams}.',
-  noneThatCameLess: 'None that came less than {count} day ago. | None that came less than {count} days ago.',
-  weighedWithinDaysAlso:
-    'Weighed within {count} day, also while it rests. | Weighed within {count} days, also while it rests.',
-  wokenWhenOfIts: 'Woken when {stopAtLoss} % of its weight is gone.',
-  wokenWhenItPasses: 'Woken when it passes water.',
-  toWakeIt: 'To wake it: {wake}.',
   shortDate: '{day} {month}',
   longDate: '{date} {year}',
   season: '{from} to {until}',

@@ -1,17 +1,4 @@
 export default {
-  part: {
-    length: 'length',
-    girth: 'girth',
-    headWidth: 'head width',
-    whipLength: 'longest whip',
-    eyeGap: 'gap between the eyes',
-    legSpan: 'leg span',
-    carapaceLength: 'carapace',
-    abdomenLength: 'abdomen length',
-    abdomenWidth: 'abdomen width',
-    shellDiameter: 'shell',
-  },
-
   context: {
     fullGut: 'just fed',
     gravid: 'gravid',
@@ -58,18 +45,6 @@ export default {
     instar: 'instar',
     workers: 'animals',
     perLitre: 'animals to the litre',
-  },
-
-  stage: {
-    dull: 'Dull',
-    inBlue: 'In blue',
-    clear: 'Cleared',
-    premolt: 'Premolt: fat, dull, slow',
-    sealedIn: 'Sealed in',
-    shed: 'Shed',
-    molted: 'Molted',
-    soft: 'Soft',
-    hardened: 'Hardened',
   },
 
   findPlaceholder: 'Name, number, species or place',

@@ -114,4 +114,29 @@ export default {
     body: 'body',
     limbs: 'limbs',
   },
+
+  part: {
+    length: 'length',
+    girth: 'girth',
+    headWidth: 'head width',
+    whipLength: 'longest whip',
+    eyeGap: 'gap between the eyes',
+    legSpan: 'leg span',
+    carapaceLength: 'carapace',
+    abdomenLength: 'abdomen length',
+    abdomenWidth: 'abdomen width',
+    shellDiameter: 'shell',
+  },
+
+  stage: {
+    dull: 'Dull',
+    inBlue: 'In blue',
+    clear: 'Cleared',
+    premolt: 'Premolt: fat, dull, slow',
+    sealedIn: 'Sealed in',
+    shed: 'Shed',
+    molted: 'Molted',
+    soft: 'Soft',
+    hardened: 'Hardened',
+  },
 } as const
