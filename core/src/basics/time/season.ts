@@ -21,8 +21,19 @@ export function turned({ from, until }: Season): Season {
   return { from: half(from), until: half(until) }
 }
 
+const datesOfDays = new Map<Day, string>()
+
+/** `MM-DD` of a day: whole seasons are gone through day by day. */
+function dateOf(day: Day): string {
+  const known = datesOfDays.get(day)
+  if (known !== undefined) return known
+  const said = isoDay(day).slice(5)
+  datesOfDays.set(day, said)
+  return said
+}
+
 /** Whether a day lies in a part of the year. */
 export function isInSeason({ from, until }: Season, day: Day): boolean {
-  const today = isoDay(day).slice(5)
+  const today = dateOf(day)
   return from <= until ? from <= today && today <= until : from <= today || today <= until
 }

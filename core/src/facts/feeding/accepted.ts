@@ -6,9 +6,15 @@ import { sumOf } from './offerSum.ts'
 /** How one food has gone down, over all feeding duties; null where it was never offered. The row of refusals is that
  * of the duty under which it was offered last. */
 export function historyOf({ lines }: Pick<FeedingState, 'lines'>, item: string): ItemHistory | null {
-  const sums = Object.values(lines).flatMap((line) => own(sumOf(line).items, item) ?? [])
-  const [last] = [...sums].sort((a, b) => b.lastDay - a.lastDay)
-  return last ? { ...last, taken: sums.reduce((sum, { taken }) => sum + taken, 0) } : null
+  let last: ItemHistory | null = null
+  let taken = 0
+  for (const line of Object.values(lines)) {
+    const history = own(sumOf(line).items, item)
+    if (!history) continue
+    taken += history.taken
+    if (!last || history.lastDay > last.lastDay) last = history
+  }
+  return last && { ...last, taken }
 }
 
 /** Days on which a food was offered from one day to before another. */
@@ -17,10 +23,9 @@ export function offersOf(
   item: string,
   { from, before }: { from: Day; before: Day },
 ): number {
-  return Object.values(lines)
-    .flatMap(({ offers }) => offers)
-    .filter(
-      ({ outcome, item: offered, day }) =>
-        outcome !== 'notOffered' && offered === item && day >= from && day < before,
-    ).length
+  let days = 0
+  for (const { offers } of Object.values(lines))
+    for (const { outcome, item: offered, day } of offers)
+      if (outcome !== 'notOffered' && offered === item && day >= from && day < before) days += 1
+  return days
 }

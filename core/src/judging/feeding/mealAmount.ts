@@ -51,15 +51,16 @@ function largestWithin(
   measure: Measure,
   most: number,
 ): { size: string } | { tooLarge: TooLarge } | undefined {
-  const measured = sizes
-    .flatMap((food) => {
-      const has = food[measure]
-      return has === undefined ? [] : [{ size: food.size, has }]
-    })
-    .sort((a, b) => a.has - b.has)
-  const [smallest] = measured
+  let smallest: { size: string; has: number } | undefined
+  let within: { size: string; has: number } | undefined
+  for (const food of sizes) {
+    const has = food[measure]
+    if (has === undefined) continue
+    const { size } = food
+    if (!smallest || has < smallest.has) smallest = { size, has }
+    if (has <= most && (!within || has >= within.has)) within = { size, has }
+  }
   if (!smallest) return undefined
-  const within = measured.filter(({ has }) => has <= most).at(-1)
   if (within) return { size: within.size }
   return { tooLarge: { ...smallest, unit: measure === 'grams' ? 'g' : 'mm', most } }
 }
@@ -127,6 +128,11 @@ function byWidth(
   const chosen = largestWithin(sizes, 'widthMm', measured.mm * factor)
   const facts: Reason[] = [...because, { fact: 'size', part, mm: measured.mm, day: measured.day }]
   return chosen && 'tooLarge' in chosen ? { ...chosen, because: facts } : { ...chosen, count, because: facts }
+}
+
+/** Whether a rule chooses by size, and may find that there is none. */
+export function canBeTooLarge({ by }: AmountRule): boolean {
+  return by === 'massShare' || by === 'width'
 }
 
 function amountBy(rule: AmountRule, sizes: readonly FoodSize[], eater: Eater): MealAmount {

@@ -2,6 +2,7 @@ import type { ResidentState } from '../../facts/residents/residentState.ts'
 import type { Food } from '../../plans/plan/duty.ts'
 import type { Reason } from '../reasons/reason.ts'
 import type { Day } from '../../basics/time/day.ts'
+import type { ItemHistory } from '../../facts/feeding/feedingState.ts'
 import { historyOf, offersOf } from '../../facts/feeding/accepted.ts'
 
 /** After so many refusals in a row another food is tried first … */
@@ -14,9 +15,11 @@ export interface FoodChoice {
   because: Reason[]
 }
 
-function barred(food: Food, state: ResidentState, day: Day): Reason | null {
-  const history = historyOf(state.feeding, food.item)
-  if (!history) return null
+function barred(
+  food: Food,
+  history: ItemHistory,
+  { state, day }: { state: ResidentState; day: Day },
+): Reason | null {
   if (food.weeklyCap !== undefined) {
     const offers = offersOf(state.feeding, food.item, { from: day - 6, before: day })
     if (offers >= food.weeklyCap) return { rule: 'weeklyCap', item: food.item, cap: food.weeklyCap, offers }
@@ -41,13 +44,14 @@ export function nextFood(foods: readonly Food[], state: ResidentState, day: Day)
   let bestDay = Infinity
   let refusedBest: Food | null = null
   for (const food of foods) {
-    const bar = barred(food, state, day)
+    const history = historyOf(state.feeding, food.item)
+    const bar = history && barred(food, history, { state, day })
     if (bar) {
       because.push(bar)
       if ('fact' in bar) refusedBest ??= food
       continue
     }
-    const lastDay = historyOf(state.feeding, food.item)?.lastDay ?? -Infinity
+    const lastDay = history?.lastDay ?? -Infinity
     if (best === null || lastDay < bestDay) {
       best = food
       bestDay = lastDay

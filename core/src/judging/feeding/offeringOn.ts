@@ -6,7 +6,7 @@ import type { ResidentState } from '../../facts/residents/residentState.ts'
 import { own } from '../../facts/subjects/own.ts'
 import type { Day } from '../../basics/time/day.ts'
 import type { MealAmount } from './mealAmount.ts'
-import { mealAmount } from './mealAmount.ts'
+import { canBeTooLarge, mealAmount } from './mealAmount.ts'
 import { nextFood } from './nextFood.ts'
 import { supplementsDue } from './supplementsDue.ts'
 
@@ -26,22 +26,20 @@ export function offeringOn(
   const { amount: rule, foods = [] } = duty
   const line = own(state.feeding.lines, duty.id)
   const eater = { sizes: state.growth.sizes, line, weight, animals: countOf(state) }
-  const amounts = new Map<Food, MealAmount>(
-    foods.map((food) => [food, rule ? mealAmount(rule, food.sizes, eater) : { because: [] }]),
-  )
-  const small = foods.filter((food) => !amounts.get(food)?.tooLarge)
+  const amountOf = (food: Food) => (rule ? mealAmount(rule, food.sizes, eater) : { because: [] })
+  const small = rule && canBeTooLarge(rule) ? foods.filter((food) => !amountOf(food).tooLarge) : foods
   const choice = nextFood(small.length > 0 ? small : foods, state, day)
   if (!choice) return null
   const { food, because } = choice
+  const amount = amountOf(food)
   const due = supplementsDue(duty.supplements ?? [], state, day)
-  const amount = amounts.get(food)
   return {
     ...amount,
     item: food.item,
     supplements: due.map(({ name }) => name),
     because: [
       ...because,
-      ...(amount?.because ?? []),
+      ...amount.because,
       ...due.map((supplement): Reason => ({ rule: 'supplement', supplement })),
     ],
   }

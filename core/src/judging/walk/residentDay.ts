@@ -55,6 +55,15 @@ interface Today {
   weight: WeightLevel | null
 }
 
+/** A duty with what the record says of it. */
+interface Looked {
+  duty: Duty
+  /** Its feeds, of a feeding duty. */
+  line: FeedLine | undefined
+  /** When it was last seen to. */
+  mark: Mark | undefined
+}
+
 function latestOf(days: readonly (Day | undefined)[]): Day | null {
   return days.reduce<Day | null>(
     (latest, day) => (day === undefined || (latest ?? day) > day ? latest : day),
@@ -98,35 +107,33 @@ function offerAgainOn(duty: Duty, line: FeedLine | undefined): Day | null {
   return offer.day + duty.offerAgainAfter
 }
 
-function lastDone(duty: Duty, today: Today): Day | null {
-  const { state } = today
+function lastDone({ duty, line, mark }: Looked, state: ResidentState): Day | null {
   if (duty.cadence.type === 'whenEmpty') return lastLookAtBowl(duty, state)
-  if (duty.does === 'feed') return lastMealIn(own(state.feeding.lines, duty.id))?.day ?? null
-  return markFor(duty, today)?.day ?? null
+  if (duty.does === 'feed') return lastMealIn(line)?.day ?? null
+  return mark?.day ?? null
 }
 
-function factsOf(duty: Duty, today: Today): DuenessFacts {
-  const { day, state, holds } = today
+function factsOf(looked: Looked, { day, state, holds }: Today): DuenessFacts {
+  const { duty, line } = looked
   // The climate of a rest is asked for from the day it began.
-  const rests = holds.find(({ hold }) => hold === duty.reads?.during)?.since
+  const rests = duty.reads && holds.find(({ hold }) => hold === duty.reads?.during)?.since
   const facts: DuenessFacts = {
     day,
-    lastDone: lastDone(duty, today),
+    lastDone: lastDone(looked, state),
     since: rests ?? state.stay.arrivedOn ?? day,
   }
-  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, own(state.feeding.lines, duty.id))
+  if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, line)
   if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
   if (duty.cadence.type === 'whenEmpty') facts.emptySince = emptySince(duty, state)
   return facts
 }
 
-function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
-  const { state } = today
+function reasonsOf(looked: Looked, facts: DuenessFacts, { day, state }: Today): Reason[] {
+  const { duty, line } = looked
   const afterDeath = becauseOfDeath(duty, state)
   if (afterDeath) return afterDeath
   const because: Reason[] = []
-  const line = duty.does === 'feed' ? own(state.feeding.lines, duty.id) : undefined
-  const mark = line ? lastMealIn(line) : markFor(duty, today)
+  const mark = line ? lastMealIn(line) : looked.mark
   if (mark) because.push({ fact: 'lastDone', duty: duty.id, day: mark.day, by: mark.by })
   else because.push({ fact: 'neverDone', duty: duty.id, since: facts.since })
   const offer = lastOffered(line)
@@ -136,7 +143,7 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
       duty: duty.id,
       day: offer.day,
       by: offer.by,
-      inRow: rowOn(line, today.day)?.refusals ?? 1,
+      inRow: rowOn(line, day)?.refusals ?? 1,
       ...(offer.why !== undefined && { why: offer.why }),
     })
     if (duty.offerAgainAfter !== undefined) because.push({ rule: 'offerAgain', days: duty.offerAgainAfter })
@@ -150,10 +157,8 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
       ...(passed.why !== undefined && { why: passed.why }),
     })
   }
-  const bowl = own(state.feeding.bowls, duty.id)
-  if (duty.cadence.type === 'whenEmpty' && bowl) {
-    because.push({ fact: 'bowl', day: bowl.day, found: bowl.found })
-  }
+  const bowl = duty.cadence.type === 'whenEmpty' && own(state.feeding.bowls, duty.id)
+  if (bowl) because.push({ fact: 'bowl', day: bowl.day, found: bowl.found })
   if (duty.cadence.type === 'after') {
     const { event } = duty.cadence
     because.push(
@@ -166,14 +171,17 @@ function reasonsOf(duty: Duty, facts: DuenessFacts, today: Today): Reason[] {
   return because
 }
 
-function doneToday(duty: Duty, today: Today): Task['done'] {
-  const { day, state } = today
-  if (duty.cadence.type === 'whenEmpty' && emptySince(duty, state) !== null) return undefined
-  const looked = duty.cadence.type === 'whenEmpty' ? own(state.done, `${duty.id}:bowl`) : undefined
-  const mark = [markFor(duty, today), looked].find((candidate) => candidate?.day === day)
+function markToday({ duty, mark }: Looked, { day, state }: Today): Mark | undefined {
+  if (duty.cadence.type !== 'whenEmpty') return mark?.day === day ? mark : undefined
+  if (emptySince(duty, state) !== null) return undefined
+  return [mark, own(state.done, `${duty.id}:bowl`)].find((candidate) => candidate?.day === day)
+}
+
+function doneToday(looked: Looked, today: Today): Task['done'] {
+  const mark = markToday(looked, today)
   if (!mark) return undefined
   const { at, by, uid } = mark
-  const offer = lastOffer(own(state.feeding.lines, duty.id))
+  const offer = lastOffer(looked.line)
   return { at, by, uid, ...(offer?.uid === uid && { outcome: offer.outcome }) }
 }
 
@@ -181,15 +189,17 @@ function holdOf(duty: Duty, holds: readonly Hold[]): Hold | undefined {
   return holds.find((hold) => isStopped(duty, hold))
 }
 
-function preparedAhead(due: Dueness, day: Day): boolean {
-  return due.dueOn !== null && due.dueOn > day && due.dueOn <= day + PREPARE_AHEAD_DAYS
+/** Whether a meal of the next days has to be thawed or gut-loaded for. */
+function preparedAhead({ foods = [] }: Duty, dueOn: Day, day: Day): boolean {
+  const isNear = dueOn > day && dueOn <= day + PREPARE_AHEAD_DAYS
+  return isNear && foods.some(({ thawDays, gutLoadDays }) => thawDays || gutLoadDays)
 }
 
 function mealOn(task: Task, due: Dueness, today: Today): void {
   const { duty, status } = task
   const { day } = today
   if (duty.does !== 'feed' || !duty.foods) return
-  if (due.dueOn !== null && preparedAhead(due, day)) {
+  if (due.dueOn !== null && preparedAhead(duty, due.dueOn, day)) {
     const ahead = offeringOn(duty, Math.ceil(due.dueOn), today)
     if (ahead && !ahead.tooLarge) task.ahead = ahead
   }
@@ -207,12 +217,13 @@ function mealOn(task: Task, due: Dueness, today: Today): void {
 }
 
 function statusOf(
-  duty: Duty,
+  looked: Looked,
   due: Dueness,
   today: Today,
 ): Pick<Task, 'status' | 'hold' | 'done' | 'opensAtMinute'> {
+  const { duty } = looked
   const { minute, holds } = today
-  const done = doneToday(duty, today)
+  const done = doneToday(looked, today)
   if (done) return { status: 'done', done }
   if (due.status === 'notYet') return { status: 'notYet' }
   const stopped = holdOf(duty, holds)
@@ -234,9 +245,12 @@ function whileHeld(duty: Duty, holds: readonly Hold[]): Duty {
 
 function taskOf(planned: Duty, today: Today): Task {
   const duty = whileHeld(planned, today.holds)
-  const facts = factsOf(duty, today)
+  const { state } = today
+  const line = duty.does === 'feed' ? own(state.feeding.lines, duty.id) : undefined
+  const looked: Looked = { duty, line, mark: markFor(duty, today) }
+  const facts = factsOf(looked, today)
   const due = dueness(duty.cadence, facts)
-  const standing = statusOf(duty, due, today)
+  const standing = statusOf(looked, due, today)
   const held = standing.hold ? holdOf(duty, today.holds) : undefined
   const isLate = standing.status === 'late' || standing.status === 'held'
   const task: Task = {
@@ -245,7 +259,7 @@ function taskOf(planned: Duty, today: Today): Task {
     daysOver: isLate ? due.daysOver : 0,
     lateness: isLate ? due.lateness : 0,
     ...standing,
-    because: [...(held?.because ?? []), ...reasonsOf(duty, facts, today)],
+    because: [...(held?.because ?? []), ...reasonsOf(looked, facts, today)],
   }
   if (facts.emptySince != null) task.emptySince = facts.emptySince
   mealOn(task, due, today)
@@ -255,13 +269,13 @@ function taskOf(planned: Duty, today: Today): Task {
 export interface ResidentDayInput {
   day: Day
   /** Old floors of this resident that are still kept. */
-  floors?: readonly KeptFloor[]
+  floors?: readonly KeptFloor[] | undefined
   /** What was last read where it lives. */
-  readings?: Readings
+  readings?: Readings | undefined
   /** What was last done in the box it lives in, no matter which tenant it was said of. */
-  box?: DoneInBox
+  box?: DoneInBox | undefined
   /** Wall-clock minutes since the site's midnight; without it windows are ignored. */
-  minute?: number
+  minute?: number | undefined
   plan: Plan
   state: ResidentState
   hemisphere?: Hemisphere | undefined
@@ -272,6 +286,49 @@ export function isComing({ stay: { expected, arrivedOn } }: Pick<ResidentState, 
   return expected !== null && arrivedOn === null
 }
 
+interface Judgement {
+  holds: Hold[]
+  weight: WeightLevel | null
+  verdicts: Verdict[]
+}
+
+type Asked = Pick<Today, 'day' | 'plan' | 'state' | 'readings'> & {
+  floors: readonly KeptFloor[]
+  hemisphere: Hemisphere | undefined
+}
+
+/** States do not change once they are folded: what was judged of one stands until the day, its plan or what was read
+ * around it is another. */
+const judged = new WeakMap<ResidentState, { asked: Asked; judgement: Judgement }>()
+
+function isSame(one: Asked, other: Asked): boolean {
+  return (
+    one.day === other.day &&
+    one.plan === other.plan &&
+    one.floors === other.floors &&
+    one.readings === other.readings &&
+    one.hemisphere === other.hemisphere
+  )
+}
+
+/** What is held, weighed and wrong with somebody who is here or comes. */
+function judgementOn(asked: Asked): Judgement {
+  const { day, plan, state, floors, readings, hemisphere } = asked
+  const known = judged.get(state)
+  if (known && isSame(known.asked, asked)) return known.judgement
+  const course = weightOf(state, plan)
+  const weight = course.level
+  const holds = isComing(state) ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
+  const about = { day, plan, state, weight, course, floors, readings, ...(hemisphere && { hemisphere }) }
+  const judgement = { holds, weight, verdicts: verdictsOn({ ...about, holds }) }
+  judged.set(state, { asked, judgement })
+  return judgement
+}
+
+const NO_FLOORS: readonly KeptFloor[] = []
+const NOTHING_READ: Readings = {}
+const NOTHING_DONE: DoneInBox = {}
+
 /** What one resident needs on a day, what is held and why, and what its record says is wrong. Somebody who
  * is gone needs nothing; only what it left behind does. */
 export function residentDay({
@@ -279,21 +336,20 @@ export function residentDay({
   minute,
   plan,
   state,
-  floors = [],
-  readings = {},
-  box = {},
+  floors = NO_FLOORS,
+  readings = NOTHING_READ,
+  box = NOTHING_DONE,
   hemisphere,
 }: ResidentDayInput): ResidentDay {
-  const course = weightOf(state, plan)
-  const weight = course.level
-  const about = { day, plan, state, weight, course, floors, readings, ...(hemisphere && { hemisphere }) }
   if (state.stay.ended) {
+    const course = weightOf(state, plan)
+    const weight = course.level
     const tasks = floorTasks(floors, plan, day)
-    const facts = { ...about, holds: [] }
+    const facts = { day, plan, state, weight, course, floors, readings, holds: [] }
     return { tasks, holds: [], verdicts: verdictsOfGone(facts, tasks), weight }
   }
+  const { holds, weight, verdicts } = judgementOn({ day, plan, state, floors, readings, hemisphere })
   const coming = isComing(state)
-  const holds = coming ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
   const today: Today = { day, minute: minute ?? null, plan, box, state, holds, weight, readings }
   const tasks: Task[] = []
   const now = zonesNow(
@@ -305,5 +361,5 @@ export function residentDay({
       tasks.push(taskOf(duty, today))
   tasks.push(...lookAfterDeath(plan, state, day).map((duty) => taskOf(duty, today)))
   tasks.push(...floorTasks(floors, plan, day))
-  return { tasks, holds, verdicts: verdictsOn({ ...about, holds }), weight }
+  return { tasks, holds, verdicts, weight }
 }

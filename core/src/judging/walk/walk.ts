@@ -66,11 +66,19 @@ export function stopsOf(visits: readonly Visit[]): Stop[] {
 /** The walk of a day: every resident's duties with their reasons, in the order to walk,
  * and what to prepare. Computed from plans and folds; nothing of it is stored. */
 export function walk({ day, minute, residents }: WalkInput): Walk {
-  const visits = residents.map(({ id, place, plan, state, floors = [], readings = {}, box = {} }): Visit => ({
-    resident: id,
-    place,
-    ...residentDay({ day, plan, state, floors, readings, box, ...(minute !== undefined && { minute }) }),
-  }))
+  const visits = residents.map((resident): Visit => {
+    const { id, place, plan, state, floors, readings, box } = resident
+    const { tasks, holds, verdicts, weight } = residentDay({
+      day,
+      minute,
+      plan,
+      state,
+      floors,
+      readings,
+      box,
+    })
+    return { resident: id, place, tasks, holds, verdicts, weight }
+  })
   visits.sort(comparePlaced)
   return { stops: stopsOf(visits), prep: prepFor(day, visits) }
 }
