@@ -67,6 +67,8 @@ function canBeSeen({ plan, trouble, entries, grams, lastDay }: Life): boolean {
     case 'signStays':
       return (
         plan.ecdysis !== undefined &&
+        // Of one that eats its skin nobody knows whether it shed.
+        !(trouble.kind === 'stuckInSkin' && plan.ecdysis.eaten) &&
         entries.some(({ kind }) => kind === 'ecdysis') &&
         lastDay - trouble.from > 1.6 * plan.ecdysis.days[1]
       )
