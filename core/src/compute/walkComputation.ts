@@ -64,6 +64,9 @@ const TaskOut = z.strictObject({
   offering: z.optional(OfferingOut),
   ahead: z.optional(OfferingOut),
   nothingToOffer: z.optional(z.boolean()),
+  leftToFind: z.optional(
+    z.strictObject({ duty: z.string(), item: z.string(), at: z.string(), outBy: z.string() }),
+  ),
   tooLarge: z.optional(z.extend(TooLarge, { item: z.string(), instead: z.array(z.string()) })),
   done: z.optional(
     z.strictObject({ at: z.string(), by: z.string(), uid: z.string(), outcome: z.optional(FeedOutcome) }),

@@ -24,6 +24,12 @@ function plansOf(sheet: Sheet): Plan[] {
 }
 
 const INSECTS = /cricket|roach|locust|\bflies\b|moth|(?<!black)worm|springtail/i
+/** What gnaws at an animal that sleeps or sheds, and who is fed it alive. */
+const GNAWING = /cricket|roach|locust|mealworm|superworm/i
+const HUNTERS: readonly Sheet['group'][] = [
+  ...(['lizard', 'frog', 'salamander', 'tarantula', 'spider'] as const),
+  ...(['scorpion', 'whipSpider', 'vinegaroon', 'centipede', 'mantid'] as const),
+]
 /** What a meal of insects is dusted with, so that bones and shells get their lime. */
 const LIME = /calcium|cuttlebone|shell/i
 const BACKBONED = ['lizard', 'frog', 'salamander', 'turtle', 'tortoise']
@@ -68,6 +74,16 @@ describe('of every sheet, stage and school', () => {
             supplements.some(({ name }) => LIME.test(name)),
             `${stage} ${id}`,
           ).toBe(true)
+  })
+
+  it.each(named)('%s: live prey that gnaws comes out again, and leaves stay', (_, sheet) => {
+    for (const { stage, duties } of plansOf(sheet))
+      for (const { item, bites = false, outAfterHours } of duties.flatMap(({ foods = [] }) => foods)) {
+        const gnaws = HUNTERS.includes(sheet.group) && GNAWING.test(item)
+        expect({ stage, item, bites }).toEqual({ stage, item, bites: gnaws })
+        if (gnaws) expect(outAfterHours).toBeLessThanOrEqual(12)
+        if (/lea(f|ves)|greens|weeds|sprays/.test(item)) expect(outAfterHours, item).toBeUndefined()
+      }
   })
 
   it.each(named.filter(([, { lives }]) => lives === 'colony'))(

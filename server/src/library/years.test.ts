@@ -1,5 +1,15 @@
 import type { Draft, Entry, Plan, ResidentState, Sheet, Task } from '@kobrin/core'
-import { advance, asPlanned, emptyState, impossibleOf, isPlan, residentDay, resolvePlan } from '@kobrin/core'
+import {
+  advance,
+  asPlanned,
+  effectsOf,
+  emptyState,
+  HoldKind,
+  impossibleOf,
+  isPlan,
+  residentDay,
+  resolvePlan,
+} from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { readLibrary } from './readLibrary.ts'
 
@@ -67,6 +77,21 @@ function distinct(lives: readonly Life[], lookedAt: (plan: Plan) => unknown): (L
     ...life,
     name: `${life.sheet.id} ${life.stage} ${JSON.stringify(life.schools)}`,
   }))
+}
+
+/** So many of the lives that each duty of each is lived under the holds it stands beside: what is asked for under a hold
+ * does not depend on what else is. */
+function covering(lives: readonly Life[]): (Life & { name: string })[] {
+  const seen = new Set<string>()
+  return distinct(lives, ({ duties, holds, never }) => ({ duties, holds, never })).filter((life) => {
+    const { duties, holds, never } = planOf(life, NEW_YEAR)
+    const keys = duties.map((duty) =>
+      JSON.stringify([life.sheet.id, life.stage, { ...duty, source: null }, holds, never]),
+    )
+    const isNew = keys.some((key) => !seen.has(key))
+    for (const key of keys) seen.add(key)
+    return isNew
+  })
 }
 
 /** What a day of a life was: the plan it was under and everything that was done. */
@@ -141,6 +166,90 @@ function restOf(life: Life): Rested {
     }
   }
   return rested
+}
+
+const HELD_DAYS = 12
+const FREE_DAYS = 16
+
+/** What nobody may do to an animal that is held so, whatever the duty is called. A vet's order says itself what it
+ * keeps; one in blue or with a full gut is left in its box and eats on, or not, by its own plan. */
+const KEPT_FROM: Readonly<Partial<Record<HoldKind, RegExp>>> = {
+  inBlue: /handling/,
+  premolt: /handling/,
+  sealedIn: /feeding|handling|bathing|opening/,
+  soft: /feeding|handling/,
+  digesting: /handling|bathing/,
+  settling: /handling/,
+  winterRest: /feeding|bathing|lighting/,
+  fasting: /feeding/,
+  founding: /handling|bathing|opening/,
+  gravid: /handling|opening/,
+  incubating: /handling|bathing|opening/,
+  leaveBe: /feeding|handling|bathing|opening/,
+}
+
+/** What a task does, by what its sheet says and by what its name says. */
+function doneBy({ duty }: Task): string {
+  const { does, label = '' } = duty
+  return [
+    ...effectsOf(duty),
+    ...(does === 'feed' ? ['feeding'] : []),
+    ...(does === 'weigh' || does === 'measure' ? ['handling'] : []),
+    ...((does === 'water' || does === 'feed') && /\b(soak|bath)/i.test(label) ? ['bathing'] : []),
+  ].join(' ')
+}
+
+/** A line that forbids a food altogether, not a size of it, a habit or a way to give it. */
+function isForbidden(item: string, never: readonly string[]): boolean {
+  return never.some(
+    (line) =>
+      !/ as | left |wider|larger|wet |coated|wild|young| in flower/.test(line) &&
+      new RegExp(`\\b${item}\\b`, 'i').test(line),
+  )
+}
+
+/** What the walk asked for against a hold or a never-line, in a year in which it is held in every way in turn. */
+function askedWrongly(life: Life): string[] {
+  const log = new Log()
+  const wrong = new Set<string>()
+  log.say(NEW_YEAR - 90, { kind: 'arrived', payload: { enclosure: HOME } })
+  for (let index = 0; index < 365; index += 1) {
+    const day = NEW_YEAR + index
+    const hold = HoldKind.options[Math.floor(index / (HELD_DAYS + FREE_DAYS))]
+    const at = index % (HELD_DAYS + FREE_DAYS)
+    const isHeld = hold !== undefined && at < HELD_DAYS
+    if (hold && at === 0) log.say(day, { kind: 'held', payload: { hold, reason: 'Seen' } })
+    if (hold && at === HELD_DAYS) log.say(day, { kind: 'released', payload: { hold } })
+    const plan = planOf(life, day)
+    const { tasks } = residentDay({ day, plan, state: log.state })
+    for (const task of tasks.filter(({ status }) => status === 'due' || status === 'late')) {
+      const { duty, offering } = task
+      const isWeighedAtRest = hold === 'winterRest' && duty.does === 'weigh'
+      if (isHeld && !duty.despite?.includes(hold) && !isWeighedAtRest && KEPT_FROM[hold]?.test(doneBy(task)))
+        wrong.add(`${hold}: ${duty.id}`)
+      if (offering && isForbidden(offering.item, plan.never ?? [])) wrong.add(`never: ${offering.item}`)
+      const draft = asPlanned(SUBJECT, task)
+      if (draft) log.say(day, draft)
+    }
+  }
+  return [...wrong]
+}
+
+/** Where what a plan wants lies beyond what it says harms. */
+function wantedBeyondHarm({ targets, light }: Plan): string[] {
+  const within = (values: readonly number[], [low, high]: readonly [number, number]) =>
+    values.every((value) => value > low && value < high)
+  return [
+    ...targets.flatMap((target) => {
+      const { zone, celsius = [], nightCelsius = [], humidity = [], humidityHarms } = target
+      const { neverBelowCelsius = -Infinity, ceilingCelsius = Infinity } = target
+      const warm = within([...celsius, ...nightCelsius], [neverBelowCelsius, ceilingCelsius])
+      return warm && (!humidityHarms || within(humidity, humidityHarms)) ? [] : [zone]
+    }),
+    ...(light?.uvb?.harmAbove !== undefined && (light.uvb.index?.[1] ?? 0) >= light.uvb.harmAbove
+      ? ['uvb']
+      : []),
+  ]
 }
 
 const isD3 = (name: string) => /D3/.test(name)
@@ -244,5 +353,21 @@ describe('a year under every sheet, stage and school', () => {
     )
     expect(dampened.filter((ids) => ids.includes('rain'))).toEqual(Array(21).fill(['rain']))
     expect(dampened.filter((ids) => !ids.includes('rain'))).toEqual(Array(344).fill(['dampen']))
+  })
+
+  it.each(covering(lives))(
+    '$name: held in every way in turn, nothing is asked for that the hold or a never-line forbids',
+    (life) => {
+      expect(askedWrongly(life)).toEqual([])
+    },
+  )
+
+  it('wants nothing that harms, in any season', () => {
+    const beyond = [NEW_YEAR, RAINS_ON, NEW_YEAR + 200].flatMap((day) =>
+      lives.flatMap((life) =>
+        wantedBeyondHarm(planOf(life, day)).map((zone) => [life.sheet.id, life.stage, life.schools, zone]),
+      ),
+    )
+    expect(beyond).toEqual([])
   })
 })

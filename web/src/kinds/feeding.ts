@@ -142,10 +142,10 @@ function fedAsAnswered(
 
 type Found = Extract<Draft, { kind: 'bowl' }>['payload']
 
-function lookingInto(residentId: string, { duty }: Task): Ask {
+function lookingInto(residentId: string, duty: string): Ask {
   const found = (label: string, payload: Omit<Found, 'duty'>) => ({
     label,
-    then: nothing({ subject: residentId, kind: 'bowl', payload: { duty: duty.id, ...payload } }),
+    then: nothing({ subject: residentId, kind: 'bowl', payload: { duty, ...payload } }),
   })
   return choice([
     found(asks('emptyRefilled'), { found: 'empty', refilled: true }),
@@ -188,9 +188,12 @@ function mealsOffered({ residentId, day }: ExceptionsFor): Exception[] {
   ]
 }
 
+/** The bowl of the most pressing meal; first what was left to find and has to come out. */
 function bowlOffered({ residentId, day }: ExceptionsFor): Exception[] {
-  const task = mealOf(day)
-  return task ? [{ id: 'bowl', key: 'e', label: asks('bowlFound'), ask: lookingInto(residentId, task) }] : []
+  const left = day.tasks.find(({ leftToFind }) => leftToFind)?.leftToFind
+  const duty = left?.duty ?? mealOf(day)?.duty.id
+  if (duty === undefined) return []
+  return [{ id: 'bowl', key: 'e', label: asks('bowlFound'), ask: lookingInto(residentId, duty) }]
 }
 
 /** What was offered, and what became of it. */

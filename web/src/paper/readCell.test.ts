@@ -20,6 +20,10 @@ const bowl = taskOf(
 )
 const look = taskOf({ status: 'due' }, dutyOf({ id: 'look', does: 'look' }))
 const lock = taskOf({ status: 'due' }, dutyOf({ id: 'lock', does: 'check', label: 'Lock' }))
+const lies = taskOf(
+  { status: 'due', leftToFind: { duty: 'feed', item: 'crickets', at: '', outBy: '' } },
+  dutyOf({ id: 'takeOut:feed', does: 'look' }),
+)
 const length = taskOf({ status: 'due' }, dutyOf({ id: 'measure', does: 'measure' }))
 const warm = taskOf(
   { status: 'due' },
@@ -45,6 +49,8 @@ describe('a mark copied from paper', () => {
     ['3', meal, { kind: 'fed', count: 3, outcome: 'taken' }],
     ['7,5', mash, { kind: 'fed', item: 'mash', grams: 7.5 }],
     ['e', bowl, { kind: 'bowl', found: 'empty', refilled: true }],
+    ['e', lies, { kind: 'bowl', duty: 'feed', found: 'empty' }],
+    ['r', lies, { kind: 'bowl', duty: 'feed', found: 'full', leftFraction: 0.95 }],
     ['z', look, { kind: 'looked', seen: false }],
     ['v', lock, { kind: 'tended', does: 'check', duty: 'lock testling' }],
     ['182', length, { kind: 'measured', part: 'length', mm: 182 }],
@@ -68,6 +74,8 @@ describe('a mark copied from paper', () => {
     ['z', meal],
     ['0', meal],
     ['r', look],
+    ['v', lies],
+    ['z', lies],
     ['v', warm],
     ['-3', length],
     ['1.5.2', warm],

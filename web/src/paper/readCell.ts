@@ -62,11 +62,19 @@ function numbered({ resident, home, part }: Whom, { duty }: Task, value: number)
   }
 }
 
+/** What became of the food that was left to find: eaten, or taken out. */
+function whatLay(subject: string, duty: string, mark: string): Draft | null {
+  if (mark === 'e') return { subject, kind: 'bowl', payload: { duty, found: 'empty' } }
+  if (mark === 'r') return { subject, kind: 'bowl', payload: { duty, found: 'full', leftFraction: 0.95 } }
+  return null
+}
+
 /** What a mark other than the tick says of one duty; null where it says nothing of it. */
 function marked(whom: Whom, task: Task, mark: string): Draft | null {
   const { resident } = whom
   const { does, id: duty } = task.duty
   const value = readSigned(mark)
+  if (task.leftToFind) return whatLay(resident, task.leftToFind.duty, mark)
   if (does === 'feed' && isBowl(task))
     return mark === 'e'
       ? { subject: resident, kind: 'bowl', payload: { duty, found: 'empty', refilled: true } }
@@ -85,10 +93,13 @@ function marked(whom: Whom, task: Task, mark: string): Draft | null {
 function mayBe(tasks: readonly Task[]): string {
   const has = (is: (task: Task) => boolean) => tasks.some(is)
   return [
-    ...(has(({ duty }) => !needsNumber(duty.does)) ? [t('legendPlanned')] : [t('legendNumbers')]),
+    ...(has(({ duty, leftToFind }) => !needsNumber(duty.does) && !leftToFind)
+      ? [t('legendPlanned')]
+      : [t('legendNumbers')]),
     ...(has((task) => task.duty.does === 'feed' && !isBowl(task)) ? [t('legendFeed')] : []),
     ...(has((task) => task.duty.does === 'feed' && isBowl(task)) ? [t('legendBowl')] : []),
-    ...(has(({ duty }) => duty.does === 'look') ? [t('legendLook')] : []),
+    ...(has(({ duty, leftToFind }) => duty.does === 'look' && !leftToFind) ? [t('legendLook')] : []),
+    ...(has(({ leftToFind }) => leftToFind !== undefined) ? [t('legendLeft')] : []),
   ].join('; ')
 }
 

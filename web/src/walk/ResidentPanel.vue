@@ -128,6 +128,7 @@ function under(task: Task): string {
   }
   if (task.hold) return t('held', { hold: words.hold[task.hold].toLowerCase() })
   if (task.opensAtMinute !== undefined) return t('from', { minuteOfDay: sayMinuteOfDay(task.opensAtMinute) })
+  if (task.leftToFind) return t('outBy', { time: today.clock(task.leftToFind.outBy) })
   if (task.tooLarge) return sayTooLarge(task.tooLarge)
   if (task.nothingToOffer) return t('everyFoodIsAt')
   return [
@@ -209,6 +210,13 @@ function under(task: Task): string {
         >
           {{ task.status === 'done' ? t('again') : t('doNow') }}
         </Button>
+        <Button
+          v-if="people.mayWrite && task.leftToFind"
+          severity="secondary"
+          class="again"
+          @click="press('e')"
+          >{{ t('whatIsLeft') }}</Button
+        >
       </li>
       <li v-if="shown.length === 0" class="quiet">{{ t('nothingDueToday') }}</li>
     </ul>

@@ -23,6 +23,14 @@ describe('the one sentence of a cell', () => {
     expect(said).toEqual({ text: 'In blue, day 4. Should be over by Sunday.', tone: 'held' })
   })
 
+  it('says what was left to find and comes out, before it says that it is held', () => {
+    const foods = [{ item: 'crickets', sizes: [], outAfterHours: 12, bites: true }]
+    const left = entryOn(TODAY, { kind: 'fed', payload: { duty: 'feed', item: 'crickets', outcome: 'left' } })
+    const premolt = entryOn(TODAY - 3, { kind: 'ecdysis', payload: { stage: 'premolt' } })
+    const said = cell([arrived, premolt, left], [dutyOf({ ...FEED, foods })])
+    expect(said).toEqual({ text: 'Take out what is left: crickets', tone: 'plain' })
+  })
+
   it('says of somebody who is gone only that', () => {
     const died = entryOn(TODAY - 1, { kind: 'died', payload: { why: 'Found in the morning' } })
     const said = cell([arrived, meal(TODAY - 30, 'taken'), died])

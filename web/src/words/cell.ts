@@ -1,5 +1,5 @@
 import type { Duty, Hold, Offering, ResidentDay, Task, Verdict } from '@kobrin/core'
-import { AFTER_DEATH, isBefore, isStopped } from '@kobrin/core'
+import { AFTER_DEATH, isBefore, isStopped, isToDo } from '@kobrin/core'
 import { words } from './en.ts'
 import { sayGrams, sayIn, sayRangeIn } from './measures.ts'
 import { sayDate, sayDay, sayMinuteOfDay, sayRange } from './numbers.ts'
@@ -45,7 +45,8 @@ export function sayMealOf(label: string | undefined, offering: Offering): string
   return meal.toLowerCase() === label.toLowerCase() ? label : t('labelMeal', { label, meal })
 }
 
-export function dutyName({ duty, keptAt }: Pick<Task, 'duty' | 'keptAt'>): string {
+export function dutyName({ duty, keptAt, leftToFind }: Pick<Task, 'duty' | 'keptAt' | 'leftToFind'>): string {
+  if (leftToFind) return t('takeOut', { item: leftToFind.item })
   if (keptAt !== undefined) return t('oldFloor', { keptAt })
   if (duty.id === AFTER_DEATH) return t('lookAfterDeath')
   if (duty.reads) return t('read', { point: sayPoint(duty.reads) })
@@ -177,13 +178,16 @@ export function sayCell(resident: ResidentDay, teller: Teller): { text: string; 
   if (grave) return { text: sayBriefly(grave, teller), tone: 'late' }
   const gone = verdicts.find(({ what }) => what.code === 'gone')
   if (gone) return { text: sayVerdict(gone, teller), tone: 'done' }
+  // Nothing gnaws at one that is held for its skin while the box only says that it is held.
+  const left = tasks.find((task) => task.leftToFind && isToDo(task))
+  if (left) return { text: sayTask(left), tone: left.status === 'late' ? 'late' : 'plain' }
   const hold = holds.find(({ overdue }) => overdue) ?? holds.find(({ suppresses }) => suppresses.length > 0)
   if (hold) return { text: sayHold(hold, teller.today), tone: 'held' }
   const watch = verdicts.find(({ severity }) => severity === 'watch')
   if (watch) return { text: sayBriefly(watch, teller), tone: 'watch' }
   if (tasks.length > 0 && tasks.every(({ duty }) => isBefore(duty)))
     return { text: t('expectedItsPlaceIs'), tone: 'plain' }
-  const toDo = tasks.filter(({ status }) => status === 'due' || status === 'late')
+  const toDo = tasks.filter(isToDo)
   const first =
     toDo.find(({ duty }) => duty.does === 'feed') ?? toDo.find(({ duty }) => duty.does === 'weigh') ?? toDo[0]
   if (first) return { text: sayTask(first), tone: 'plain' }

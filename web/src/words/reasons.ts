@@ -120,6 +120,8 @@ const RULES: { [R in RuleReason['rule']]: (reason: Extract<RuleReason, { rule: R
     }),
   amount: (reason) => sayAmount(reason.amount),
   supplement: (reason) => saySupplement(reason.supplement),
+  takeOut: ({ item, hours: count, bites }) =>
+    t(bites ? (count === 0 ? 'bitesNow' : 'bitesAfter') : 'goesBadAfter', { item: item, count }),
   weeklyCap: (reason) => t('atMostIn7', { item: reason.item, cap: reason.cap, offers: reason.offers }),
   minGap: (reason) => t('notAgainWithinDays', { item: reason.item, count: reason.days }),
   hold({ hold, days, worryAfter }) {
@@ -228,6 +230,8 @@ const FACTS: {
       who: who(reason.by),
     }),
   noWeight: () => t('noWeightOnRecord'),
+  leftToFind: ({ item, at, by }, { who, clock }) =>
+    t('putInAt', { item: item, time: clock(at), who: who(by) }),
   size: (reason, { today }) =>
     t('mmOn', {
       part: words.part[reason.part],

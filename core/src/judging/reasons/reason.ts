@@ -52,6 +52,8 @@ export type Reason =
       expected: LnInterval
     }
   | { fact: 'intervals'; what: 'shed' | 'molt'; days: number[] }
+  /** When it was put in. */
+  | { fact: 'leftToFind'; item: string; at: string; by: string }
   | { fact: 'noWeight' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
@@ -82,6 +84,8 @@ export type Reason =
   | { rule: 'cadence'; cadence: Cadence }
   | { rule: 'offerAgain'; days: number }
   | { rule: 'window'; from: number; until: number }
+  /** Hours it may lie there; none where the animal is bitten now. */
+  | { rule: 'takeOut'; item: string; hours: number; bites: boolean }
   | { rule: 'amount'; amount: AmountRule }
   | { rule: 'supplement'; supplement: SupplementRule }
   | { rule: 'weeklyCap'; item: string; cap: number; offers: number }

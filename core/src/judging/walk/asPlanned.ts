@@ -13,9 +13,9 @@ export function needsNumber(does: DutyKind): boolean {
   return does === 'weigh' || does === 'measure' || does === 'read'
 }
 
-/** What one touch can say: everything whose outcome needs no number. */
+/** What one touch can say: everything whose outcome needs no number, and no look at what is left. */
 export function canBeAsPlanned(task: Task): boolean {
-  return !needsNumber(task.duty.does) && !task.nothingToOffer
+  return !needsNumber(task.duty.does) && !task.nothingToOffer && !task.leftToFind
 }
 
 /** What one touch can say of many: a check is of one lock, one cable, one probe, and needs eyes on each. */
@@ -80,6 +80,7 @@ function tendedDraft({ enclosure, plan }: Home, { duty }: Task): Draft | null {
 /** The entry that says a task of a resident was done as planned: about the resident, its box, or the lot the task
  * is about. Null where a number or a food is needed first. */
 export function asPlanned(subject: string, task: Task, home?: Home): Draft | null {
+  if (task.leftToFind) return null
   const duty = task.duty.id
   const tended = home && lotOf(task.duty) === null ? tendedDraft(home, task) : null
   if (tended) return tended

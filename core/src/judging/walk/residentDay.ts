@@ -1,5 +1,6 @@
 import type { Dueness, DuenessFacts } from '../cadence/dueness.ts'
 import { dueness } from '../cadence/dueness.ts'
+import { takeOutTasks } from '../feeding/leftToFind.ts'
 import { insteadOf, offeringOn } from '../feeding/offeringOn.ts'
 import type { FeedLine } from '../../facts/feeding/feedingState.ts'
 import { lastMealDay, lastMealIn, lastOffer, lastOffered } from '../../facts/feeding/feedLine.ts'
@@ -360,6 +361,7 @@ export function residentDay({
     if (isBefore(duty) === coming && (!duty.reads || isReadNow(duty.reads, now)))
       tasks.push(taskOf(duty, today))
   tasks.push(...lookAfterDeath(plan, state, day).map((duty) => taskOf(duty, today)))
+  tasks.push(...takeOutTasks(plan, { state, holds, day }))
   tasks.push(...floorTasks(floors, plan, day))
   return { tasks, holds, verdicts, weight }
 }

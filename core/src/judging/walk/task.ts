@@ -31,6 +31,8 @@ export interface Task {
   nothingToOffer?: boolean
   /** Even the smallest on the list is too large, and what the sheet proposes instead. */
   tooLarge?: TooLarge & { item: string; instead: string[] }
+  /** What was left to find under a feeding duty, when it was put in, and by when it comes out. */
+  leftToFind?: { duty: string; item: string; at: string; outBy: string }
   done?: { at: string; by: string; uid: string; outcome?: FeedOutcome }
   because: Reason[]
 }

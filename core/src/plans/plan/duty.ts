@@ -77,6 +77,10 @@ export const Food = z.strictObject({
   minGapDays: z.optional(z.int().check(z.positive())),
   /** It fattens: what is taken out first of a body that is too fat. */
   rich: z.optional(z.boolean()),
+  /** Hours after which what was left to find comes out again; where it is not said, it may stay. */
+  outAfterHours: z.optional(z.number().check(z.positive(), z.maximum(72))),
+  /** Live prey that gnaws at what cannot get away: out at once before a shed or molt. */
+  bites: z.optional(z.boolean()),
   /** A complete mix brings vitamin D3 of its own: what is dusted comes on top. */
   carriesD3: z.optional(z.boolean()),
   thawDays: z.optional(z.int().check(z.minimum(0), z.maximum(3))),

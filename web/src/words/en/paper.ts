@@ -25,6 +25,7 @@ export default {
   legendFeed: 'p part taken, r refused, l left to find, x not offered, or how much if it was another amount',
   legendBowl: 'bowls: e empty and refilled',
   legendLook: 'z looked for and not seen',
+  legendLeft: 'food left to find: e eaten, r still there and taken out',
   legendNumbers: 'numbers in the unit at the head of the column',
   legendDotted: 'dotted: may be done, need not be; thick: weigh it',
   keysHow:

@@ -14,6 +14,12 @@ export default {
   siteRuleBy: 'Site rule by {who}, {date}: {reason}',
   changedForThisResident: 'Changed for this resident by {who}, {date}: {reason}',
   aMeal: '{range} a meal.',
+  putInAt: 'Put in {time} by {who} and left to find: {item}.',
+  bitesNow: 'Out at once: {item} gnaw at one that cannot get away.',
+  bitesAfter:
+    'Out after {count} hour: {item} gnaw at a sleeping animal. | Out after {count} hours: {item} gnaw at a sleeping animal.',
+  goesBadAfter:
+    'Out after {count} hour: what lies of {item} goes bad. | Out after {count} hours: what lies of {item} goes bad.',
   ofBodyWeight: '{range} % of body weight.',
   noWiderThanIts: 'No wider than {factor} × its {part}, {range} a meal.',
   aPortionThatFollows: 'A portion that follows its leftovers, between {grams} and {grams2}.',

@@ -2,6 +2,7 @@ export default {
   aboutG: 'about {range}',
   oldFloor: 'Old floor, {keptAt}',
   read: 'Read {point}',
+  takeOut: 'Take out what is left: {item}',
   forDaysShouldBe:
     '{name} for {count} day: should be over. Look. | {name} for {count} days: should be over. Look.',
   since: '{name} since {day}',

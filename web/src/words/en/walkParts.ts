@@ -32,6 +32,8 @@ export default {
   close: 'Close',
   again: 'Again',
   doNow: 'Do now',
+  outBy: 'Out by {time}',
+  whatIsLeft: 'What is left?',
   nothingDueToday: 'Nothing due today.',
   enter: 'Enter',
   careful: 'Careful',
