@@ -1,6 +1,7 @@
 import { BALANCE_ROUTES } from './balance/routes.ts'
 import { BACKUP_ROUTES } from './backup/routes.ts'
 import { CURVE_ROUTES } from './curves/routes.ts'
+import { LIBRARY_ROUTES } from './library/routes.ts'
 import { BRING_IN_ROUTES } from './bringIn/routes.ts'
 import { STAFF_ROUTES } from './people/staffRoutes.ts'
 import { PHOTO_ROUTES } from './photos/routes.ts'
@@ -12,6 +13,7 @@ import { TAKE_OUT_ROUTES } from './takeOut/routes.ts'
 
 /** The routes of the office, apart from those of a day's work: the walk opens without them. */
 export const OFFICE_ROUTES = {
+  ...LIBRARY_ROUTES,
   ...SETUP_ROUTES,
   ...STAFF_ROUTES,
   ...HOUSE_ROUTES,

@@ -1,5 +1,4 @@
 import { ENTRY_ROUTES } from './entries/routes.ts'
-import { LIBRARY_ROUTES } from './library/routes.ts'
 import { PEOPLE_ROUTES } from './people/routes.ts'
 import { PLAN_ROUTES } from './plans/routes.ts'
 import { SITE_ROUTES } from './site/routes.ts'
@@ -8,7 +7,6 @@ import { SITE_ROUTES } from './site/routes.ts'
 export const ROUTES = {
   ...PEOPLE_ROUTES,
   ...SITE_ROUTES,
-  ...LIBRARY_ROUTES,
   ...PLAN_ROUTES,
   ...ENTRY_ROUTES,
 }

@@ -1,5 +1,5 @@
 import type { LibrarySheet, SheetAnswer, SheetSummary } from '@kobrin/contract'
-import { addressOf, ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, ROUTES, addressOf } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'
@@ -25,10 +25,10 @@ async function get<T>(url: string): Promise<T> {
   return (await senior.call({ method: 'GET', url })).json<T>()
 }
 
-const gecko = () => get<LibrarySheet>(addressOf(ROUTES.sheet.url, { sheetId: GECKO }))
+const gecko = () => get<LibrarySheet>(addressOf(OFFICE_ROUTES.sheet.url, { sheetId: GECKO }))
 
 async function keep(yaml: string, more: object = {}, sheetId = GECKO): Promise<SheetAnswer> {
-  const url = addressOf(ROUTES.sheet.url, { sheetId })
+  const url = addressOf(OFFICE_ROUTES.sheet.url, { sheetId })
   const response = await senior.call({ method: 'PUT', url, body: { yaml, why: 'Read again', ...more } })
   return response.json<SheetAnswer>()
 }
@@ -45,7 +45,7 @@ describe('a care sheet of the site', () => {
     expect(version).toBe(1)
     expect(history).toMatchObject([{ version: 1, by: null, why: '' }])
     expect(differences).toEqual([])
-    const { sheets } = await get<{ sheets: SheetSummary[] }>(ROUTES.library.url)
+    const { sheets } = await get<{ sheets: SheetSummary[] }>(OFFICE_ROUTES.library.url)
     expect(sheets).toMatchObject([{ id: GECKO, residents: 12, differs: 0 }])
   })
 
@@ -111,7 +111,7 @@ describe('a care sheet of the site', () => {
     })
     expect(now.differences).toEqual([{ path: 'housing.hides', before: 2, after: 3 }])
     const first = await get<{ yaml: string }>(
-      addressOf(ROUTES.sheetVersion.url, { sheetId: GECKO, version: 1 }),
+      addressOf(OFFICE_ROUTES.sheetVersion.url, { sheetId: GECKO, version: 1 }),
     )
     expect(first.yaml).toContain('hides: 2')
   })
@@ -148,7 +148,9 @@ describe('a newer shipped library', () => {
     const newer = { ...fresh, unseenToWorry: 9 }
     expect((await renewLibrary(house.base.db, [newer], at)).renewed).toEqual(['fresh-gecko'])
     expect((await renewLibrary(house.base.db, [newer], at)).renewed).toEqual([])
-    const { history } = await get<LibrarySheet>(addressOf(ROUTES.sheet.url, { sheetId: 'fresh-gecko' }))
+    const { history } = await get<LibrarySheet>(
+      addressOf(OFFICE_ROUTES.sheet.url, { sheetId: 'fresh-gecko' }),
+    )
     expect(history.map(({ version }) => version)).toEqual([2, 1])
   })
 
@@ -200,7 +202,7 @@ describe('a text that was written to stop the house', () => {
   })
 
   it('is not even looked at when it is longer than any sheet', async () => {
-    const url = addressOf(ROUTES.sheet.url, { sheetId: GECKO })
+    const url = addressOf(OFFICE_ROUTES.sheet.url, { sheetId: GECKO })
     const body = { yaml: 'x'.repeat(70_000), why: 'Longer' }
     expect((await senior.call({ method: 'PUT', url, body })).statusCode).toBe(400)
     const heavier = { yaml: 'x'.repeat(400_000), why: 'Longer still' }

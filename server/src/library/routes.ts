@@ -1,4 +1,4 @@
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES } from '@kobrin/contract'
 import type { FastifyPluginAsync } from 'fastify'
 import { KobrinProblem } from '../errors/problem.ts'
 import { serve } from '../interface/serve.ts'
@@ -12,19 +12,19 @@ export function libraryRoutes(services: Services): FastifyPluginAsync {
     changingOn,
   } = services
   return async (app) => {
-    serve(app, services, ROUTES.library, async () => ({ sheets: await summaries(db) }))
-    serve(app, services, ROUTES.schools, async () => ({ sheets: await everySchool(db) }))
-    serve(app, services, ROUTES.sheet, async ({ params }) => {
+    serve(app, services, OFFICE_ROUTES.library, async () => ({ sheets: await summaries(db) }))
+    serve(app, services, OFFICE_ROUTES.schools, async () => ({ sheets: await everySchool(db) }))
+    serve(app, services, OFFICE_ROUTES.sheet, async ({ params }) => {
       const found = await librarySheet(db, params.sheetId)
       if (!found) throw new KobrinProblem('unknown_sheet')
       return found
     })
-    serve(app, services, ROUTES.sheetVersion, async ({ params }) => {
+    serve(app, services, OFFICE_ROUTES.sheetVersion, async ({ params }) => {
       const yaml = await textOfVersion(db, params.sheetId, params.version)
       if (yaml === null) throw new KobrinProblem('unknown_sheet')
       return { yaml }
     })
-    serve(app, services, ROUTES.keepSheet, async ({ params, body, request }) =>
+    serve(app, services, OFFICE_ROUTES.keepSheet, async ({ params, body, request }) =>
       keepSheet(await changingOn(request), params.sheetId, body),
     )
   }

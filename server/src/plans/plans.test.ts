@@ -1,5 +1,5 @@
 import type { Change, PlanBook, Site } from '@kobrin/contract'
-import { addressOf, ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, ROUTES, addressOf } from '@kobrin/contract'
 import type { Plan, PlanRows } from '@kobrin/core'
 import { civil, isPlan, planOf as planIn } from '@kobrin/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -58,7 +58,7 @@ describe('a school', () => {
   const choice = { sheet: GECKO, school: 'uvb', option: 'none', reason: 'No tubes in this room' }
 
   it('changes the plan of everyone on the sheet at once, and is in the handover of the day', async () => {
-    expect((await post(ROUTES.schools.url, choice)).statusCode).toBe(204)
+    expect((await post(OFFICE_ROUTES.schools.url, choice)).statusCode).toBe(204)
     const { duties } = await planOf(0)
     const feed = duties.find(({ id }) => id === 'feed')
     // Seldom D3 cannot stand without ultraviolet.
@@ -82,7 +82,7 @@ describe('a school', () => {
 
   it('that is not on the sheet is refused, and nothing is recorded', async () => {
     const before = (await lastChange())?.seq
-    const response = await post(ROUTES.schools.url, { ...choice, option: 'never' })
+    const response = await post(OFFICE_ROUTES.schools.url, { ...choice, option: 'never' })
     expect(response.json()).toMatchObject({ code: 'unknown_school' })
     expect((await lastChange())?.seq).toBe(before)
   })

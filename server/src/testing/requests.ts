@@ -1,5 +1,5 @@
 import type { Route } from '@kobrin/contract'
-import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, ROUTES, addressOf } from '@kobrin/contract'
 import type { EntryKind } from '@kobrin/core'
 import { emptyBuild } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'
@@ -22,8 +22,8 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
   const bodies: Record<string, object> = {
     [`POST ${ROUTES.append.url}`]: { entries: [{ uid: uuidv7() }] },
     [`POST ${ROUTES.enrolDevice.url}`]: { name: 'Tablet' },
-    [`PUT ${ROUTES.keepSheet.url}`]: { yaml: 'id: leopard-gecko', why: 'Try' },
-    [`POST ${ROUTES.schools.url}`]: {
+    [`PUT ${OFFICE_ROUTES.keepSheet.url}`]: { yaml: 'id: leopard-gecko', why: 'Try' },
+    [`POST ${OFFICE_ROUTES.schools.url}`]: {
       sheet: 'leopard-gecko',
       school: 'heat',
       option: 'above',

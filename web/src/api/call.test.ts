@@ -1,4 +1,4 @@
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import { describe, expect, it, vi } from 'vitest'
 import { ApiProblem, createCall, Unreachable } from './call.ts'
 
@@ -30,7 +30,7 @@ describe('the wire', () => {
     const { fetch, call } = answering(200, '{"head":"","now":0,"states":{}}')
     await call(ROUTES.states, { querystring: { of: 'one,two' } })
     await call(ROUTES.states, { querystring: {} })
-    await call(ROUTES.sheet, { params: { sheetId: 'a sheet' } })
+    await call(OFFICE_ROUTES.sheet, { params: { sheetId: 'a sheet' } })
     expect(fetch.mock.calls.map(([path]) => path)).toEqual([
       `${ROUTES.states.url}?of=one%2Ctwo`,
       ROUTES.states.url,

@@ -1,5 +1,5 @@
 import 'fake-indexeddb/auto'
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES } from '@kobrin/contract'
 import { beforeEach, expect, it, vi } from 'vitest'
 import { effectScope } from 'vue'
 
@@ -10,7 +10,7 @@ vi.mock('./call.ts', async (original) => ({ ...(await original<object>()), call:
 async function page() {
   vi.resetModules()
   const { useAnswerOf } = await import('./queries.ts')
-  const asked = effectScope().run(() => useAnswerOf(ROUTES.library))
+  const asked = effectScope().run(() => useAnswerOf(OFFICE_ROUTES.library))
   if (!asked) throw new Error('The scope had ended.')
   return asked
 }

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES } from '@kobrin/contract'
 import { computed } from 'vue'
 import '../app/page.css'
 import { useAnswerOf } from '../api/queries.ts'
@@ -8,8 +8,8 @@ import SheetBody from './SheetBody.vue'
 import { t } from './words.ts'
 
 const { a, b } = defineProps<{ a: string; b: string }>()
-const one = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: a } }))
-const other = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: b } }))
+const one = useAnswerOf(OFFICE_ROUTES.sheet, () => ({ params: { sheetId: a } }))
+const other = useAnswerOf(OFFICE_ROUTES.sheet, () => ({ params: { sheetId: b } }))
 const complaint = computed(() => one.complaint.value || other.complaint.value)
 const sheets = computed(() => [one, other].flatMap(({ answer }) => answer.value?.sheet ?? []))
 </script>

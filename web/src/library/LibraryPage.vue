@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SheetSummary } from '@kobrin/contract'
-import { may, ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, may } from '@kobrin/contract'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'
@@ -17,7 +17,7 @@ import { t } from './words.ts'
 
 const SheetEditor = later(() => import('./SheetEditor.vue'))
 
-const { answer, complaint } = useAnswerOf(ROUTES.library)
+const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.library)
 const router = useRouter()
 const people = usePeople()
 const adding = shallowRef(false)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SheetSchools } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES } from '@kobrin/contract'
 import { own } from '@kobrin/core'
 import { computed } from 'vue'
 import { RouterLink } from 'vue-router'
@@ -9,7 +9,7 @@ import { useAnswerOf } from '../api/queries.ts'
 import LibraryTabs from './LibraryTabs.vue'
 import { t } from './words.ts'
 
-const { answer, complaint } = useAnswerOf(ROUTES.schools)
+const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.schools)
 
 interface Sided {
   sheet: SheetSchools

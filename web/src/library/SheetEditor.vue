@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SheetFault } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES } from '@kobrin/contract'
 import { Form } from '@primevue/forms'
 import Button from 'primevue/button'
 import type { FileUploadUploaderEvent } from 'primevue/fileupload'
@@ -30,7 +30,7 @@ const faults = shallowRef<readonly SheetFault[]>([])
 const questions = shallowRef<readonly SheetFault[]>([])
 const overtaken = shallowRef<number | null>(null)
 const { busy, complaint, send } = useSending(({ named, confirmed }: { named: string; confirmed: boolean }) =>
-  call(ROUTES.keepSheet, {
+  call(OFFICE_ROUTES.keepSheet, {
     params: { sheetId: named },
     body: { yaml: form.text, why: form.why.trim(), confirmed, basedOn: overtaken.value ?? form.basedOn },
   }),

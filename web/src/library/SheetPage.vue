@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { may, ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES, may } from '@kobrin/contract'
 import { own } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
@@ -24,7 +24,7 @@ const { id } = defineProps<{ id: string }>()
 const people = usePeople()
 const site = useSite()
 const drafts = useDrafts()
-const { answer, complaint } = useAnswerOf(ROUTES.sheet, () => ({ params: { sheetId: id } }))
+const { answer, complaint } = useAnswerOf(OFFICE_ROUTES.sheet, () => ({ params: { sheetId: id } }))
 const editing = shallowRef<string | null>(null)
 /** The house's own plan book has every sheet: it can be read where the rest of the page cannot be had. */
 const sheet = computed(() => answer.value?.sheet ?? (complaint.value ? site.species.get(id) : undefined))

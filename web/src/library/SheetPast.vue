@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { LibrarySheet } from '@kobrin/contract'
-import { ROUTES } from '@kobrin/contract'
+import { OFFICE_ROUTES } from '@kobrin/contract'
 import Button from 'primevue/button'
 import { shallowRef } from 'vue'
 import { later } from '../app/later.ts'
@@ -21,7 +21,7 @@ const today = useToday()
 const older = shallowRef<{ version: number; yaml: string; before: string | undefined } | null>(null)
 
 async function textOf(version: number): Promise<string> {
-  return (await call(ROUTES.sheetVersion, { params: { sheetId: answer.sheet.id, version } })).yaml
+  return (await call(OFFICE_ROUTES.sheetVersion, { params: { sheetId: answer.sheet.id, version } })).yaml
 }
 
 async function read(version: number): Promise<void> {
