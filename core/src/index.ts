@@ -95,6 +95,7 @@ export { Measured, ZoneTarget, roomLimits, zonesNow } from './plans/sheet/climat
 export { differences } from './plans/sheet/difference.ts'
 export { FaultCode } from './plans/sheet/fault.ts'
 export { sheetFaults, zoneFaults } from './plans/sheet/faults.ts'
+export { BodyScale } from './plans/sheet/bodyScale.ts'
 export { SheetGroup } from './plans/sheet/group.ts'
 export { Housing, Light } from './plans/sheet/housing.ts'
 export { isForStage } from './plans/sheet/isForStage.ts'

@@ -2,6 +2,7 @@
 import Button from 'primevue/button'
 import { computed } from 'vue'
 import { useRecord } from '../entries/useRecord.ts'
+import { usePlans } from '../plans/usePlans.ts'
 import { useSite } from '../site/useSite.ts'
 import { useResidents } from '../residents/useResidents.ts'
 import { usePeople } from '../people/usePeople.ts'
@@ -12,13 +13,14 @@ import { t } from './words.ts'
 
 const { residentId } = defineProps<{ residentId: string }>()
 const site = useSite()
+const plans = usePlans()
 const record = useRecord()
 const residents = useResidents()
 const people = usePeople()
 
 const scale = computed(() => {
-  const group = site.species.get(site.residents.get(residentId)?.sheet ?? '')?.group
-  return group ? scaleOf(group) : null
+  const resident = site.residents.get(residentId)
+  return resident ? scaleOf(plans.planOf(resident)) : null
 })
 const last = computed(() => record.stateOf(residentId).health.condition?.score)
 const mayScore = computed(() => people.maySay({ kind: 'condition' }))

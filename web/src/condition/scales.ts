@@ -1,7 +1,7 @@
-import type { SheetGroup } from '@kobrin/core'
+import type { BodyScale, Plan, SheetGroup } from '@kobrin/core'
 import { t } from './words.ts'
 
-export type Shape = 'round' | 'tail' | 'shell' | 'frog' | 'abdomen'
+export type Shape = 'round' | 'tail' | 'trunk' | 'shell' | 'frog' | 'abdomen'
 
 export interface Scale {
   shape: Shape
@@ -9,71 +9,91 @@ export interface Scale {
   says: readonly [string, string, string, string, string]
 }
 
-const SNAKE: Scale = {
-  shape: 'round',
-  says: [
-    t('aSharpRidgeOf'),
-    t('spineFeltAtOnce'),
-    t('roundWithASoft'),
-    t('fullAndRoundSkin'),
-    t('rollsBesideTheVent'),
-  ],
-}
-const LIZARD: Scale = {
-  shape: 'tail',
-  says: [
-    t('tailAStickHips'),
-    t('tailThinnerThanThe'),
-    t('tailAboutAsWide'),
-    t('tailWiderThanThe'),
-    t('tailWiderThanTheHead'),
-  ],
-}
-const TORTOISE: Scale = {
-  shape: 'shell',
-  says: [
-    t('farLighterThanIts'),
-    t('lightInTheHand'),
-    t('heavyAsAStone'),
-    t('skinBulgesBesideThe'),
-    t('legsCannotDrawIn'),
-  ],
-}
-const FROG: Scale = {
-  shape: 'frog',
-  says: [
-    t('hipsAndSpineStand'),
-    t('hipBonesSeenWhen'),
-    t('roundedHipsCoveredWaist'),
-    t('noWaistRidgesOf'),
-    t('ridgesHangOverThe'),
-  ],
-}
-const SPIDER: Scale = {
-  shape: 'abdomen',
-  says: [
-    t('abdomenSmallerThanThe'),
-    t('abdomenALittleSmaller'),
-    t('abdomenUpToOne'),
-    t('twiceTheCarapaceA'),
-    t('farMoreThanTwice'),
-  ],
+const SCALES: Readonly<Record<BodyScale, Scale>> = {
+  spine: {
+    shape: 'round',
+    says: [
+      t('aSharpRidgeOf'),
+      t('spineFeltAtOnce'),
+      t('roundWithASoft'),
+      t('fullAndRoundSkin'),
+      t('rollsBesideTheVent'),
+    ],
+  },
+  fatTail: {
+    shape: 'tail',
+    says: [
+      t('tailAStickHips'),
+      t('tailThinnerThanThe'),
+      t('tailAboutAsWide'),
+      t('tailWiderThanThe'),
+      t('tailWiderThanTheHead'),
+    ],
+  },
+  hips: { shape: 'trunk', says: [t('hips1'), t('hips2'), t('hips3'), t('hips4'), t('hips5')] },
+  slender: {
+    shape: 'trunk',
+    says: [t('slender1'), t('slender2'), t('slender3'), t('slender4'), t('slender5')],
+  },
+  shell: {
+    shape: 'shell',
+    says: [
+      t('farLighterThanIts'),
+      t('lightInTheHand'),
+      t('heavyAsAStone'),
+      t('skinBulgesBesideThe'),
+      t('legsCannotDrawIn'),
+    ],
+  },
+  limbs: {
+    shape: 'shell',
+    says: [t('limbs1'), t('limbs2'), t('limbs3'), t('skinBulgesBesideThe'), t('legsCannotDrawIn')],
+  },
+  waist: {
+    shape: 'frog',
+    says: [
+      t('hipsAndSpineStand'),
+      t('hipBonesSeenWhen'),
+      t('roundedHipsCoveredWaist'),
+      t('noWaistRidgesOf'),
+      t('ridgesHangOverThe'),
+    ],
+  },
+  trunk: { shape: 'trunk', says: [t('trunk1'), t('trunk2'), t('trunk3'), t('trunk4'), t('trunk5')] },
+  abdomen: {
+    shape: 'abdomen',
+    says: [
+      t('abdomenSmallerThanThe'),
+      t('abdomenALittleSmaller'),
+      t('abdomenUpToOne'),
+      t('twiceTheCarapaceA'),
+      t('farMoreThanTwice'),
+    ],
+  },
+  plates: { shape: 'abdomen', says: [t('plates1'), t('plates2'), t('plates3'), t('plates4'), t('plates5')] },
+  belly: { shape: 'abdomen', says: [t('belly1'), t('belly2'), t('belly3'), t('belly4'), t('belly5')] },
 }
 
-const BY_GROUP: Partial<Record<SheetGroup, Scale>> = {
-  snake: SNAKE,
-  lizard: LIZARD,
-  tortoise: TORTOISE,
-  frog: FROG,
-  salamander: LIZARD,
-  tarantula: SPIDER,
-  scorpion: SPIDER,
-  whipSpider: SPIDER,
-  vinegaroon: SPIDER,
-  mantid: SPIDER,
+/** Where a sheet says nothing else. Of a lizard only its hips and belly: few keep their fat in the tail, and some have
+ * none. */
+const OF_GROUPS: Readonly<Partial<Record<SheetGroup, BodyScale>>> = {
+  snake: 'spine',
+  lizard: 'hips',
+  tortoise: 'shell',
+  turtle: 'limbs',
+  frog: 'waist',
+  salamander: 'trunk',
+  tarantula: 'abdomen',
+  spider: 'abdomen',
+  scorpion: 'plates',
+  whipSpider: 'plates',
+  vinegaroon: 'plates',
+  centipede: 'plates',
+  mantid: 'belly',
 }
 
-/** How condition shows in a group. Null where a colony has none. */
-export function scaleOf(group: SheetGroup): Scale | null {
-  return BY_GROUP[group] ?? null
+/** How condition shows in a body. Null of a colony, and of what shows none. */
+export function scaleOf({ group, scale, lives }: Pick<Plan, 'group' | 'scale' | 'lives'>): Scale | null {
+  const own = scale ?? (group && OF_GROUPS[group])
+  return own === undefined || lives === 'colony' ? null : SCALES[own]
 }

@@ -2,7 +2,6 @@ import type { SheetSummary } from '@kobrin/contract'
 import { SheetGroup } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import { tidy } from '../calculators/tidy.ts'
-import { scaleOf } from '../condition/scales.ts'
 import { care, sayHousing } from '../words/care.ts'
 import { sayFinding } from '../words/fit.ts'
 import { findSheets } from './findSheets.ts'
@@ -107,12 +106,6 @@ describe('what does not fit', () => {
     expect(sayHousing('freeBelowPerch', { part: 'length', times: [2, 3] })).toBe('2–3 × its length')
     expect(sayHousing('times', { part: 'legSpan', length: 2 })).toBe('length 2 × its leg span')
   })
-})
-
-it('five different conditions are described for each kind of body, and none for colonies', () => {
-  for (const group of ['snake', 'lizard', 'tortoise', 'frog', 'tarantula'] as const)
-    expect(new Set(scaleOf(group)?.says).size).toBe(5)
-  expect(scaleOf('isopod')).toBeNull()
 })
 
 it.each([

@@ -38,8 +38,8 @@ export function useAtBalance(residentId: string, { tub, tubs, when }: Bench) {
   const expected = computed(() => known.value && expectedWeight(known.value))
   const task = computed(() => weighTask(residents.dayOf(residentId).tasks))
   const group = computed(() => site.species.get(site.residents.get(residentId)?.sheet ?? '')?.group)
-  const scale = computed(() => (group.value ? scaleOf(group.value) : null))
-  const scoreDue = computed(() => scale.value !== null && known.value && conditionDue(known.value) !== null)
+  const scale = computed(() => known.value && scaleOf(known.value.plan))
+  const scoreDue = computed(() => scale.value && known.value && conditionDue(known.value) !== null)
   /** What of it is to be measured: by the plan, or since food and box depend on it. */
   const parts = computed<readonly BodyPart[]>(() => {
     const due = known.value ? partsDue(known.value) : []

@@ -8,6 +8,7 @@ import { FloorRule } from '../lots/floorRule.ts'
 import { positiveRange } from '../../basics/range.ts'
 import { ExpectedGrowth } from '../growth/expectedGrowth.ts'
 import { Ecdysis, HealthSign, SeasonalFast, SignEvidence } from '../sheet/lifeHistory.ts'
+import { BodyScale } from '../sheet/bodyScale.ts'
 import { SheetGroup } from '../sheet/group.ts'
 import { Water } from '../readings/water.ts'
 import { StageEnd } from '../sheet/stage.ts'
@@ -55,6 +56,8 @@ export const Plan = z.strictObject({
   cautions: z._default(z.array(z.string()), []),
   /** Whether one record stands for one animal or for many. */
   lives: z.optional(z.enum(['individual', 'colony'])),
+  /** By which marks its condition is scored, where not by those of its group. */
+  scale: z.optional(BodyScale),
   growth: z.optional(ExpectedGrowth),
   /** Its sheds or molts at this stage. */
   ecdysis: z.optional(PlannedEcdysis),

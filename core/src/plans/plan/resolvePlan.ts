@@ -214,6 +214,7 @@ export function resolvePlan(sheet: Sheet, choices: PlanChoices): Plan | PlanRefu
     refusalsToWorry: stage.refusalsToWorry ?? sheet.refusalsToWorry ?? 3,
     standing: sheet.standing,
     ...(unseenToWorry !== undefined && { unseenToWorry }),
+    ...(sheet.scale && { scale: sheet.scale }),
   }
 }
 

@@ -3,6 +3,7 @@ import { Weighing } from '../growth/weighing.ts'
 import { HoldRule } from '../plan/holdRule.ts'
 import { Water } from '../readings/water.ts'
 import { ZoneTarget } from './climate.ts'
+import { BodyScale } from './bodyScale.ts'
 import { Housing, Light } from './housing.ts'
 import {
   Adult,
@@ -74,7 +75,7 @@ export const Sheet = z.strictObject({
   /** Why the insects it eats are not dusted with calcium. */
   undusted: z.optional(z.string().check(z.minLength(1))),
   /** By which marks of the body its condition is scored, where not by those of its group. */
-  scale: z.optional(z.enum(['spine', 'fatTail', 'hips', 'shell', 'waist', 'trunk', 'abdomen', 'slender'])),
+  scale: z.optional(BodyScale),
   people: z.optional(z.union([z.literal(1), z.literal(2)])),
   weighing: z._default(Weighing, { r: 0.03, q: 1e-7 }),
   refusalsToWorry: z.optional(z.int().check(z.positive())),
