@@ -6,6 +6,7 @@ import { useSite } from '../site/useSite.ts'
 import { usePlans } from '../plans/usePlans.ts'
 import { useToday } from '../time/useToday.ts'
 import { useFreePlaces } from '../moving/useFreePlaces.ts'
+import NumberField from '../fields/NumberField.vue'
 import ChoiceField from '../fields/ChoiceField.vue'
 import { choicesNamed } from '../fields/choicesOf.ts'
 import { care } from '../words/care.ts'
@@ -20,6 +21,8 @@ const today = useToday()
 const plans = usePlans()
 const freePlaces = useFreePlaces()
 const stage = shallowRef(sheet.stages.at(-1)?.id ?? '')
+/** How many would come, of those kept in numbers. */
+const count = shallowRef<number | null>(null)
 
 const conditions = computed<Condition[]>(() => {
   const plan = plans.planForNewcomer(sheet, stage.value)
@@ -29,7 +32,12 @@ const conditions = computed<Condition[]>(() => {
     const room = box && site.bays.get(box.bayId)?.roomId
     return box && room ? [{ id, room, box, build: box.build }] : []
   })
-  const means = { rooms: [...site.rooms.values()], free, people: [...site.people.values()] }
+  const means = {
+    rooms: [...site.rooms.values()],
+    free,
+    people: [...site.people.values()],
+    count: count.value ?? undefined,
+  }
   return acceptance(sheet, plan, means, today.day)
 })
 
@@ -85,6 +93,13 @@ const answer = computed(() => {
         class="no-print"
         :label="t('as')"
         :options="choicesNamed(sheet.stages)"
+      />
+      <NumberField
+        v-if="sheet.lives === 'colony'"
+        v-model="count"
+        class="no-print"
+        :label="t('howManyCome')"
+        whole
       />
     </div>
     <ul>

@@ -143,7 +143,12 @@ const doubts = computed(() =>
         <li v-if="sheet.competence">{{ t('onlyForSomebodyCleared', { competence: sheet.competence }) }}</li>
         <li v-if="sheet.quarantineDays">
           {{ t('newcomersStayInQuarantine', { count: sheet.quarantineDays }) }}
+          {{ sheet.quarantine?.why }}
+          <template v-if="sheet.quarantine && sheet.quarantine.tests.length > 0">
+            {{ t('quarantineTests', { tests: sheet.quarantine.tests.join('; ') }) }}
+          </template>
         </li>
+        <li v-if="sheet.undusted">{{ t('undusted', { why: sheet.undusted }) }}</li>
         <li v-if="sheet.people === 2">{{ t('neverAloneTwoPeople') }}</li>
       </ul>
       <p class="quiet">{{ care.trusted }}</p>

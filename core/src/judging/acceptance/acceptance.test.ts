@@ -72,6 +72,19 @@ describe('can this site keep it?', () => {
     expect(judged({ free: ready })['place']).toMatchObject({ severity: 'info', ready: ['done'] })
   })
 
+  it('asks for room for as many as come, and for a start of them where nobody says', () => {
+    const numbers = { perLitre: [1, 2] as [number, number], per100Cm2: [1, 1] as [number, number], start: 5 }
+    const many = planOf({ lives: 'colony', housing: { numbers }, targets: sheet.targets })
+    const free = [{ id: 'box', room: 'cellar', box, build: emptyBuild() }]
+    const placeFor = (count?: number) =>
+      acceptance(sheet, many, { rooms: [], free, people: [], count }, 100).find(
+        ({ about }) => about === 'place',
+      )
+    expect(placeFor()).toMatchObject({ ready: ['box'] })
+    expect(placeFor(24)).toMatchObject({ ready: ['box'] })
+    expect(placeFor(60)).toMatchObject({ severity: 'act', nearly: [{ findings: [{ code: 'tooMany' }] }] })
+  })
+
   it('asks for two who are cleared, and reminds of the law', () => {
     const people = [
       { id: 'ada', competences: ['cold rooms'] },

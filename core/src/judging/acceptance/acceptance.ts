@@ -16,6 +16,8 @@ export interface SiteMeans {
   /** Enclosures that stand empty. */
   free: readonly { id: string; room: string; box: Box; build: Build }[]
   people: readonly { id: string; competences: readonly string[] }[]
+  /** How many would come; a start of them where nobody says. */
+  count?: number | undefined
 }
 
 /** One thing that has to be so before a species is taken in, and how it stands. */
@@ -57,13 +59,14 @@ const NEARLY_SHOWN = 3
 
 function placeCondition(plan: Plan, means: SiteMeans, day: Day): Condition {
   const celsius = new Map(means.rooms.map((room) => [room.id, room.celsius ?? undefined]))
+  const count = means.count ?? plan.housing?.numbers?.start ?? 1
   const judged = means.free.map(({ id, room, box, build }) => ({
     id,
     findings: toMend(
       fit({
         box,
         build,
-        tenant: { sizes: {}, count: 1 },
+        tenant: { sizes: {}, count },
         ...wantedBy(plan),
         roomCelsius: celsius.get(room),
         day,

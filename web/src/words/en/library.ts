@@ -54,6 +54,9 @@ export default {
   onlyForSomebodyCleared: 'Only for somebody cleared for {competence}.',
   newcomersStayInQuarantine:
     'Newcomers stay in quarantine for {count} day at least, and until they are cleared. | Newcomers stay in quarantine for {count} days at least, and until they are cleared.',
+  howManyCome: 'How many come',
+  quarantineTests: 'Looked for meanwhile: {tests}.',
+  undusted: 'Its insects are not dusted with calcium: {why}',
   neverAloneTwoPeople: 'Never alone: two people.',
   climate: 'Climate',
   zone: 'Zone',
