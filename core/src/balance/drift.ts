@@ -1,4 +1,4 @@
-import type { BalanceReading } from './stillWeight.ts'
+import type { BalanceReading } from './balanceReading.ts'
 
 /** A stretch is cut into so many pieces, each taken by its median. */
 const PIECES = 6

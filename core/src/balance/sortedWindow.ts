@@ -1,4 +1,4 @@
-import type { BalanceReading } from './stillWeight.ts'
+import type { BalanceReading } from './balanceReading.ts'
 
 /** Quantiles of the middle eight of ten and of the middle half, as standard deviations of a normal distribution. */
 const MIDDLE = [

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { BalanceReading } from './stillWeight.ts'
+import type { BalanceReading } from './balanceReading.ts'
 import { stillWeight } from './stillWeight.ts'
 
 const balance = { graduation: 0.1 }

@@ -1,13 +1,6 @@
+import type { BalanceReading } from './balanceReading.ts'
 import { driftOf } from './drift.ts'
 import { SortedWindow } from './sortedWindow.ts'
-
-/** One reading of a balance: what it showed, and when. */
-export interface BalanceReading {
-  ms: number
-  grams: number
-  /** The balance said itself that it was not at rest. */
-  unstable?: boolean | undefined
-}
 
 export interface StillOptions {
   /** The smallest step the balance shows, grams. */

@@ -10,7 +10,6 @@ import type { ResidentState } from '../../facts/residents/residentState.ts'
 import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import { weightOf } from '../weightTrend/weightOf.ts'
 import type { Hold } from '../holds/holdsOn.ts'
-import { holdsOn } from '../holds/holdsOn.ts'
 import { isStopped } from '../holds/stops.ts'
 import { floorTasks } from '../lots/floorTasks.ts'
 import type { KeptFloor } from '../lots/keptFloor.ts'
@@ -26,8 +25,8 @@ import { isReadNow } from '../../plans/readings/limits.ts'
 import { lastReading } from '../../facts/readings/readingsState.ts'
 import type { Hemisphere } from '../../basics/time/hemisphere.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
+import { isComing, judgementOn } from './judgement.ts'
 import { verdictsOfGone } from '../verdicts/verdictsOfGone.ts'
-import { verdictsOn } from '../verdicts/verdictsOn.ts'
 import type { Task } from './task.ts'
 import { boxKey, lastInBox } from '../places/boxDuties.ts'
 import type { DoneInBox } from '../../facts/places/placeState.ts'
@@ -280,50 +279,6 @@ export interface ResidentDayInput {
   plan: Plan
   state: ResidentState
   hemisphere?: Hemisphere | undefined
-}
-
-/** Before it comes only the place is made ready; afterwards that is behind it. */
-export function isComing({ stay: { expected, arrivedOn } }: Pick<ResidentState, 'stay'>): boolean {
-  return expected !== null && arrivedOn === null
-}
-
-interface Judgement {
-  holds: Hold[]
-  weight: WeightLevel | null
-  verdicts: Verdict[]
-}
-
-type Asked = Pick<Today, 'day' | 'plan' | 'state' | 'readings'> & {
-  floors: readonly KeptFloor[]
-  hemisphere: Hemisphere | undefined
-}
-
-/** States do not change once they are folded: what was judged of one stands until the day, its plan or what was read
- * around it is another. */
-const judged = new WeakMap<ResidentState, { asked: Asked; judgement: Judgement }>()
-
-function isSame(one: Asked, other: Asked): boolean {
-  return (
-    one.day === other.day &&
-    one.plan === other.plan &&
-    one.floors === other.floors &&
-    one.readings === other.readings &&
-    one.hemisphere === other.hemisphere
-  )
-}
-
-/** What is held, weighed and wrong with somebody who is here or comes. */
-function judgementOn(asked: Asked): Judgement {
-  const { day, plan, state, floors, readings, hemisphere } = asked
-  const known = judged.get(state)
-  if (known && isSame(known.asked, asked)) return known.judgement
-  const course = weightOf(state, plan)
-  const weight = course.level
-  const holds = isComing(state) ? [] : holdsOn(day, state, plan, weight?.grams ?? null)
-  const about = { day, plan, state, weight, course, floors, readings, ...(hemisphere && { hemisphere }) }
-  const judgement = { holds, weight, verdicts: verdictsOn({ ...about, holds }) }
-  judged.set(state, { asked, judgement })
-  return judgement
 }
 
 const NO_FLOORS: readonly KeptFloor[] = []
