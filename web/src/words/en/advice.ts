@@ -67,7 +67,7 @@ export default {
     refusingThatMolts:
       'Hands off. Look for a dull or swollen body: it may be about to molt. Fresh leaves or food of another kind beside the old, and water; mold comes out.',
     refusingYoungReptile:
-      'Read its warm end, look for a hide it fits into and for skin about to come off. Offer again on its day, smaller or of another kind, at dusk, and leave it alone with it. Weigh it; losing weight, call the vet within days.',
+      'Read its warm end, look for a hide it fits into and for skin about to come off. Offer again on its day, smaller or of another kind, at dusk and in quiet: killed prey out by the morning, live prey within the hour. Weigh it; losing weight, call the vet within days.',
     refusingReptile:
       'Read its warm and its cool end; look at hides, skin and mouth. What is not eaten comes out. Offer again on its day and not sooner, at another hour or of another kind; weigh it.',
     refusingTortoise:
@@ -131,7 +131,7 @@ export default {
       'It is drier there than it wants: raise the humidity to what its sheet says, a damp hide. Look for old skin on eyes, toes and tail. Never pull.',
     shedExpected: 'A damp hide and something rough; no large meal, no visit or journey in these days.',
     moltExpected:
-      'Live prey out overnight, height to hang or a floor to dig; no visit or journey in these days.',
+      'Live prey out, and none left in over night; height to hang or a floor to dig; no visit or journey in these days.',
     skinOfReptile: 'A damp hide; look again tomorrow. Never pull, least of all on eyes.',
     skinOfReptileLate:
       'An hour in a box with damp, lukewarm cloths, watched, and a damp hide; look again tomorrow. Never pull on eyes or toes. Still on, or a toe darkens: the vet.',
@@ -144,13 +144,13 @@ export default {
       'No large prey until it moves well; look for bleeding. More height and damp before the next molt.',
     limbsLostSoft: 'Nothing is fed and nothing touched until it is hard; look from outside for bleeding.',
     unseen:
-      'Look in hides and bedding, then at lid, gaps and behind the box; doors closed, tell everybody. A little food left overnight, looked at in the morning.',
+      'Look in hides and bedding, then at lid, gaps and behind the box; doors closed, tell everybody. A little food left overnight, nothing live that gnaws; looked at in the morning.',
     unseenHeld:
       'Look in hides and bedding, then at lid, gaps and behind the box; doors closed, tell everybody. Look again in the morning.',
     unseenGone:
       'Count it as out: doors closed, tell everybody, look low and warm around the box. Lid and gaps first. What is dangerous is looked for by two with the competence.',
     unseenThatMolts:
-      'Look from outside, at night with a red light; nothing is dug out that may molt. Lid, gaps, a closed burrow. A little food left, looked at in the morning.',
+      'Look from outside, at night with a red light; nothing is dug out that may molt. Lid, gaps, a closed burrow. A little food left, nothing live that gnaws; looked at in the morning.',
     unseenGoneThatMolts:
       'Lid, gaps and the shelf around it; doors closed, tell everybody. Then the floor by handfuls, by two, where no molt can be under way.',
     unseenInPeace: 'Nothing is opened or dug: look from outside at lid and gaps, and for traces.',
