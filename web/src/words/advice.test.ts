@@ -49,6 +49,7 @@ const WHATS: readonly VerdictWhat[] = [
   { code: 'otherPrey', item: 'mice', from: 'S', to: 'M', on: 9 },
   { code: 'outgrows', on: 9, from: 8, to: 10 },
   { code: 'crowded', animals: 9, range: null, room: 4, by: 'floor' },
+  { code: 'crowded', animals: 2, range: null, room: 5, by: 'start' },
   { code: 'grewAtMolt', part: 'legSpan', share: 0.1 },
   { code: 'longerIntervals', what: 'shed', share: 0.1 },
   { code: 'fedTwice', duty: 'feed', by: ['x'] },
@@ -209,6 +210,16 @@ describe('what to do next', () => {
     }
     expect(says([overdue])).not.toMatch(/humid/)
     expect(says([overdue, dry])).toMatch(/raise the humidity/)
+  })
+
+  it('never parts those that are too few already', () => {
+    const says = (by: 'floor' | 'start') => {
+      const what = WHATS.find((one) => one.code === 'crowded' && one.by === by)
+      return what && said({ what, group: 'isopod', young: false, hold: null, severity: 'watch' })
+    }
+    expect(says('floor')).toMatch(/part them/)
+    expect(says('start')).toMatch(/smaller box/)
+    expect(says('start')).not.toMatch(/part them|larger/)
   })
 
   it('is printed for reading', async () => {

@@ -125,6 +125,7 @@ export const ADVICE_IDS = [
   'otherPrey',
   'outgrows',
   'crowded',
+  'tooFew',
   'nothingToDo',
   'longerWithSize',
   'fedTwiceReptile',

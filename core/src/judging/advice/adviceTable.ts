@@ -349,6 +349,7 @@ const WORTH_KNOWING = [
   ...of('outgrows', [{ next: 'outgrows', source: PRACTICE }]),
   ...of('crowded', [
     { when: { holds: IN_PEACE }, next: 'inPeace', source: PRACTICE },
+    { when: { few: true }, next: 'tooFew', source: PRACTICE },
     { next: 'crowded', source: PRACTICE },
   ]),
   ...of('grewAtMolt', [{ next: 'nothingToDo', source: PRACTICE }]),

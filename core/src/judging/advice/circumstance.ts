@@ -38,6 +38,8 @@ export interface Case {
   hold?: readonly HoldKind[]
   /** Of one that is gone rather than hidden. */
   gone?: boolean
+  /** Of fewer than a start of them takes, rather than of too many. */
+  few?: boolean
   /** Of a score of its condition. */
   fat?: boolean
 }
@@ -73,6 +75,7 @@ function fitsWhat(the: Case, what: VerdictWhat): boolean {
     has(the.hold, hold) &&
     (the.only === undefined || (obstacles.length > 0 && obstacles.every((code) => code === the.only))) &&
     isSo(the.gone, what.code === 'unseen' && what.gone) &&
+    isSo(the.few, what.code === 'crowded' && what.by === 'start') &&
     isSo(the.fat, what.code === 'condition' && what.score > 3)
   )
 }

@@ -210,6 +210,8 @@ export default {
     outgrows: 'Measure it again; think of the next box, and where it stands.',
     crowded:
       'Count again where it was estimated. Then part them, or a larger box; and food in more than one place until then.',
+    tooFew:
+      'Count again where it was estimated. So few may not become a colony: more of them, through quarantine, or a smaller box in which they find one another.',
     nothingToDo: 'Nothing to do.',
     longerWithSize: 'Nothing to do: with size the intervals grow longer.',
     fedTwice: 'Leave out the next meal, and look for leftovers tomorrow.',
