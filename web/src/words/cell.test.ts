@@ -31,6 +31,20 @@ describe('the one sentence of a cell', () => {
     expect(said).toEqual({ text: 'Take out what is left: crickets', tone: 'plain' })
   })
 
+  it('says the look after a death beside it before the work of the week', () => {
+    const died = entryOn(TODAY, {
+      kind: 'companionDied',
+      payload: { companion: '00000000-0000-7000-8000-000000000009' },
+    })
+    const lock = dutyOf({
+      id: 'lock',
+      does: 'check',
+      label: 'Lock',
+      cadence: { type: 'every', days: 1, tolerance: 0 },
+    })
+    expect(cell([arrived, died], [lock]).text).toBe('Look after the one beside it died')
+  })
+
   it('says of somebody who is gone only that', () => {
     const died = entryOn(TODAY - 1, { kind: 'died', payload: { why: 'Found in the morning' } })
     const said = cell([arrived, meal(TODAY - 30, 'taken'), died])

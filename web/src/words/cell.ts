@@ -171,6 +171,12 @@ function sayBriefly(verdict: Verdict, teller: Teller): string {
 
 export type Tone = 'plain' | 'held' | 'late' | 'done' | 'watch'
 
+/** What goes before a hold and before the week's work: prey gnaws on while a box only says that it is held, and what
+ * killed one may take the next. */
+function cannotWait({ leftToFind, duty }: Task): boolean {
+  return leftToFind !== undefined || duty.id === AFTER_DEATH
+}
+
 /** The one sentence a colleague would say at this enclosure. */
 export function sayCell(resident: ResidentDay, teller: Teller): { text: string; tone: Tone } {
   const { tasks, holds, verdicts } = resident
@@ -178,9 +184,8 @@ export function sayCell(resident: ResidentDay, teller: Teller): { text: string; 
   if (grave) return { text: sayBriefly(grave, teller), tone: 'late' }
   const gone = verdicts.find(({ what }) => what.code === 'gone')
   if (gone) return { text: sayVerdict(gone, teller), tone: 'done' }
-  // Nothing gnaws at one that is held for its skin while the box only says that it is held.
-  const left = tasks.find((task) => task.leftToFind && isToDo(task))
-  if (left) return { text: sayTask(left), tone: left.status === 'late' ? 'late' : 'plain' }
+  const pressing = tasks.find((task) => isToDo(task) && cannotWait(task))
+  if (pressing) return { text: sayTask(pressing), tone: pressing.status === 'late' ? 'late' : 'plain' }
   const hold = holds.find(({ overdue }) => overdue) ?? holds.find(({ suppresses }) => suppresses.length > 0)
   if (hold) return { text: sayHold(hold, teller.today), tone: 'held' }
   const watch = verdicts.find(({ severity }) => severity === 'watch')
