@@ -4,6 +4,7 @@ import {
   asPlanned,
   emptyState,
   fedDraft,
+  isToDo,
   keptFloor,
   lastMealDay,
   limitsAt,
@@ -303,7 +304,7 @@ export function keepADay(kept: Kept, today: KeeperDay): void {
   })
   // In the order of the clock: the walk first, what waits for its hour after it.
   const todo = tasks
-    .filter(({ status }) => status === 'due' || status === 'late')
+    .filter(isToDo)
     .sort(
       (a, b) =>
         (isLater(a, today) ? (a.duty.window?.from ?? 0) : 0) -

@@ -1,5 +1,5 @@
 import type { LibrarySheet, SheetAnswer, SheetSummary } from '@kobrin/contract'
-import { OFFICE_ROUTES, ROUTES, addressOf } from '@kobrin/contract'
+import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Client } from '../testing/client.ts'
 import type { OpenApp } from '../testing/openApp.ts'

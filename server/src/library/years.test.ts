@@ -7,6 +7,7 @@ import {
   HoldKind,
   impossibleOf,
   isPlan,
+  isToDo,
   residentDay,
   resolvePlan,
 } from '@kobrin/core'
@@ -114,7 +115,7 @@ function yearOf(life: Life): Lived[] {
     const day = NEW_YEAR + index
     const plan = planOf(life, day)
     const { tasks } = residentDay({ day, plan, state: record.state })
-    const done = tasks.filter(({ status }) => status === 'due' || status === 'late')
+    const done = tasks.filter(isToDo)
     for (const task of done) {
       const draft = asPlanned(SUBJECT, task)
       if (draft) record.say(day, draft)
@@ -151,7 +152,7 @@ function restOf(life: Life): Rested {
       log.say(day, { kind: 'held', payload: { hold, reason: 'Autumn' } })
     }
     const { tasks, verdicts } = residentDay({ day, plan: planOf(life, day), state: log.state })
-    const done = tasks.filter(({ status }) => status === 'due' || status === 'late')
+    const done = tasks.filter(isToDo)
     const weighs = done.some(({ duty }) => duty.does === 'weigh')
     if (day >= FAST_FROM) {
       rested.done.push(...done)
@@ -222,7 +223,7 @@ function askedWrongly(life: Life): string[] {
     if (hold && at === HELD_DAYS) log.say(day, { kind: 'released', payload: { hold } })
     const plan = planOf(life, day)
     const { tasks } = residentDay({ day, plan, state: log.state })
-    for (const task of tasks.filter(({ status }) => status === 'due' || status === 'late')) {
+    for (const task of tasks.filter(isToDo)) {
       const { duty, offering } = task
       const isWeighedAtRest = hold === 'winterRest' && duty.does === 'weigh'
       if (isHeld && !duty.despite?.includes(hold) && !isWeighedAtRest && KEPT_FROM[hold]?.test(doneBy(task)))

@@ -1,5 +1,5 @@
 import type { Change, PlanBook, Site } from '@kobrin/contract'
-import { OFFICE_ROUTES, ROUTES, addressOf } from '@kobrin/contract'
+import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { Plan, PlanRows } from '@kobrin/core'
 import { civil, isPlan, planOf as planIn } from '@kobrin/core'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'

@@ -1,5 +1,5 @@
 import type { Route } from '@kobrin/contract'
-import { OFFICE_ROUTES, ROUTES, addressOf } from '@kobrin/contract'
+import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { EntryKind } from '@kobrin/core'
 import { emptyBuild } from '@kobrin/core'
 import { v7 as uuidv7 } from 'uuid'

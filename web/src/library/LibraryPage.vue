@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { SheetSummary } from '@kobrin/contract'
-import { OFFICE_ROUTES, may } from '@kobrin/contract'
+import { may, OFFICE_ROUTES } from '@kobrin/contract'
 import Button from 'primevue/button'
 import Checkbox from 'primevue/checkbox'
 import InputText from 'primevue/inputtext'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { OFFICE_ROUTES, may } from '@kobrin/contract'
+import { may, OFFICE_ROUTES } from '@kobrin/contract'
 import { own } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'

@@ -1,5 +1,5 @@
 import type { BodyPart, Doubt, Draft, Tub, WeighingDoubt } from '@kobrin/core'
-import { conditionDue, doubtAbout, expectedWeight, partsDue, weighingDoubt } from '@kobrin/core'
+import { conditionDue, doubtAbout, expectedWeight, isToDo, partsDue, weighingDoubt } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { computed, toValue } from 'vue'
 import { scaleOf } from '../condition/scales.ts'
@@ -45,7 +45,7 @@ export function useAtBalance(residentId: string, { tub, tubs, when }: Bench) {
     const due = known.value ? partsDue(known.value) : []
     const planned = residents
       .dayOf(residentId)
-      .tasks.some(({ duty, status }) => duty.does === 'measure' && (status === 'due' || status === 'late'))
+      .tasks.some((task) => task.duty.does === 'measure' && isToDo(task))
     const [first] = group.value ? partsOf(group.value) : []
     return planned && first !== undefined && !due.includes(first) ? [first, ...due] : due
   })

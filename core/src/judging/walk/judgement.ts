@@ -16,14 +16,14 @@ export function isComing({ stay: { expected, arrivedOn } }: Pick<ResidentState, 
   return expected !== null && arrivedOn === null
 }
 
-export interface Judgement {
+interface Judgement {
   holds: Hold[]
   weight: WeightLevel | null
   verdicts: Verdict[]
 }
 
 /** All that a judgement of a day looks at. */
-export interface Asked {
+interface Asked {
   day: Day
   plan: Plan
   state: ResidentState

@@ -6,6 +6,7 @@ import { CRICKETS, dutyOf, planOf } from '../../testing/plans.ts'
 import { asPlanned } from './asPlanned.ts'
 import type { Place } from '../../facts/places/place.ts'
 import { residentDay } from './residentDay.ts'
+import { isToDo } from './task.ts'
 import { walk } from './walk.ts'
 
 const home = '00000000-0000-7000-8000-0000000000ff'
@@ -164,9 +165,7 @@ describe('as planned', () => {
       fc.property(history, fc.integer({ min: 0, max: 90 }), (all, day) => {
         const entries = all.filter((entry) => entry.day <= FIRST_DAY + day)
         const before = on(day, entries)
-        const drafts = before.tasks
-          .filter(({ status }) => status === 'due' || status === 'late')
-          .flatMap((task) => asPlanned('r', task) ?? [])
+        const drafts = before.tasks.filter(isToDo).flatMap((task) => asPlanned('r', task) ?? [])
         const later = drafts.map((draft, index) => ({
           ...entryOn(day, 'noted', { text: '' }, { minute: 1439.5 + index / 100 }),
           ...draft,
@@ -176,7 +175,7 @@ describe('as planned', () => {
           plan: planOf(),
           state: told([arrived, ...entries, ...later]),
         })
-        const left = after.tasks.filter(({ status }) => status === 'due' || status === 'late')
+        const left = after.tasks.filter(isToDo)
         expect(left.every(({ duty, nothingToOffer }) => duty.does === 'weigh' || nothingToOffer)).toBe(true)
       }),
     )
