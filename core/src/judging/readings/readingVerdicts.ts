@@ -3,6 +3,7 @@ import type { Plan } from '../../plans/plan/plan.ts'
 import { fromSheet } from '../../plans/plan/source.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
+import { isOfClimateNow } from './climateNow.ts'
 import { limitsAt, WATER_ZONE } from '../../plans/readings/limits.ts'
 import type { Quantity } from '../../facts/readings/quantity.ts'
 import type { LastReading } from '../../facts/readings/readingsState.ts'
@@ -39,12 +40,10 @@ function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): V
 }
 
 /** Each last reading held against what its zone may be: outside of what harms it is urgent, until a better one
- * was read. */
-export function readingVerdicts({ plan, holds, readings }: Evidence): Verdict[] {
-  // What was read before it was laid to rest is of another climate.
-  const resting = holds.find(({ hold }) => plan.targets.some(({ during }) => during === hold))
+ * was read, or another climate began. */
+export function readingVerdicts({ plan, state, holds, readings }: Evidence): Verdict[] {
   const kinds = holds.map(({ hold }) => hold)
   return Object.values(readings)
-    .filter(({ day }) => !resting || day >= resting.since)
+    .filter((reading) => isOfClimateNow(reading, { plan, state, holds }))
     .flatMap((reading) => judged(reading, plan, kinds) ?? [])
 }

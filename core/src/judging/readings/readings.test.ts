@@ -157,6 +157,33 @@ describe('a reading held against its zone', () => {
     expect(of(read('cool end', 'celsius', 24, -1))).toEqual([])
     expect(of(read('cool end', 'celsius', 24))).toEqual([['urgent', true]])
   })
+
+  it('of a rest says nothing of its waking life, nor of the place of a rest in which it is not', () => {
+    const rested = [
+      entryOn(-90, 'held', { hold: 'winterRest', reason: 'November' }),
+      entryOn(-10, 'released', { hold: 'winterRest' }),
+    ]
+    const of = (...entries: Entry[]) => verdicts(entries, rested)
+    expect(of(read('winter rest', 'celsius', 5, -20))).toEqual([])
+    expect(of(read('cool end', 'celsius', 6, -20))).toEqual([])
+    // Still in the cold box after it is said to be awake, or a cold house before it was laid to rest.
+    expect(of(read('cool end', 'celsius', 6, -9))).toEqual([['urgent', false]])
+    expect(of(read('cool end', 'celsius', 6, -100))).toEqual([['urgent', false]])
+    // The box it will rest in, tried out before.
+    expect(verdicts([read('winter rest', 'celsius', 5)])).toEqual([])
+    // What is in its water is there whether it sleeps or not.
+    expect(of(read('water', 'ammonia', 1, -20))).toEqual([['urgent', true]])
+  })
+
+  it('on the day of its waking is of the rest or of its life in the order of the record', () => {
+    const held = entryOn(-90, 'held', { hold: 'winterRest', reason: 'November' })
+    const cold = { zone: 'cool end', what: 'celsius', value: 6 } as const
+    const before = entryOn(0, 'reading', cold, { minute: 420 })
+    const released = entryOn(0, 'released', { hold: 'winterRest' }, { minute: 480 })
+    const after = entryOn(0, 'reading', cold, { minute: 540 })
+    expect(verdicts([before], [held, released])).toEqual([])
+    expect(verdicts([after], [held, released])).toEqual([['urgent', false]])
+  })
 })
 
 describe('the walk', () => {
@@ -192,6 +219,18 @@ describe('the walk', () => {
     expect(rest).toMatchObject({ status: 'late', daysOver: 2 })
     expect(zones).toContain('winter rest')
     expect(zones).not.toContain('basking')
+  })
+
+  it('asks anew for the climate of its waking life once it is awake', () => {
+    const rested = [
+      entryOn(-300, 'arrived', { enclosure: HOME }),
+      entryOn(-90, 'held', { hold: 'winterRest', reason: 'November' }),
+      entryOn(-3, 'released', { hold: 'winterRest' }),
+    ]
+    const [cool] = dayOf([read('cool end', 'celsius', 12, -4)], 0, rested).tasks.filter(
+      ({ duty }) => duty.reads?.zone === 'cool end',
+    )
+    expect(cool).toMatchObject({ status: 'due', dueOn: FIRST_DAY - 3 })
   })
 
   it('offers every point the plan says something of', () => {

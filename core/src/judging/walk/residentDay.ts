@@ -22,7 +22,9 @@ import type { Day } from '../../basics/time/day.ts'
 import type { Readings } from '../../facts/readings/readingsState.ts'
 import { zonesNow } from '../../plans/sheet/climate.ts'
 import { isReadNow } from '../../plans/readings/limits.ts'
+import type { Point } from '../../facts/readings/readingsState.ts'
 import { lastReading } from '../../facts/readings/readingsState.ts'
+import { climateSince, isOfClimate, isOfClimateNow } from '../readings/climateNow.ts'
 import type { Hemisphere } from '../../basics/time/hemisphere.ts'
 import type { Verdict } from '../verdicts/verdict.ts'
 import { isComing, judgementOn } from './judgement.ts'
@@ -90,8 +92,14 @@ function lastLookAtBowl(duty: Duty, state: ResidentState): Day | null {
   return latestOf([own(state.done, `${duty.id}:bowl`)?.day, own(state.done, duty.id)?.day])
 }
 
-function markFor(duty: Duty, { state, readings, plan, box }: Today): Mark | undefined {
-  if (duty.reads) return lastReading(readings, duty.reads)
+function readingFor(point: Point, today: Today): Mark | undefined {
+  const last = lastReading(today.readings, point)
+  return last && isOfClimateNow(last, today) ? last : undefined
+}
+
+function markFor(duty: Duty, today: Today): Mark | undefined {
+  const { state, plan, box } = today
+  if (duty.reads) return readingFor(duty.reads, today)
   const key = boxKey(duty, plan)
   return key === null ? own(state.done, duty.id) : lastInBox(duty, key, { state, box })
 }
@@ -113,14 +121,15 @@ function lastDone({ duty, line, mark }: Looked, state: ResidentState): Day | nul
   return mark?.day ?? null
 }
 
-function factsOf(looked: Looked, { day, state, holds }: Today): DuenessFacts {
+function factsOf(looked: Looked, today: Today): DuenessFacts {
   const { duty, line } = looked
-  // The climate of a rest is asked for from the day it began.
-  const rests = duty.reads && holds.find(({ hold }) => hold === duty.reads?.during)?.since
+  const { day, state } = today
+  // The climate of a rest, or of its waking, is asked for from the day it began.
+  const climate = duty.reads && isOfClimate(duty.reads.what) ? climateSince(day, today) : null
   const facts: DuenessFacts = {
     day,
     lastDone: lastDone(looked, state),
-    since: rests ?? state.stay.arrivedOn ?? day,
+    since: climate ?? state.stay.arrivedOn ?? day,
   }
   if (duty.does === 'feed') facts.notBefore = offerAgainOn(duty, line)
   if (duty.cadence.type === 'after') facts.eventDay = eventDay(duty.cadence.event, state)
