@@ -61,6 +61,22 @@ test('a correction and a take-back show both, struck, with who and why', async (
   await allSent()
 })
 
+test('what is learnt of who somebody is later is said on its record, and what was said stays', async ({
+  keeper,
+}) => {
+  const { page, openRecord } = await keeper('priya')
+  await openRecord('Tamsin')
+  await page.getByRole('button', { name: 'Who it is' }).click()
+  await page.getByLabel('Known by').fill('A nick in the tail')
+  await page.getByLabel('Pale').check()
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.locator('main > header')).toContainText(/A nick in the tail · pale/)
+  await page.getByRole('button', { name: 'Who it is' }).click()
+  await page.getByLabel('Known by').fill('')
+  await page.getByRole('button', { name: 'Keep it' }).click()
+  await expect(page.getByRole('alert')).toContainText('What was said stays on record')
+})
+
 test('a keeper corrects their own entries, a senior anyone’s, a reader nobody’s', async ({ keeper }) => {
   const counts: number[] = []
   for (const login of ['joss', 'kelechi'] as const) {

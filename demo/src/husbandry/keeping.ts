@@ -173,7 +173,7 @@ function reading(kept: Kept, { duty }: Task, today: KeeperDay, author: string, m
   const { plan, residentId: resident, home } = kept
   const { chance } = today
   const held = kept.state.holds.said.filter((one) => standsOn(one, today.day)).map(({ hold }) => hold)
-  const limits = duty.reads && limitsAt(duty.reads, plan, held)
+  const limits = duty.reads && limitsAt(duty.reads, plan, { holds: held })
   if (!duty.reads || !limits?.want) return
   const { zone, what } = duty.reads
   const [low, high] = limits.want

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { may } from '@kobrin/contract'
-import { useEventListener, useTitle } from '@vueuse/core'
+import { useEventListener } from '@vueuse/core'
 import { computed, onMounted, shallowRef, useTemplateRef, watch, watchEffect } from 'vue'
 import { RouterLink, RouterView, useRoute } from 'vue-router'
 import { useRecord } from '../entries/useRecord.ts'
@@ -54,7 +54,9 @@ const about = computed(() => {
   return site.residents.get(id)?.name ?? site.species.get(id)?.common ?? words.places[here.value]
 })
 const inside = computed(() => people.person !== null && record.ready && !record.needsSignIn)
-useTitle(computed(() => (inside.value ? t('kobrin2', { about: about.value }) : 'Kobrin')))
+watchEffect(() => {
+  document.title = inside.value ? t('kobrin2', { about: about.value }) : 'Kobrin'
+})
 const dateLine = computed(() =>
   new Intl.DateTimeFormat('en-GB', {
     weekday: 'long',

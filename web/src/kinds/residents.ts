@@ -28,12 +28,16 @@ function sayLeft({ count, why, to, as, dueBack }: Payload<'left'>, { today }: Ab
   return withWhy(says, why)
 }
 
-function sayDescribed({ origin, parents, marks, chip }: Payload<'described'>, { resident }: About): string {
+function sayDescribed(
+  { origin, parents, marks, chip, pale }: Payload<'described'>,
+  { resident }: About,
+): string {
   const known = [
     ...(origin === undefined ? [] : [terms.origin[origin]]),
     ...(parents?.length ? [t('youngOf', { names: sayAll(parents.map(resident)) })] : []),
     ...(chip === undefined ? [] : [t('chipNumber', { chip })]),
     ...(marks === undefined ? [] : [marks]),
+    ...(pale === undefined ? [] : [t(pale ? 'pale' : 'notPale')]),
   ]
   return t('describedAs', { words: known.join('; ') })
 }

@@ -30,6 +30,7 @@ import { sayGrams } from '../words/measures.ts'
 import { sayDate } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 import CorrectEntry from './CorrectEntry.vue'
+import DescribeIt from './DescribeIt.vue'
 import EntryList from './EntryList.vue'
 import PlanInForce from './PlanInForce.vue'
 import { useHistory } from './useHistory.ts'
@@ -57,6 +58,7 @@ const opened = shallowRef<string | null>(null)
 /** The entry whose picture is looked at. */
 const lookedAt = shallowRef<string | null>(null)
 const correcting = shallowRef<Fact | null>(null)
+const describing = shallowRef(false)
 
 const resident = computed(() => site.residents.get(id))
 /** Of one that is long gone it is known at once, the rest when it was asked for. */
@@ -69,6 +71,7 @@ watchEffect(() => record.need(id))
 const home = computed(() => residents.homeOf(id))
 const ended = computed(() => record.stateOf(id).stay.ended)
 const mayLeave = computed(() => people.maySay({ kind: 'died' }) && !ended.value)
+const mayDescribe = computed(() => people.maySay({ kind: 'described' }) && !ended.value)
 const fitSays = computed(() => {
   const enclosure = site.enclosures.get(home.value ?? '')
   if (!enclosure || !resident.value) return t('enclosure')
@@ -174,6 +177,9 @@ function showOnWalk(): void {
                 >{{ t('saveAsPdf') }}</Button
               >
             </template>
+            <Button v-if="mayDescribe" variant="link" class="link no-print" @click="describing = true">{{
+              t('describe')
+            }}</Button>
             <RouterLink v-if="mayLeave" class="no-print" :to="{ name: 'out', params: { id } }">{{
               t('goes')
             }}</RouterLink>
@@ -230,6 +236,7 @@ function showOnWalk(): void {
       </template>
     </main>
     <PlanInForce v-if="!ended" :plan="plan" :day="day" />
+    <DescribeIt v-if="describing" :resident-id="id" @close="describing = false" />
     <CorrectEntry v-if="correcting" :fact="correcting" @close="correcting = null" />
   </div>
   <main v-else-if="number" class="nobody">

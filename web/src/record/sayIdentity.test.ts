@@ -19,12 +19,13 @@ it('tells where it comes from, what it is known by, and its licences', () => {
     parents: ['gaff', 'orlop'],
     marks: 'A nick in the tail',
     chip: '985 1',
+    pale: true,
     permits: [
       { number: 'L-77', until: TODAY + 3 },
       { number: 'L-78', until: null },
     ],
   }
   expect(sayIdentity(known, null, teller)).toBe(
-    'born here · young of Gaff and Orlop · A nick in the tail · chip 985 1 · licence L-77 until 15 May · licence L-78',
+    'born here · young of Gaff and Orlop · A nick in the tail · pale · chip 985 1 · licence L-77 until 15 May · licence L-78',
   )
 })

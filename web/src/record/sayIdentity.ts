@@ -27,12 +27,13 @@ export function sayIdentity(
   register: Register | null,
   { today, resident }: Pick<Teller, 'today' | 'resident'>,
 ): string {
-  const { origin, parents = [], marks, chip, permits = [] } = known ?? {}
+  const { origin, parents = [], marks, chip, pale, permits = [] } = known ?? {}
   return [
     ...(register ? sayBegin(register, today) : []),
     ...(origin === undefined ? [] : [terms.origin[origin]]),
     ...(parents.length > 0 ? [t('youngOf', { names: sayAll(parents.map(resident)) })] : []),
     ...(marks === undefined ? [] : [marks]),
+    ...(pale ? [t('pale')] : []),
     ...(chip === undefined ? [] : [t('chip', { chip })]),
     ...permits.map(({ number, until }) =>
       until === null ? t('licence', { number }) : t('licenceUntil', { number, date: sayDate(until, today) }),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Barrier, Description, Draft, Origin, Register } from '@kobrin/core'
+import type { Barrier, Description, Draft, Register } from '@kobrin/core'
 import { isFit, kindOf } from '@kobrin/core'
 import Button from 'primevue/button'
 import { v7 as uuidv7 } from 'uuid'
@@ -31,6 +31,9 @@ import { useToday } from '../time/useToday.ts'
 import WhenField from '../time/WhenField.vue'
 import { usePlacesLeft } from '../places/usePlacesLeft.ts'
 import { useHeldPlaces } from '../moving/useFreePlaces.ts'
+import DescriptionFields from './DescriptionFields.vue'
+import type { Described } from './description.ts'
+import { describedAs, newlySaid } from './description.ts'
 import { useResidents } from './useResidents.ts'
 import { terms } from '../words/terms.ts'
 import { t } from './words.ts'
@@ -58,7 +61,7 @@ const species = computed(() =>
 type Comes = 'expected' | 'brought' | 'born' | 'split' | 'found'
 type Sure = 'day' | 'month' | 'year'
 
-interface Newcomer {
+interface Newcomer extends Described {
   name: string
   sheet: string
   stage: string
@@ -75,9 +78,6 @@ interface Newcomer {
   sure: Sure
   laid: boolean
   number: string
-  origin: Origin | ''
-  marks: string
-  chip: string
   permit: string
   permitUntil: number | null
   /** Why it does not go to quarantine. */
@@ -99,9 +99,7 @@ const form = reactive<Newcomer>({
   sure: 'day',
   laid: false,
   number: '',
-  origin: '',
-  marks: '',
-  chip: '',
+  ...describedAs({}),
   permit: '',
   permitUntil: null,
   why: '',
@@ -171,7 +169,6 @@ const COMES = choicesOf<Comes>({
   found: t('wasFoundInFloor'),
 })
 const SURE = choicesOf<Sure>({ day: t('toTheDay'), month: t('toTheMonth'), year: t('toTheYear') })
-const ORIGINS = choicesOf(terms.origin)
 const when = shallowRef<When>(null)
 const picture = shallowRef<File | null>(null)
 const complaint = shallowRef('')
@@ -225,10 +222,9 @@ function registeredNow(): Register {
 }
 
 function describedNow(): Description {
-  const { comes, of, origin } = form
-  const [marks, chip] = [form.marks.trim(), form.chip.trim()]
+  const { comes, of } = form
   const from: Description = comes === 'born' ? { origin: 'bornHere', parents: [of] } : {}
-  return { ...(origin && { origin }), ...from, ...(marks && { marks }), ...(chip && { chip }) }
+  return { ...newlySaid(form, describedAs({})), ...from }
 }
 
 function comingNow(): Draft {
@@ -376,17 +372,18 @@ function put(pictures: readonly Draft[]): void {
               <ChoiceField v-model="form.sure" :label="t('howSure')" :options="SURE" />
             </div>
             <TickField v-model="form.laid" :label="t('dayItWasLaid')" />
-            <div class="pair">
-              <ChoiceField v-model="form.origin" :label="t('origin')" :options="ORIGINS" />
-              <TextField
-                v-model="form.number"
-                name="registered.number"
-                :label="t('numberItHas')"
-                maxlength="20"
-              />
-            </div>
-            <TextField v-model="form.marks" name="described.marks" :label="t('marks')" maxlength="400" />
-            <TextField v-model="form.chip" name="described.chip" :label="t('chip')" maxlength="40" />
+            <TextField
+              v-model="form.number"
+              name="registered.number"
+              :label="t('numberItHas')"
+              maxlength="20"
+            />
+            <DescriptionFields
+              v-model:origin="form.origin"
+              v-model:marks="form.marks"
+              v-model:chip="form.chip"
+              v-model:pale="form.pale"
+            />
             <div class="pair">
               <TextField v-model="form.permit" name="permit" :label="t('licence')" maxlength="80" />
               <DayField v-model="form.permitUntil" name="permitUntil" :label="t('licenceUntil')" />

@@ -37,12 +37,13 @@ const SAID: readonly (readonly [string, Draft])[] = [
   ['Split from Gaff', of('arrived', { enclosure: uid, how: 'split', of: 'gaff' })],
   ['Born here, young of Gaff', of('arrived', { enclosure: uid, how: 'born', of: 'gaff' })],
   [
-    'Known by: caught in the wild; young of Gaff and Orlop; chip 985 1; A nick in the tail',
+    'Known by: caught in the wild; young of Gaff and Orlop; chip 985 1; A nick in the tail; pale',
     of('described', {
       origin: 'wild',
       parents: ['gaff', 'orlop'],
       chip: '985 1',
       marks: 'A nick in the tail',
+      pale: true,
     }),
   ],
   ['A photo', of('photographed', { photo: uid })],

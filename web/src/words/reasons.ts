@@ -229,6 +229,7 @@ const FACTS: {
       day: sayDay(reason.day, today),
       who: who(reason.by),
     }),
+  pale: () => t('itIsPale'),
   noWeight: () => t('noWeightOnRecord'),
   leftToFind: ({ item, at, by }, { who, clock }) =>
     t('putInAt', { item: item, time: clock(at), who: who(by) }),

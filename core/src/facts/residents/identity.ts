@@ -23,6 +23,8 @@ export const Description = z.strictObject({
   marks: z.optional(text),
   /** The number of its chip. */
   chip: z.optional(word(40)),
+  /** Without the dark of its kind, whole or in part: albino, leucistic, hypomelanistic. */
+  pale: z.optional(z.boolean()),
 })
 export type Description = z.infer<typeof Description>
 

@@ -18,9 +18,15 @@ function isInWater(zone: string, { targets }: Plan): boolean {
   return zone === WATER_ZONE || targets.some((one) => one.zone === zone && one.measures === 'water')
 }
 
-function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): Verdict | null {
+interface Who {
+  plan: Plan
+  holds: readonly HoldKind[]
+  pale: boolean
+}
+
+function judged(reading: LastReading, { plan, holds, pale }: Who): Verdict | null {
   const { zone, what, value, day, by } = reading
-  const limits = limitsAt({ zone, what }, plan, holds)
+  const limits = limitsAt({ zone, what }, plan, { holds, pale })
   if (!limits) return null
   const { want, harmAbove, harmBelow } = limits
   const harms = (harmAbove !== null && value >= harmAbove) || (harmBelow !== null && value <= harmBelow)
@@ -33,6 +39,7 @@ function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): V
     what: { code: 'reading', zone, what, value, high, harms, inWater: isInWater(zone, plan) },
     because: [
       { fact: 'reading', zone, what, value, day, by },
+      ...(pale && what === 'uvIndex' ? [{ fact: 'pale' } as const] : []),
       { rule: 'limits', zone, what, want: want && [want[0], want[1]], harmAbove, harmBelow },
       { source: plan.targets.find((one) => one.zone === zone)?.source ?? fromSheet(plan) },
     ],
@@ -42,8 +49,8 @@ function judged(reading: LastReading, plan: Plan, holds: readonly HoldKind[]): V
 /** Each last reading held against what its zone may be: outside of what harms it is urgent, until a better one
  * was read, or another climate began. */
 export function readingVerdicts({ plan, state, holds, readings }: Evidence): Verdict[] {
-  const kinds = holds.map(({ hold }) => hold)
+  const who = { plan, holds: holds.map(({ hold }) => hold), pale: state.identity?.pale === true }
   return Object.values(readings)
     .filter((reading) => isOfClimateNow(reading, { plan, state, holds }))
-    .flatMap((reading) => judged(reading, plan, kinds) ?? [])
+    .flatMap((reading) => judged(reading, who) ?? [])
 }

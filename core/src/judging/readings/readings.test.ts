@@ -114,11 +114,11 @@ describe('a reading held against its zone', () => {
     }
     const { water: _unsaid, ...dry } = toad
     const of = (under: typeof dry, value: number) =>
-      limitsAt({ zone: 'water', what: 'ammonia' }, under, [])?.harmAbove !== undefined &&
-      value >= (limitsAt({ zone: 'water', what: 'ammonia' }, under, [])?.harmAbove ?? Infinity)
+      limitsAt({ zone: 'water', what: 'ammonia' }, under)?.harmAbove !== undefined &&
+      value >= (limitsAt({ zone: 'water', what: 'ammonia' }, under)?.harmAbove ?? Infinity)
     expect(of(dry, 1)).toBe(true)
     expect(of(dry, 0.1)).toBe(false)
-    expect(limitsAt({ zone: 'water', what: 'ammonia' }, { ...dry, targets: [] }, [])).toBeNull()
+    expect(limitsAt({ zone: 'water', what: 'ammonia' }, { ...dry, targets: [] })).toBeNull()
   })
 
   it('of humidity harms beyond what its sheet says, over days and not at once', () => {
@@ -138,9 +138,23 @@ describe('a reading held against its zone', () => {
       limitsAt(
         { zone: 'where it basks', what: 'uvIndex' },
         { ...plan, ...(young && { next: { stage: 'adult', name: 'Adult', until: {} } }) },
-        [],
       )?.harmAbove
     expect([harms(false), harms(true)]).toEqual([6, 4.5])
+  })
+
+  it('of ultraviolet wants half of it for what is pale, and says that it is', () => {
+    const pale = entryOn(0, 'described', { pale: true })
+    const of = (value: number, about: Entry[]) => {
+      const [first] = dayOf([read('where it basks', 'uvIndex', value)], 0, about).verdicts
+      return first && [first.severity, first.because.some((one) => 'fact' in one && one.fact === 'pale')]
+    }
+    expect(of(3.5, [])).toBeUndefined()
+    expect(of(3.5, [pale])).toEqual(['act', true])
+    expect(of(2.5, [pale])).toEqual(['watch', true])
+    expect(of(1, [pale])).toBeUndefined()
+    expect(of(3.5, [pale, entryOn(1, 'described', { pale: false })])).toBeUndefined()
+    // Warmth is the same for all.
+    expect(verdicts([read('cool end', 'celsius', 25)], [pale])).toEqual([])
   })
 
   it('in a rest is held against the climate of the rest', () => {

@@ -55,6 +55,8 @@ export type Reason =
   /** When it was put in. */
   | { fact: 'leftToFind'; item: string; at: string; by: string }
   | { fact: 'noWeight' }
+  /** Without the dark of its kind. */
+  | { fact: 'pale' }
   | { fact: 'size'; part: BodyPart; mm: number; day: number }
   | { fact: 'noSize'; part: BodyPart }
   /** How many they are, and for how many the amount is; null where nobody counted them. */

@@ -44,13 +44,18 @@ const UV_HARMS = 1.5
 const UV_HARMS_FROM = 3
 /** Of the young so much of that harms already. */
 const TENDER = 0.75
+/** Skin and eyes without dark pigment stand about half of what their kind does, and are wanted in no more than that. A
+ * cautious value: who keeps them agrees on "much less" and nobody measured how much. After Baines et al., How much UV-B
+ * does my reptile need?, Journal of Zoo and Aquarium Research, 2016, which asks for caution and gives no figure. */
+const PALE = 0.5
 
-function ofUltraviolet({ light, next }: Plan): Limits | null {
+function ofUltraviolet({ light, next }: Plan, pale: boolean): Limits | null {
   const uvb = light?.uvb
   if (!uvb?.index) return null
-  const harms = uvb.harmAbove ?? Math.max(uvb.index[1] * UV_HARMS, UV_HARMS_FROM)
-  const harmAbove = next ? Math.max(uvb.index[1], harms * TENDER) : harms
-  return { want: uvb.index, harmAbove, harmBelow: null }
+  const share = pale ? PALE : 1
+  const want: [number, number] = [uvb.index[0] * share, uvb.index[1] * share]
+  const harms = (uvb.harmAbove ?? Math.max(uvb.index[1] * UV_HARMS, UV_HARMS_FROM)) * share
+  return { want, harmAbove: next ? Math.max(want[1], harms * TENDER) : harms, harmBelow: null }
 }
 
 function ofHumidity(target: PlanTarget | undefined): Limits | null {
@@ -93,15 +98,20 @@ function ofWater(what: keyof Water, plan: Plan): Limits | null {
   return { want, harmAbove, harmBelow }
 }
 
-/** What a plan says of a quantity at a zone: what is wanted there by day or by night, and what harms. */
-export function limitsAt({ zone, what }: Point, plan: Plan, holds: readonly HoldKind[]): Limits | null {
+/** What a plan says of a quantity at a zone: what is wanted there by day or by night, and what harms somebody who is
+ * held so, or is pale. */
+export function limitsAt(
+  { zone, what }: Point,
+  plan: Plan,
+  { holds = [], pale = false }: { holds?: readonly HoldKind[]; pale?: boolean } = {},
+): Limits | null {
   switch (what) {
     case 'celsius':
       return ofZone(zone, plan, holds)
     case 'humidity':
       return ofHumidity(zonesNow(plan.targets, holds).find((one) => one.zone === zone))
     case 'uvIndex':
-      return ofUltraviolet(plan)
+      return ofUltraviolet(plan, pale)
     default:
       return ofWater(what, plan)
   }

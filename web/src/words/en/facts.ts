@@ -255,6 +255,8 @@ export default {
   askedToLookInto: '{says}; somebody was asked to look into why',
   describedAs: 'Known by: {words}',
   chipNumber: 'chip {chip}',
+  pale: 'pale',
+  notPale: 'not pale',
   youngOf: 'young of {names}',
   permittedUntil: 'Licence {number} until {date}',
   permitted: 'Licence {number}, without end',

@@ -66,6 +66,7 @@ export default {
   deadWithinDaysThe:
     '{dead} dead within {count} day, of a colony nobody has counted; the last {day}, {who}. | {dead} dead within {count} days, of a colony nobody has counted; the last {day}, {who}.',
   droppings2: 'Droppings {droppings}, {day}, {who}.',
+  itIsPale: 'It is pale: half of what is said of its kind.',
   noWeightOnRecord: 'No weight on record yet.',
   mmOn: '{part} {mm} on {date}.',
   noOnRecordThe: 'No {part} on record: the smallest size.',

@@ -39,6 +39,7 @@ export default {
   numberItHas: 'Number it has already; empty for the next',
   marks: 'Known by: a scar, a lost leg, a ring',
   chip: 'Number of its chip',
+  pale: 'Pale: albino, leucistic or nearly so; less ultraviolet',
   licence: 'Licence or permit, number',
   licenceUntil: 'Its last day',
   whichSpecies: 'Which species?',
