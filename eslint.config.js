@@ -176,6 +176,25 @@ export default tseslint.config(
       ],
     },
   },
+  // What lies in a store of the browser was perhaps written by another page: it is read back in one place.
+  {
+    files: ['web/src/**/*.{ts,vue}'],
+    ignores: ['**/*.test.ts', 'web/src/kept/useStored.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'ImportSpecifier[imported.name=/^use(Local|Session)?Storage$/]',
+          message: 'useStored, which holds it against a shape.',
+        },
+        {
+          selector:
+            "CallExpression[callee.property.name='parse'] CallExpression[callee.property.name='getItem']",
+          message: 'readStored, which holds it against a shape.',
+        },
+      ],
+    },
+  },
   ...Object.keys(floors).map((floor) => boundaries(floor, patternsAbove(floor))),
   ...coreFloors.map(coreBoundaries),
   { files: ['**/*.{js,mjs}'], ...tseslint.configs.disableTypeChecked },

@@ -174,16 +174,8 @@ export type { StillAnswer } from './balance/stillWeight.ts'
 export { stillWeight } from './balance/stillWeight.ts'
 export { guessColumns } from './bringIn/guess.ts'
 export type { House as BringInHouse } from './bringIn/house.ts'
-export type {
-  Column,
-  DateOrder,
-  Guess,
-  GuessReason,
-  LengthUnit,
-  MassUnit,
-  Meaning,
-} from './bringIn/meaning.ts'
-export { DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from './bringIn/meaning.ts'
+export type { DateOrder, Guess, GuessReason, LengthUnit, MassUnit, Meaning } from './bringIn/meaning.ts'
+export { Column as ListColumn, DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from './bringIn/meaning.ts'
 export type { RowFact, RowFault } from './bringIn/rowReading.ts'
 export type { RowRead } from './bringIn/rows.ts'
 export { rowReader } from './bringIn/rows.ts'

@@ -1,3 +1,4 @@
+import * as z from 'zod/mini'
 import { BodyPart } from '../facts/growth/growthState.ts'
 
 /** What a column of a list somebody kept can say of each row. */
@@ -36,16 +37,17 @@ export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const
 export type DateOrder = (typeof DATE_ORDERS)[number]
 
 /** What a column means, and how what stands in it is to be read. */
-export interface Column {
-  header: string
-  meaning: Meaning
-  mass?: MassUnit
-  length?: LengthUnit
-  part?: BodyPart
+export const Column = z.object({
+  header: z.string(),
+  meaning: z.enum(MEANINGS),
+  mass: z.optional(z.enum(['g', 'kg', 'mg', 'oz', 'lb'])),
+  length: z.optional(z.enum(['mm', 'cm', 'm', 'in'])),
+  part: z.optional(BodyPart),
   /** Null where nobody can tell 3 April from 4 March: somebody has to say. */
-  order?: DateOrder | null
-  decimal?: '.' | ','
-}
+  order: z.optional(z.nullable(z.enum(DATE_ORDERS))),
+  decimal: z.optional(z.enum(['.', ','])),
+})
+export type Column = z.infer<typeof Column>
 
 /** Why a column was taken for what it is. */
 export type GuessReason =

@@ -1,15 +1,16 @@
-import { useStorage } from '@vueuse/core'
-import { computed, watchEffect } from 'vue'
+import { watchEffect } from 'vue'
+import * as z from 'zod/mini'
+import { useStored } from '../kept/useStored.ts'
 import { usePrinting } from './usePrinting.ts'
 
-export type Theme = 'day' | 'dim'
+const Theme = z.enum(['day', 'dim'])
+export type Theme = z.infer<typeof Theme>
 
-const stored = useStorage('kobrin.theme', 'day')
-const theme = computed<Theme>(() => (stored.value === 'dim' ? 'dim' : 'day'))
+const theme = useStored<Theme>('kobrin.theme', Theme, 'day')
 
 /** The theme of this screen; it stays with the device, because the room does. */
 export function useTheme() {
-  return { theme, set: (next: Theme) => void (stored.value = next) }
+  return { theme, set: (next: Theme) => void (theme.value = next) }
 }
 
 export function startTheme(): void {

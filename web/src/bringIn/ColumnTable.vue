@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column as ListColumn, Guess, LengthUnit, MassUnit } from '@kobrin/core'
+import type { ListColumn, Guess, LengthUnit, MassUnit } from '@kobrin/core'
 import { BodyPart, DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from '@kobrin/core'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Column as ListColumn } from '@kobrin/core'
+import type { ListColumn } from '@kobrin/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'

@@ -1,11 +1,11 @@
 import type { BroughtIn } from '@kobrin/contract'
-import type { Column } from '@kobrin/core'
+import type { ListColumn } from '@kobrin/core'
 import { describe, expect, it } from 'vitest'
 import type { BroughtListEvent, Remembered } from './broughtList.ts'
 import { bring, nothingInHand } from './broughtList.ts'
 import type { FromWorker } from './listWorker.ts'
 
-const column = (header: string, meaning: Column['meaning']): Column => ({ header, meaning })
+const column = (header: string, meaning: ListColumn['meaning']): ListColumn => ({ header, meaning })
 const NAME = column('Name', 'name')
 const GRAMS = column('g', 'weight')
 const FILE = new File(['Name,g'], 'spring.csv')

@@ -1,5 +1,6 @@
 import type { BroughtIn } from '@kobrin/contract'
-import type { Column } from '@kobrin/core'
+import { ListColumn } from '@kobrin/core'
+import * as z from 'zod/mini'
 import type { Turn } from '../machines/useMachine.ts'
 import type { Mended, Understood } from './list.ts'
 import type { FromWorker } from './listWorker.ts'
@@ -9,13 +10,14 @@ type Opened = Extract<FromWorker, { type: 'opened' }>
 type Answered = Extract<FromWorker, { type: 'answered' }>
 
 /** How the columns of lists of the same head were read before. */
-export type Remembered = Readonly<Record<string, readonly Column[]>>
+export const Remembered = z.readonly(z.record(z.string(), z.readonly(z.array(ListColumn))))
+export type Remembered = z.infer<typeof Remembered>
 
 /** A list on its way into the record: read, understood, mended, brought in. */
 export interface BroughtList {
   file: File | null
   guesses: Opened['guesses']
-  columns: readonly Column[]
+  columns: readonly ListColumn[]
   /** Its columns are read as they were the last time. */
   wasRemembered: boolean
   mended: ReadonlyMap<number, Mended>
@@ -33,7 +35,7 @@ export type BroughtListEvent =
   | FromWorker
   /** A file is taken in hand; whatever was in hand before is put aside. */
   | { type: 'taken'; file: File }
-  | { type: 'named'; columns: readonly Column[] }
+  | { type: 'named'; columns: readonly ListColumn[] }
   | { type: 'mended'; row: number; part: Mended }
   | { type: 'submitted' }
   | { type: 'stopped' }

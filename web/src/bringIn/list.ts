@@ -1,4 +1,4 @@
-import type { BringInHouse, Column, Guess, RowFact, RowFault } from '@kobrin/core'
+import type { BringInHouse, ListColumn, Guess, RowFact, RowFault } from '@kobrin/core'
 import { guessColumns, instantAt, rowReader } from '@kobrin/core'
 import { v5 as uuidv5 } from 'uuid'
 import type { Table } from './readTable.ts'
@@ -69,7 +69,7 @@ function mendedCells(cells: readonly string[], { cells: mended = {} }: Mended): 
 }
 
 interface Reading {
-  columns: readonly Column[]
+  columns: readonly ListColumn[]
   house: HouseInBrief
   mended: ReadonlyMap<number, Mended>
   onProgress?: (done: number) => void

@@ -1,5 +1,5 @@
 import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
-import type { Column } from '@kobrin/core'
+import type { ListColumn } from '@kobrin/core'
 import type { HouseInBrief, Mended, Understood } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
 import type { Table, TableFault } from './readTable.ts'
@@ -9,7 +9,7 @@ export type ToWorker =
   | { type: 'open'; file: File }
   | {
       type: 'understand' | 'bringIn'
-      columns: Column[]
+      columns: ListColumn[]
       house: HouseInBrief
       mended: [number, Mended][]
       file: string

@@ -1,9 +1,10 @@
-import { useDebounceFn, useLocalStorage } from '@vueuse/core'
+import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose } from 'vue'
-import type { Column } from '@kobrin/core'
+import type { ListColumn } from '@kobrin/core'
+import { useStored } from '../kept/useStored.ts'
 import { useMachine } from '../machines/useMachine.ts'
-import type { BroughtListDeed, BroughtListEvent, Remembered } from './broughtList.ts'
-import { bring, nothingInHand } from './broughtList.ts'
+import type { BroughtListDeed, BroughtListEvent } from './broughtList.ts'
+import { bring, nothingInHand, Remembered } from './broughtList.ts'
 import type { Mended } from './list.ts'
 import type { FromWorker, ToWorker } from './listWorker.ts'
 import { useHouseInBrief } from './useHouseInBrief.ts'
@@ -20,7 +21,7 @@ function worker(onHeard: (message: FromWorker) => void): Worker {
 /** A list on its way into the record, read by a worker beside the page. */
 export function useList() {
   const house = useHouseInBrief()
-  const remembered = useLocalStorage<Remembered>('kobrin.columns', {})
+  const remembered = useStored<Remembered>('kobrin.listColumns', Remembered, {})
   let hands: Worker | null = null
 
   function letGo(): void {
@@ -66,7 +67,7 @@ export function useList() {
     now,
     columns: computed({
       get: () => [...now.value.columns],
-      set: (columns: Column[]) => tell({ type: 'named', columns }),
+      set: (columns: ListColumn[]) => tell({ type: 'named', columns }),
     }),
     take: (file: File) => tell({ type: 'taken', file }),
     takeUp: () => tell({ type: 'takenUp' }),

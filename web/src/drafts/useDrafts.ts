@@ -1,14 +1,20 @@
-import { useStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
+import * as z from 'zod/mini'
+import { useStored } from '../kept/useStored.ts'
 import { usePeople } from '../people/usePeople.ts'
 import { useToday } from '../time/useToday.ts'
 
 /** What somebody typed and has not kept. */
-export interface Typed {
-  /** When it was last touched, ISO. */
-  at: string
-  value: Readonly<Record<string, unknown>>
-}
+const Typed = z.readonly(
+  z.object({
+    /** When it was last touched, ISO. */
+    at: z.string(),
+    value: z.readonly(z.record(z.string(), z.unknown())),
+  }),
+)
+export type Typed = z.infer<typeof Typed>
+
+const ByForm = z.readonly(z.record(z.string(), Typed))
 
 /** Anyone who does not come back to something within two weeks does not mean it any more. */
 const LASTS_MS = 14 * 86_400_000
@@ -18,10 +24,10 @@ const LASTS_MS = 14 * 86_400_000
 export const useDrafts = defineStore('drafts', () => {
   const people = usePeople()
   const today = useToday()
-  const typed = useStorage<Readonly<Record<string, Typed>>>(
+  const typed = useStored<z.infer<typeof ByForm>>(
     () => `kobrin.drafts.${people.person?.id ?? ''}`,
+    ByForm,
     {},
-    undefined,
     // Where there is no room, what was typed lasts as long as the page.
     { shallow: true, onError: () => undefined },
   )

@@ -1,31 +1,26 @@
-import type { Entry } from '@kobrin/core'
 import { computed, shallowRef } from 'vue'
+import * as z from 'zod/mini'
+import { readStored } from '../kept/useStored.ts'
 
 /** Something done here that can be taken back: what it says, and the entries it is made of. */
-export interface Act {
-  says: string
-  entries: Pick<Entry, 'uid' | 'subject' | 'act'>[]
-}
+const Act = z.object({
+  says: z.string(),
+  entries: z.array(z.object({ uid: z.string(), subject: z.string(), act: z.optional(z.string()) })),
+})
+export type Act = z.infer<typeof Act>
 
 /** Nobody remembers further back what they did with which touch. */
 const MOST = 20
 
-interface Kept {
-  day: number
-  acts: Act[]
-}
+const Kept = z.object({ day: z.number(), acts: z.array(Act) })
+type Kept = z.infer<typeof Kept>
 
 function keyOf(author: string): string {
   return `kobrin.acts.${author}`
 }
 
 function read(author: string): Kept | null {
-  try {
-    return JSON.parse(globalThis.localStorage.getItem(keyOf(author)) ?? 'null') as Kept | null
-  } catch {
-    // Not what was written here: there is nothing to take back.
-    return null
-  }
+  return readStored(Kept, globalThis.localStorage.getItem(keyOf(author)))
 }
 
 function write(author: string, kept: Kept): void {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Reason } from '@kobrin/core'
 import { byGravity, isToDo, mayRecord } from '@kobrin/core'
-import { refDebounced, useStorage } from '@vueuse/core'
+import { refDebounced } from '@vueuse/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import type { DataTableRowClickEvent } from 'primevue/datatable'
@@ -11,10 +11,12 @@ import MultiSelect from 'primevue/multiselect'
 import Select from 'primevue/select'
 import { computed, markRaw, shallowRef, useTemplateRef } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
+import * as z from 'zod/mini'
 import { forSpreadsheet } from '../app/forSpreadsheet.ts'
 import { usePrinting } from '../app/usePrinting.ts'
 import { usePeople } from '../people/usePeople.ts'
 import CurveFits from '../curves/CurveFits.vue'
+import { useStored } from '../kept/useStored.ts'
 import { useSite } from '../site/useSite.ts'
 import { useAskedCurves } from '../curves/useCurves.ts'
 import { useVerdicts } from '../verdicts/useVerdicts.ts'
@@ -68,7 +70,8 @@ const PAUSE_MS = 250
 const asked = refDebounced(query, PAUSE_MS)
 
 /** What the table can show besides number and name. */
-type ColumnName = 'species' | 'stage' | 'sex' | 'grams' | 'place' | 'marks' | 'says'
+const ColumnName = z.enum(['species', 'stage', 'sex', 'grams', 'place', 'marks', 'says'])
+type ColumnName = z.infer<typeof ColumnName>
 const all = computed<{ value: ColumnName; label: string }[]>(() => [
   { value: 'species', label: t('species') },
   { value: 'stage', label: t('stage') },
@@ -93,7 +96,12 @@ function answer(id: string): Answer | null {
   return answerOf(question.value, residents.dayOf(id), verdictsOf(id), teller)
 }
 
-const shown = useStorage<ColumnName[]>('kobrin.columns', ['species', 'place', 'marks', 'says'])
+const shown = useStored<ColumnName[]>('kobrin.columns', z.array(ColumnName), [
+  'species',
+  'place',
+  'marks',
+  'says',
+])
 const columns = computed(() =>
   all.value.filter(({ value }) => shown.value.includes(value) || (value === 'says' && question.value)),
 )

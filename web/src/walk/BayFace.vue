@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { DutyKind } from '@kobrin/core'
-import { useResizeObserver, useScroll } from '@vueuse/core'
+import { useResizeObserver } from '@vueuse/core'
 import { computed, shallowRef, useTemplateRef } from 'vue'
 import BayHeader from './BayHeader.vue'
 import EmptyBox from './EmptyBox.vue'
@@ -24,7 +24,11 @@ function left({ currentTarget, relatedTarget }: FocusEvent): void {
 /** A shelf longer than the screen goes on beyond its edge: that has to be seen. */
 const scroller = useTemplateRef<HTMLElement>('scroller')
 const ROUNDING_PX = 8
-const { arrivedState, measure } = useScroll(scroller, { offset: { right: ROUNDING_PX } })
+const goesOn = shallowRef(false)
+function measure(): void {
+  const { scrollWidth = 0, clientWidth = 0, scrollLeft = 0 } = scroller.value ?? {}
+  goesOn.value = scrollWidth - clientWidth - scrollLeft > ROUNDING_PX
+}
 useResizeObserver(scroller, measure)
 
 /** Narrower than this a box cannot carry a name. */
@@ -57,7 +61,7 @@ function styleOf({ widthMm, residents }: Box) {
 <template>
   <section class="bay" :aria-label="face.bay.name">
     <BayHeader :face="face" @all="emit('all', $event)" />
-    <div ref="scroller" class="scroll" :class="{ goesOn: !arrivedState.right }">
+    <div ref="scroller" class="scroll" :class="{ goesOn }" @scroll.passive="measure">
       <div
         class="frame"
         role="grid"

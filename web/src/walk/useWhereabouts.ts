@@ -1,34 +1,18 @@
 import type { Barrier } from '@kobrin/core'
 import type { MaybeRefOrGetter } from 'vue'
 import { shallowRef, toValue, watch } from 'vue'
+import * as z from 'zod/mini'
+import { readStored } from '../kept/useStored.ts'
 
 const KEY = 'kobrin.whereabouts'
 
-interface Kept {
-  whose: string
-  day: number
-  stopKey: string | null
-  crossedTo: Barrier
-}
-
-function isKept(value: unknown): value is Kept {
-  if (typeof value !== 'object' || value === null) return false
-  const { whose, day, stopKey, crossedTo } = value as Partial<Record<keyof Kept, unknown>>
-  return (
-    typeof whose === 'string' &&
-    typeof day === 'number' &&
-    (stopKey === null || typeof stopKey === 'string') &&
-    [0, 1, 2, 3].includes(crossedTo as number)
-  )
-}
-
-function parsed(text: string | null): unknown {
-  try {
-    return JSON.parse(text ?? 'null')
-  } catch {
-    return null
-  }
-}
+const Kept = z.object({
+  whose: z.string(),
+  day: z.number(),
+  stopKey: z.nullable(z.string()),
+  crossedTo: z.literal([0, 1, 2, 3]),
+})
+type Kept = z.infer<typeof Kept>
 
 /** How far somebody has come on today's walk, and the strictest barrier they went behind. It outlives
  * a reload: a tablet that ran flat in quarantine must not lead back into the nursery.
@@ -42,8 +26,8 @@ export function useWhereabouts(
   const crossedTo = shallowRef<Barrier>(0)
 
   function recall(): void {
-    const kept = parsed(storage.getItem(KEY))
-    const mine = isKept(kept) && kept.whose === toValue(whose) && kept.day === toValue(day) ? kept : null
+    const kept = readStored(Kept, storage.getItem(KEY))
+    const mine = kept?.whose === toValue(whose) && kept.day === toValue(day) ? kept : null
     stopKey.value = mine?.stopKey ?? null
     crossedTo.value = mine?.crossedTo ?? 0
   }

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
 import type { StillAnswer } from '@kobrin/core'
-import { useStorage } from '@vueuse/core'
 import Button from 'primevue/button'
 import ProgressBar from 'primevue/progressbar'
 import { computed, shallowRef, watch } from 'vue'
+import * as z from 'zod/mini'
 import ChoiceField from '../fields/ChoiceField.vue'
 import Wrong from '../fields/Wrong.vue'
 import { useAnswerOf } from '../api/queries.ts'
+import { useStored } from '../kept/useStored.ts'
 import { sayGrams, sayIn } from '../words/measures.ts'
 import { spaced } from '../words/spaced.ts'
 import { BAUDS, hasSerial, linesOfHouse, openCable, USUAL_BAUD } from './balanceLines.ts'
@@ -21,8 +22,8 @@ const { state, answer } = balance
 
 const BY_HAND = 'hand'
 const CABLE = 'cable'
-const source = useStorage('kobrin.balance', BY_HAND)
-const baud = useStorage('kobrin.baud', String(USUAL_BAUD))
+const source = useStored('kobrin.balance', z.string(), BY_HAND)
+const baud = useStored('kobrin.baud', z.string(), String(USUAL_BAUD))
 const complaint = shallowRef('')
 
 const { answer: known } = useAnswerOf(OFFICE_ROUTES.balances)

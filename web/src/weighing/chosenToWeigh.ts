@@ -1,4 +1,7 @@
-import { useSessionStorage } from '@vueuse/core'
+import * as z from 'zod/mini'
+import { useStored } from '../kept/useStored.ts'
 
 /** Who was chosen from a list to be weighed. */
-export const chosenToWeigh = useSessionStorage<string[]>('kobrin.toWeigh', [])
+export const chosenToWeigh = useStored<string[]>('kobrin.toWeigh', z.array(z.string()), [], {
+  storage: sessionStorage,
+})

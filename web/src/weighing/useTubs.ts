@@ -1,12 +1,15 @@
 import type { Tub } from '@kobrin/core'
-import { useStorage } from '@vueuse/core'
 import { computed } from 'vue'
+import * as z from 'zod/mini'
+import { useStored } from '../kept/useStored.ts'
+
+const StoredTub = z.object({ label: z.string(), grams: z.number() })
 
 /** The labelled tubs of this bench, and the one in use. They stay with the device, as they stay beside the balance;
  * which one a weight was taken in is kept with the weight. */
 export function useTubs() {
-  const tubs = useStorage<Tub[]>('kobrin.tubs', [])
-  const label = useStorage('kobrin.tub', '')
+  const tubs = useStored<Tub[]>('kobrin.tubs', z.array(StoredTub), [])
+  const label = useStored('kobrin.tub', z.string(), '')
   const tub = computed(() => tubs.value.find((one) => one.label === label.value) ?? null)
 
   function keep(next: Tub): void {
