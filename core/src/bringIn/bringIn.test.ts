@@ -268,6 +268,24 @@ describe('a row about somebody new', () => {
     expect(kindOf('registered').payload.safeParse(facts[0]?.payload)).toMatchObject({ success: true })
   })
 
+  it('takes on record today what was here before, whatever day the row says', () => {
+    const { facts } = read([...meanings, 'on', 'weight'], [...row, '2025-11-05', '61'])
+    const today = house().now
+    expect(facts.map(({ kind, moment }) => [kind, moment.day === today.day])).toEqual([
+      ['registered', true],
+      ['arrived', true],
+      ['weighed', false],
+    ])
+    const hereSince = (facts[1]?.payload as { hereSince: number }).hereSince
+    expect(iso(hereSince)).toBe('2025-01-05')
+    expect(iso(facts[2]?.moment.day ?? 0)).toBe('2025-11-05')
+  })
+
+  it('says a weight without a day of its own of the day it is brought in, not of the day it came', () => {
+    const { facts } = read([...meanings, 'weight'], [...row, '61'])
+    expect(facts.at(-1)).toMatchObject({ kind: 'weighed', moment: house().now })
+  })
+
   it('is known to the rows after it, and its box is taken', () => {
     const reader = rowReader(columnsOf('name', 'species', 'stage', 'place', 'on', 'weight'), house())
     const first = reader(['Bilge', 'Leopard gecko', STAGE, 'Rack', '2025-01-05', '40'])
@@ -276,7 +294,7 @@ describe('a row about somebody new', () => {
     const late = reader(['Thole', 'Leopard gecko', STAGE, 'Rack', '2025-01-05', ''])
     expect(first.facts.map(({ kind }) => kind)).toEqual(['registered', 'arrived', 'weighed'])
     expect(again.facts).toMatchObject([{ subject: first.facts[0]?.subject, payload: { grams: 44 } }])
-    expect(next.facts[1]?.payload).toEqual({ enclosure: 'b4' })
+    expect(next.facts[1]?.payload).toEqual({ enclosure: 'b4', hereSince: null })
     expect(late.faults).toEqual([{ column: 3, problem: { code: 'placeTaken', said: 'Rack' } }])
   })
 

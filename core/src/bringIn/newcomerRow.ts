@@ -73,25 +73,19 @@ function calledIn(reading: RowReading): string {
   return name?.text ?? number?.text ?? ''
 }
 
-/** When the animal a row puts on record came here; where it does not say, now. */
-export function cameIn(reading: RowReading, house: House): RowMoment {
-  const { arrived, on } = reading.cells
-  const moment = reading.moment(arrived ?? on)
-  return moment ? { moment, dated: true } : { moment: house.now, dated: false }
-}
-
 /** The identity of the animal a row puts on record: the same whenever it is brought in. */
 export function newcomerId({ cells: { number, name } }: RowReading, sheet: Sheet, house: House): string {
   const key = number ? `number ${plain(number.text)}` : `name ${plain(name?.text ?? '')} ${sheet.id}`
   return house.idOf(`resident ${key}`)
 }
 
-/** Puts the animal of a row on record. */
+/** Puts the animal of a row on record. Who stands on a list is here already: it is cared for from the day the list
+ * comes in, and has settled in since it came. */
 export function newcomerIn(
   reading: RowReading,
-  { house, who, sheet, came }: { house: House; who: WhoIsWho; sheet: Sheet; came: RowMoment },
+  { house, who, sheet, now }: { house: House; who: WhoIsWho; sheet: Sheet; now: RowMoment },
 ): KnownResident {
-  const { number, origin, count, sex, hatched } = reading.cells
+  const { number, origin, count, sex, hatched, arrived } = reading.cells
   const name = calledIn(reading)
   const isColony = sheet.lives === 'colony'
   const counted = isColony ? reading.number(count) : null
@@ -100,7 +94,7 @@ export function newcomerIn(
   const stage = stageOf(sheet, reading)
   const enclosure = who.boxFor(reading)
   const id = newcomerId(reading, sheet, house)
-  const say = reading.saysOf(id, came)
+  const say = reading.saysOf(id, now)
   say('registered', {
     name,
     ...(number && { number: number.text }),
@@ -114,7 +108,7 @@ export function newcomerIn(
     schools: {},
   })
   const source = origin && originOf(origin.text) === undefined ? { source: origin.text } : {}
-  say('arrived', { enclosure, ...source })
+  say('arrived', { enclosure, ...source, hereSince: reading.moment(arrived)?.day ?? null })
   const one = { id, number: number?.text ?? '', name, sheet: sheet.id, stage, place: enclosure || null }
   who.know(one)
   return one

@@ -2,7 +2,7 @@ import { happenedIn, tellsOfDay } from './happenedRow.ts'
 import type { House } from './house.ts'
 import { plain } from './house.ts'
 import type { Column } from './meaning.ts'
-import { cameIn, newcomerId, newcomerIn, sheetsByName } from './newcomerRow.ts'
+import { newcomerId, newcomerIn, sheetsByName } from './newcomerRow.ts'
 import type { Cells, RowFact, RowFault } from './rowReading.ts'
 import { RowReading } from './rowReading.ts'
 import { WhoIsWho } from './whoIsWho.ts'
@@ -45,10 +45,11 @@ export function rowReader(columns: readonly Column[], house: House) {
     if (!known && !sheet) return { who: named, isNew: species !== undefined, facts, faults }
     // One that a row put on record before is still new in it: it says the same again.
     const isNew = sheet !== undefined && (!known || known.id === newcomerId(reading, sheet, house))
-    const came = isNew ? cameIn(reading, house) : null
-    const one = known ?? (sheet && came ? newcomerIn(reading, { house, who, sheet, came }) : undefined)
+    // What a newcomer's row says without a day is of the day on which it is brought in.
+    const now = isNew ? { moment: house.now, dated: false } : null
+    const one = known ?? (sheet && now ? newcomerIn(reading, { house, who, sheet, now }) : undefined)
     const on = reading.moment(cells.on)
-    const at = on ? { moment: on, dated: true } : came
+    const at = on ? { moment: on, dated: true } : now
     if (one && at) happenedIn(reading, { one, at, house, sheet: byId.get(one.sheet), isNew })
     else if (tellsOfDay(cells, isNew) && !cells.on) reading.wrong(null, { code: 'noDay' })
     return { who: one?.name ?? named, isNew: isNew && !known, facts, faults }

@@ -2,7 +2,7 @@ import { appendFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { FORMULA } from '@kobrin/contract'
 import type { Fact, FactKind, ResidentState } from '@kobrin/core'
-import { civil, countOf, FACT_KINDS, isoDay, kindOf } from '@kobrin/core'
+import { cameOn, civil, countOf, FACT_KINDS, isoDay, kindOf } from '@kobrin/core'
 import papaparse from 'papaparse'
 import { z } from 'zod'
 import type { Furnishing } from './rows.ts'
@@ -134,6 +134,7 @@ export function createTables(folder: string, furnishing: Furnishing): Tables {
 
   function residentRow(subject: string, { register, stay, count, growth }: ResidentState): Cell[] {
     const sheet = sheets.get(register?.sheet ?? '')
+    const came = cameOn(stay)
     return [
       numberOf.get(subject),
       register?.name,
@@ -143,7 +144,7 @@ export function createTables(folder: string, furnishing: Furnishing): Tables {
       register?.sex,
       countOf({ count }),
       register && register.hatchedOn !== null ? isoDay(register.hatchedOn) : null,
-      stay.arrivedOn === null ? null : isoDay(stay.arrivedOn),
+      came === null ? null : isoDay(came),
       nameOf.get(stay.place?.enclosure ?? ''),
       stay.ended && isoDay(stay.ended.day),
       stay.ended && (stay.ended.as ?? stay.ended.how),

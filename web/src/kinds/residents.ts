@@ -42,7 +42,9 @@ function sayDescribed(
   return t('describedAs', { words: known.join('; ') })
 }
 
-function sayArrived({ source, how, of }: Payload<'arrived'>, { resident }: About): string {
+function sayArrived({ source, how, of, hereSince }: Payload<'arrived'>, { resident, today }: About): string {
+  if (hereSince !== undefined)
+    return hereSince === null ? t('hereBefore') : t('hereBeforeSince', { date: sayDate(hereSince, today) })
   if (of !== undefined) return t(`${how ?? 'brought'}HereOf`, { name: resident(of) })
   return source ? t('arrivedFrom', { source }) : t('arrivedEntry')
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Fact } from '@kobrin/core'
-import { effectiveFacts } from '@kobrin/core'
+import { cameOn, effectiveFacts } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef, watchEffect } from 'vue'
 import { RouterLink, useRouter } from 'vue-router'
@@ -95,7 +95,7 @@ const nowMs = Date.now() + site.clockBehind
 const about = computed(() => {
   const one = resident.value
   if (!one) return ''
-  const arrived = facts.value.find(({ kind }) => kind === 'arrived')
+  const came = cameOn(record.stateOf(id).stay)
   const count = residents.countOf(id)
   const bits = [
     species.value?.common,
@@ -103,7 +103,7 @@ const about = computed(() => {
     one.lives === 'colony' ? (count ? t('about', { count }) : '') : terms.sex[one.sex],
     one.accession,
     day.value.weight ? t('aboutGrams', { grams: sayGrams(day.value.weight.grams) }) : '',
-    arrived && !ended.value ? t('hereSince', { date: sayDate(arrived.day, today.day) }) : '',
+    came !== null && !ended.value ? t('hereSince', { date: sayDate(came, today.day) }) : '',
   ]
   return bits.filter(Boolean).join(' · ')
 })

@@ -11,6 +11,7 @@ import type { LotState } from '../lots/lotState.ts'
 import type { DoneInBox } from '../places/placeState.ts'
 import type { PlaceState } from '../places/placeState.ts'
 import type { ResidentState } from '../residents/residentState.ts'
+import type { Placement } from '../residents/stayState.ts'
 import { placeOf } from '../residents/stayState.ts'
 import { limbsLostAt, partsLeft } from '../skin/skinState.ts'
 import type { FamilyName, StateOf } from '../subjects/families.ts'
@@ -104,6 +105,17 @@ function oldFeeding(feeding: FeedingState): OldResident['feeding'] {
   }
 }
 
+/** Days ago that settling in is over everywhere. */
+const LONG_AGO = 3650
+
+/** Who was here before its record began has settled in: for pages that know no such coming it was moved here when it
+ * came, or long ago. */
+function oldPlace({ stay }: ResidentState): Placement | null {
+  const { place, arrivedOn } = stay
+  if (!place || stay.cameOn === undefined || place.since !== arrivedOn) return placeOf({ stay })
+  return { ...place, since: stay.cameOn ?? place.since - LONG_AGO }
+}
+
 function oldResident(state: ResidentState): OldResident {
   const { stay, feeding, skin, growth, holds, count, notes, ...same } = state
   const open = holds.said.filter(({ ended }) => ended === null)
@@ -115,7 +127,7 @@ function oldResident(state: ResidentState): OldResident {
     stay: {
       expectedOn: stay.expected?.since ?? null,
       arrivedOn: stay.arrivedOn,
-      place: placeOf(state),
+      place: oldPlace(state),
       ended: stay.ended,
     },
     feeding: oldFeeding(feeding),

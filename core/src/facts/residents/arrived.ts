@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Day } from '../../basics/time/day.ts'
 import { KEEPERS } from '../people/role.ts'
 import { text, Uid } from '../subjects/values.ts'
 import { beginStay } from './beginStay.ts'
@@ -13,6 +14,13 @@ export const arrived = residentKind({
   payload: z.strictObject({
     enclosure: Uid,
     source: z.optional(text),
+    hereSince: z
+      .optional(z.nullable(Day))
+      .check(
+        z.describe(
+          'Of one that was here before its record began: the day it came, null where nobody knows. Its care is asked for from the day of this fact.',
+        ),
+      ),
     how: z.optional(ArrivedHow),
     of: z
       .optional(Uid)
@@ -27,6 +35,6 @@ export const arrived = residentKind({
     const { arrivedOn, ended } = state.stay
     // Nobody arrives twice without having gone, and the dead do not come back.
     const isHere = arrivedOn !== null && !ended
-    return isHere || ended?.how === 'died' ? state : beginStay(state, fact, fact.payload.enclosure)
+    return isHere || ended?.how === 'died' ? state : beginStay(state, fact, fact.payload)
   },
 })

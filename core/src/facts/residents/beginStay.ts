@@ -20,11 +20,21 @@ const EARLIER_KEPT = 48
 
 /** A stay begins in one place. Signs, rows of refusals, gaps between sightings, clocks of duties and holds begin with
  * it; what was before stays readable and is not judged any more. */
-export function beginStay(state: ResidentState, fact: Happening, enclosure: string): ResidentState {
+export function beginStay(
+  state: ResidentState,
+  fact: Happening,
+  { enclosure, hereSince }: { enclosure: string; hereSince?: number | null | undefined },
+): ResidentState {
   const { day, occurredAt: at } = fact
   const place = { enclosure, since: day, at }
-  const { stay } = state
-  const here = { expected: null, arrivedOn: day, place, ended: null }
+  const { cameOn: _before, ...stay } = state.stay
+  const here = {
+    expected: null,
+    arrivedOn: day,
+    ...(hereSince !== undefined && { cameOn: hereSince }),
+    place,
+    ended: null,
+  }
   // What was told of it before it came is of this stay.
   if (!stay.ended) return { ...state, stay: { ...stay, ...here } }
   const mark = markOf(fact)

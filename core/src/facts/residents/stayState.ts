@@ -25,7 +25,10 @@ export type PastStay = z.infer<typeof PastStay>
 export const StayState = z.strictObject({
   /** Where it is to live, while it is on its way and not here yet. */
   expected: z.nullable(Placement),
+  /** The day from which it is cared for on this record. */
   arrivedOn: z.nullable(day),
+  /** Of one that was here before its record began: the day it came, null where nobody knows. */
+  cameOn: z.optional(z.nullable(day)),
   place: z.nullable(Placement),
   ended: z.nullable(Ended),
   /** Stays before this one, oldest first. */
@@ -37,6 +40,21 @@ export type StayState = z.infer<typeof StayState>
 
 export function nowhere(): StayState {
   return { expected: null, arrivedOn: null, place: null, ended: null, before: [], goings: [] }
+}
+
+/** The day it came to this house, whether or not it was on record then; null where nobody knows. */
+export function cameOn({ cameOn: before, arrivedOn }: StayState): number | null {
+  return before === undefined ? arrivedOn : before
+}
+
+/** What it has to settle in from: its coming or its last move; null of one that was here before its record began, since
+ * nobody knows when. */
+export function broughtHere(stay: StayState): { fact: 'arrived' | 'moved'; day: number; at: string } | null {
+  const { place, arrivedOn } = stay
+  if (!place) return null
+  if (place.since !== arrivedOn) return { fact: 'moved', day: place.since, at: place.at }
+  const came = cameOn(stay)
+  return came === null ? null : { fact: 'arrived', day: came, at: place.at }
 }
 
 /** The place it lives in, or that is kept for it. */

@@ -1,3 +1,4 @@
+import { cameOn } from '../../facts/residents/stayState.ts'
 import { weightOf } from '../weightTrend/weightOf.ts'
 import type { Draft } from '../../facts/entries/entry.ts'
 import { holdsOn } from '../holds/holdsOn.ts'
@@ -81,9 +82,8 @@ const MAY_PRECEDE: ReadonlySet<Draft['kind']> = new Set([
 /** What to ask before keeping something that is said for a day, or null when it looks like what came before.
  * Never a refusal: a keeper who looks again and insists is believed, and the entry says so. */
 export function doubtAbout(draft: Draft, { day, state, plan }: DoubtEvidence): Doubt | null {
-  const { arrivedOn } = state.stay
-  if (arrivedOn !== null && day < arrivedOn && !MAY_PRECEDE.has(draft.kind))
-    return { code: 'beforeArrival', day: arrivedOn }
+  const came = cameOn(state.stay)
+  if (came !== null && day < came && !MAY_PRECEDE.has(draft.kind)) return { code: 'beforeArrival', day: came }
   switch (draft.kind) {
     case 'weighed': {
       const level = weightOf(state, plan).level

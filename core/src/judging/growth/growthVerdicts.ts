@@ -1,3 +1,4 @@
+import { cameOn } from '../../facts/residents/stayState.ts'
 import { studentQuantile } from '../../basics/statistics/studentQuantile.ts'
 import { FAT } from '../condition/conditionAdvice.ts'
 import { fromSheet } from '../../plans/plan/source.ts'
@@ -92,8 +93,8 @@ function grownMayGain(
   { growth, score }: { growth: ExpectedGrowth; score: number | null },
 ): number {
   if (score !== null && score >= FAT) return FAT_MAY_GAIN
-  const { arrivedOn } = state.stay
-  const cameLight = arrivedOn !== null && from.day - arrivedOn < REGAINS_DAYS
+  const came = cameOn(state.stay)
+  const cameLight = came !== null && from.day - came < REGAINS_DAYS
   const startedAnew = freshSince(state, day)
   const regains = cameLight || (startedAnew !== null && from.day - startedAnew < REGAINS_DAYS)
   const [light, heavy] = growth.grown

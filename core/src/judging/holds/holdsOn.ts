@@ -9,6 +9,7 @@ import type { Offer } from '../../facts/feeding/feedingState.ts'
 import { holdOfSign } from '../../facts/skin/holdOfSign.ts'
 import type { HoldKind } from '../../facts/holds/holdKind.ts'
 import type { SaidHold } from '../../facts/holds/holdsState.ts'
+import { broughtHere } from '../../facts/residents/stayState.ts'
 import { standsOn, saidOn } from '../../facts/holds/holdsState.ts'
 
 export interface Hold {
@@ -90,14 +91,15 @@ interface Cause {
 /** What brought a rule's hold about, if anything did. */
 function cause(rule: HoldRule, state: ResidentState, grams: number | null): Cause | null {
   const { sign } = state.skin
-  const { place, arrivedOn } = state.stay
   if (sign && holdOfSign(sign.stage) === rule.hold) {
     const { stage, day, by, since, at } = sign
     return { since, at, because: [{ fact: 'sign', stage, day, by }] }
   }
-  if (rule.hold === 'settling' && place) {
-    const fact = place.since === arrivedOn ? 'arrived' : 'moved'
-    return { since: place.since, at: place.at, because: [{ fact, day: place.since }] }
+  if (rule.hold === 'settling') {
+    const brought = broughtHere(state.stay)
+    return (
+      brought && { since: brought.day, at: brought.at, because: [{ fact: brought.fact, day: brought.day }] }
+    )
   }
   if (rule.hold === 'digesting') {
     const meal = lastLargeMeal(state, rule, grams)

@@ -1,3 +1,4 @@
+import { cameOn } from '../../facts/residents/stayState.ts'
 import type { Plan } from '../../plans/plan/plan.ts'
 import type { ResidentState } from '../../facts/residents/residentState.ts'
 import type { Day } from '../../basics/time/day.ts'
@@ -16,7 +17,8 @@ export function quarantineOn(
   { quarantineDays }: Pick<Plan, 'quarantineDays'>,
   { stay }: Pick<ResidentState, 'stay'>,
 ): Quarantine | null {
-  if (quarantineDays === undefined || stay.arrivedOn === null) return null
-  const until = stay.arrivedOn + quarantineDays
-  return day < until ? { since: stay.arrivedOn, until, days: quarantineDays } : null
+  const since = cameOn(stay)
+  if (quarantineDays === undefined || since === null) return null
+  const until = since + quarantineDays
+  return day < until ? { since, until, days: quarantineDays } : null
 }

@@ -1,6 +1,7 @@
 import type { HoldKind } from '../../facts/holds/holdKind.ts'
 import type { PastHold } from '../../facts/holds/holdsState.ts'
 import { pastHolds } from '../../facts/holds/holdsState.ts'
+import { broughtHere } from '../../facts/residents/stayState.ts'
 import { lastMealDay } from '../../facts/feeding/feedLine.ts'
 import type { Reason } from '../reasons/reason.ts'
 import { readingVerdicts } from '../readings/readingVerdicts.ts'
@@ -117,10 +118,10 @@ function ofSkin(evidence: Evidence): Explanation[] {
 }
 
 function ofPlace({ state }: Evidence): Explanation[] {
-  const { place, arrivedOn } = state.stay
-  if (!place) return []
-  const fact = place.since === arrivedOn ? 'arrived' : 'moved'
-  return [explanation('moved', place.since, place.since + AFTER_MOVING, [{ fact, day: place.since }])]
+  const brought = broughtHere(state.stay)
+  if (!brought) return []
+  const { fact, day } = brought
+  return [explanation('moved', day, day + AFTER_MOVING, [{ fact, day }])]
 }
 
 /** Each time of the year in which it may fast that touches the last year. */

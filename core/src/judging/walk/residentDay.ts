@@ -6,6 +6,7 @@ import type { FeedLine } from '../../facts/feeding/feedingState.ts'
 import { lastMealDay, lastMealIn, lastOffer, lastOffered } from '../../facts/feeding/feedLine.ts'
 import { rowOn, wasEaten } from '../../facts/feeding/offerSum.ts'
 import type { Mark } from '../../facts/subjects/mark.ts'
+import { broughtHere, cameOn } from '../../facts/residents/stayState.ts'
 import type { ResidentState } from '../../facts/residents/residentState.ts'
 import type { WeightLevel } from '../weightTrend/weightLevel.ts'
 import { weightOf } from '../weightTrend/weightOf.ts'
@@ -78,9 +79,9 @@ type Event = Extract<Duty['cadence'], { type: 'after' }>['event']
 function eventDay(event: Event, state: ResidentState): Day | null {
   switch (event) {
     case 'arrived':
-      return state.stay.arrivedOn
+      return cameOn(state.stay)
     case 'moved':
-      return state.stay.place?.since ?? null
+      return broughtHere(state.stay)?.day ?? null
     case 'shed':
       return shedDays(state.skin).at(-1) ?? null
     case 'meal':

@@ -1,3 +1,4 @@
+import { cameOn } from '../../facts/residents/stayState.ts'
 import type { Plan } from '../../plans/plan/plan.ts'
 import type { ResidentState } from '../../facts/residents/residentState.ts'
 import type { Day } from '../../basics/time/day.ts'
@@ -8,9 +9,9 @@ const NEWS_DAYS = 14
 
 /** The first weight after an arrival, from which everything later is measured. */
 export function firstWeight({ day, plan, state }: { day: Day; plan: Plan; state: ResidentState }): Verdict[] {
-  const { arrivedOn } = state.stay
-  if (arrivedOn === null || plan.lives === 'colony') return []
-  const [first, second] = state.growth.weights.filter((weight) => weight.day >= arrivedOn)
+  const came = cameOn(state.stay)
+  if (came === null || plan.lives === 'colony') return []
+  const [first, second] = state.growth.weights.filter((weight) => weight.day >= came)
   if (!first || second || day - first.day > NEWS_DAYS) return []
   const bounds = plan.bounds?.grams
   return [
@@ -19,7 +20,7 @@ export function firstWeight({ day, plan, state }: { day: Day; plan: Plan; state:
       since: first.day,
       what: { code: 'firstWeight', grams: first.grams },
       because: [
-        { fact: 'arrived', day: arrivedOn },
+        { fact: 'arrived', day: came },
         ...(bounds ? [{ rule: 'plausible', low: bounds.range[0], high: bounds.range[1] } as const] : []),
       ],
     },

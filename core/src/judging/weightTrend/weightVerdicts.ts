@@ -1,3 +1,4 @@
+import { cameOn } from '../../facts/residents/stayState.ts'
 import { fromSheet } from '../../plans/plan/source.ts'
 import type { Day } from '../../basics/time/day.ts'
 import { spansOf } from '../../facts/holds/holdsState.ts'
@@ -182,9 +183,8 @@ function mayBeBestOf({ day: today, state, course }: Evidence): (day: Day) => boo
       .flat()
       .flatMap(({ day, context = [] }) => (context.some((what) => what !== 'justShed') ? [day] : [])),
   )
-  const { arrivedOn } = state.stay
-  const full =
-    arrivedOn !== null && today - arrivedOn > KNOWN_HERE ? arrivedOn + FULL_AFTER_ARRIVAL : -Infinity
+  const came = cameOn(state.stay)
+  const full = came !== null && today - came > KNOWN_HERE ? came + FULL_AFTER_ARRIVAL : -Infinity
   return (day) =>
     day > full && !heavy.has(day) && !gravid.some(({ since, until }) => since <= day && day < until)
 }

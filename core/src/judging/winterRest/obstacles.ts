@@ -1,3 +1,4 @@
+import { cameOn } from '../../facts/residents/stayState.ts'
 import { lastMealDay } from '../../facts/feeding/feedLine.ts'
 import { observationsStanding } from '../health/observationsStanding.ts'
 import type { Evidence } from '../verdicts/evidence.ts'
@@ -59,12 +60,12 @@ export function obstaclesToRest(evidence: RestEvidence): RestObstacle[] {
   const { day, plan, state, holds } = evidence
   const { rest } = plan
   if (!rest) return [{ code: 'noRest' }]
-  const { arrivedOn } = state.stay
+  const came = cameOn(state.stay)
   const ate = lastMealDay(state.feeding)
   return [
     ...body(rest, evidence),
-    ...(arrivedOn !== null && day - arrivedOn < rest.settledDays
-      ? [{ code: 'lately' as const, arrivedOn, days: rest.settledDays }]
+    ...(came !== null && day - came < rest.settledDays
+      ? [{ code: 'lately' as const, arrivedOn: came, days: rest.settledDays }]
       : []),
     ...(ate !== null && day - ate < rest.fastDays
       ? [{ code: 'ateLately' as const, day: ate, days: rest.fastDays }]

@@ -239,6 +239,8 @@ export default {
   refilled: 'refilled',
   putOnRecord: 'Put on record: {name}',
   arrivedFrom: 'Arrived from {source}',
+  hereBefore: 'Taken on record; was here before',
+  hereBeforeSince: 'Taken on record; here since {date}',
   someDied: '{count} died | {count} died',
   leftTo: '{as}, to {to}',
   asSaid: 'as it is said',
