@@ -192,6 +192,8 @@ test('somebody goes, and a list comes in', async ({ keeper }) => {
   await picture(page, 'out')
   await page.goto('/office/bring-in')
   const list = [
+    'Weights of the lizard room, spring',
+    '',
     'Animal;Date;Weight (kg);Food;Result;Remarks',
     'Fid;03/04/2026;0,412;;;Calm',
     'Fid;17/04/2026;419;;;',

@@ -4,6 +4,7 @@ import { kindOf } from '../facts/subjects/families.ts'
 import { Sheet } from '../plans/sheet/sheet.ts'
 import { readMoment, readNumber } from './cells.ts'
 import { guessColumn, guessColumns } from './guess.ts'
+import { headLineOf } from './head.ts'
 import type { House } from './house.ts'
 import type { Column, Meaning } from './meaning.ts'
 import { rowReader } from './rows.ts'
@@ -70,6 +71,51 @@ describe('a day as somebody wrote it', () => {
     ['2026-13-01', null],
   ] as const)('%s (%s) is none', (text, order) => {
     expect(readMoment(text, order)).toBeNull()
+  })
+})
+
+describe('the line that names the columns', () => {
+  it.each([
+    [
+      'the first, as most lists have it',
+      [
+        ['Name', 'Weight'],
+        ['Gaff', '61'],
+      ],
+      0,
+    ],
+    ['below a title', [['Weights and sheds, spring'], ['Name', 'Weight'], ['Gaff', '61']], 1],
+    [
+      'below a title that fills two cells',
+      [
+        ['Animals', 'May'],
+        ['Name', 'Species', 'Sex'],
+        ['Gaff', 'x', 'm'],
+      ],
+      1,
+    ],
+    [
+      'never a row that speaks of boxes and food',
+      [
+        ['Who', 'Tub', 'Fed'],
+        ['Gaff', 'tub 3', 'fed'],
+        ['Orlop', 'box', 'no'],
+      ],
+      0,
+    ],
+    [
+      'the first full one where no word is known',
+      [
+        ['Tiere 2026', '', ''],
+        ['Tier', 'Gewicht', 'Fach'],
+        ['Gaff', '61', 'R1'],
+      ],
+      1,
+    ],
+    ['the first where there is one column', [['Gaff'], ['Orlop']], 0],
+    ['the first of nothing', [], 0],
+  ])('is %s', (_, lines, at) => {
+    expect(headLineOf(lines)).toBe(at)
   })
 })
 

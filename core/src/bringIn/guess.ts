@@ -48,6 +48,11 @@ function headedBy(header: string, words: readonly string[]): string | null {
   return words.find((word) => spaced.includes(word.length < 4 ? ` ${word} ` : ` ${word}`)) ?? null
 }
 
+/** Which meaning a word heads a column of; null where nobody would head one so. */
+export function meaningHeaded(header: string): Meaning | null {
+  return HEADS.find(([, words]) => headedBy(header, words) !== null)?.[0] ?? null
+}
+
 function unitIn<U extends string>(header: string, units: Readonly<Record<U, number>>): U | null {
   const words = header.toLowerCase().split(/[^\p{L}]+/u)
   return (Object.keys(units) as U[]).find((unit) => words.includes(unit)) ?? null
@@ -107,17 +112,14 @@ const DATED: readonly Meaning[] = ['hatched', 'arrived', 'on']
 /** What a column seems to mean, by its head and what stands in it, and why. */
 export function guessColumn(header: string, cells: readonly string[]): Guess {
   const filled = cells.filter((cell) => cell.trim() !== '')
-  const found = HEADS.flatMap(([meaning, words]) => {
-    const word = headedBy(header, words)
-    return word === null ? [] : [{ meaning, word }]
-  })[0]
-  if (!found) {
+  const headed = meaningHeaded(header)
+  if (!headed) {
     const isDates = filled.length > 0 && filled.every((cell) => datePartsOf(cell) ?? readMoment(cell, 'ymd'))
     if (!isDates) return { column: { header, meaning: 'ignore' }, because: [{ code: 'unknown' }] }
   }
-  const meaning = found?.meaning ?? 'on'
+  const meaning = headed ?? 'on'
   const column: Column = { header, meaning }
-  const because: GuessReason[] = found ? [{ code: 'header', word: header }] : []
+  const because: GuessReason[] = headed ? [{ code: 'header', word: header }] : []
   const decimal = guessedDecimal(filled)
   if (meaning === 'weight' || meaning === 'size' || meaning === 'amount') {
     column.decimal = decimal?.sign ?? '.'

@@ -5,6 +5,7 @@ import FileUpload from 'primevue/fileupload'
 import ProgressBar from 'primevue/progressbar'
 import { computed } from 'vue'
 import '../app/page.css'
+import ChoiceField from '../fields/ChoiceField.vue'
 import Wrong from '../fields/Wrong.vue'
 import OfficeTabs from '../office/OfficeTabs.vue'
 import ColumnTable from './ColumnTable.vue'
@@ -26,6 +27,9 @@ const sums = computed(() => {
     ...(read.leftOut > 0 ? [t('leftOutTold', { count: read.leftOut })] : []),
   ].join(' · ')
 })
+const heads = computed(() =>
+  now.value.top.map(({ line, says }) => ({ value: String(line), label: t('lineSays', { line, says }) })),
+)
 const isReady = computed(
   () => understood.value !== null && understood.value.faultyCount === 0 && understood.value.facts > 0,
 )
@@ -91,6 +95,14 @@ function leaveAllOut(): void {
         <h2>{{ t('columns') }}</h2>
         <p v-if="now.wasRemembered" class="quiet">{{ t('remembered') }}</p>
         <p v-if="now.oldLetters" class="ask">{{ t('oldLetters') }}</p>
+        <ChoiceField
+          v-if="now.top.length > 1"
+          :model-value="String(now.head)"
+          class="narrow"
+          :label="t('headIsIn')"
+          :options="heads"
+          @update:model-value="list.headAt(Number($event))"
+        />
         <ColumnTable v-model="columns" :guesses="now.guesses" />
       </section>
       <section v-if="understood" class="block">

@@ -33,8 +33,8 @@ function labelOf(at: number): string {
 
 <template>
   <DataTable :value="[...rows]" data-key="row" size="small" :paginator="rows.length > PAGE" :rows="PAGE">
-    <Column field="row" :header="t('row')">
-      <template #body="{ data }: { data: FaultyRow }">{{ data.row + 2 }}</template>
+    <Column field="line" :header="t('row')">
+      <template #body="{ data }: { data: FaultyRow }">{{ data.line }}</template>
     </Column>
     <Column field="who" :header="t('who')" />
     <Column :header="t('wrong')">

@@ -15,6 +15,11 @@ const opened: FromWorker = {
   guesses: [NAME, GRAMS].map((one) => ({ column: one, samples: [] })) as never,
   rows: 2,
   oldLetters: false,
+  head: 3,
+  top: [
+    { line: 1, says: 'Spring' },
+    { line: 3, says: 'Name · g' },
+  ],
 }
 const understood: FromWorker = {
   type: 'understood',
@@ -75,6 +80,16 @@ describe('a list that is brought in', () => {
     const again = list([taken, opened, named, stopped, { type: 'takenUp' }, opened])
     expect(again.now).toMatchObject({ isStopped: false, columns: named.columns })
     expect(again.done).toEqual(['open', 'understand', 'understand', 'stop', 'open', 'understand'])
+  })
+
+  it('is read anew below another head, and below the same one when it is taken up', () => {
+    const headed: BroughtListEvent = { type: 'headed', line: 1 }
+    const mended: BroughtListEvent = { type: 'mended', row: 0, part: { leftOut: true } }
+    const { now, done } = list([taken, opened, mended, headed])
+    expect(now).toMatchObject({ file: FILE, head: 1, columns: [], mended: new Map(), progress: 0 })
+    expect(done.at(-1)).toBe('open')
+    const stoppedThere = list([taken, opened, stopped]).now
+    expect(bring(stoppedThere, { type: 'takenUp' }, {}).does).toEqual({ type: 'open', file: FILE, head: 3 })
   })
 
   it('puts aside whatever was in hand before', () => {

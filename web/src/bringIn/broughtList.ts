@@ -23,6 +23,9 @@ export interface BroughtList {
   mended: ReadonlyMap<number, Mended>
   understood: Understood | null
   oldLetters: boolean
+  /** The line that names its columns; null until it is known. */
+  head: number | null
+  top: Opened['top']
   complaint: string
   /** Of 100; null while nothing is on its way. */
   progress: number | null
@@ -35,6 +38,8 @@ export type BroughtListEvent =
   | FromWorker
   /** A file is taken in hand; whatever was in hand before is put aside. */
   | { type: 'taken'; file: File }
+  /** Another line names its columns. */
+  | { type: 'headed'; line: number }
   | { type: 'named'; columns: readonly ListColumn[] }
   | { type: 'mended'; row: number; part: Mended }
   | { type: 'submitted' }
@@ -42,7 +47,7 @@ export type BroughtListEvent =
   | { type: 'takenUp' }
 
 export type BroughtListDeed =
-  | { type: 'open'; file: File }
+  | { type: 'open'; file: File; head: number | null }
   /** What is in hand is to be read as it stands. */
   | { type: 'understand' }
   | { type: 'bringIn' }
@@ -66,6 +71,8 @@ export const nothingInHand: BroughtList = {
   mended: new Map(),
   understood: null,
   oldLetters: false,
+  head: null,
+  top: [],
   complaint: '',
   progress: null,
   isStopped: false,
@@ -77,12 +84,22 @@ function headOf({ guesses }: Pick<BroughtList, 'guesses'>): string {
   return guesses.map(({ column }) => column.header).join('\u001f')
 }
 
-function opened(before: BroughtList, { guesses, oldLetters }: Opened, remembered: Remembered): Turned {
+function opened(
+  before: BroughtList,
+  { guesses, oldLetters, head, top }: Opened,
+  remembered: Remembered,
+): Turned {
   // One that was stopped is read on as it was left.
   if (before.columns.length > 0) return asked(before)
   const known = remembered[headOf({ guesses })]
   const columns = known ?? guesses.map(({ column }) => column)
-  return asked({ ...before, guesses, oldLetters, columns, wasRemembered: known !== undefined })
+  return asked({ ...before, guesses, oldLetters, head, top, columns, wasRemembered: known !== undefined })
+}
+
+/** The file is read once more, below the head that was found or said. */
+function reopened(before: BroughtList): Turned {
+  const { file, head } = before
+  return file ? { now: { ...before, progress: 0 }, does: { type: 'open', file, head } } : { now: before }
 }
 
 /** Is read again, unless it was stopped or is in the record already. */
@@ -114,8 +131,10 @@ export function bring(before: BroughtList, event: BroughtListEvent, remembered: 
     case 'taken':
       return {
         now: { ...nothingInHand, file: event.file, progress: 0 },
-        does: { type: 'open', file: event.file },
+        does: { type: 'open', file: event.file, head: null },
       }
+    case 'headed':
+      return reopened({ ...nothingInHand, file: before.file, top: before.top, head: event.line })
     case 'opened':
       return opened(before, event, remembered)
     case 'unread':
@@ -142,8 +161,6 @@ export function bring(before: BroughtList, event: BroughtListEvent, remembered: 
         does: { type: 'stop' },
       }
     case 'takenUp':
-      return before.file
-        ? { now: { ...before, progress: 0, isStopped: false }, does: { type: 'open', file: before.file } }
-        : { now: before }
+      return reopened({ ...before, isStopped: false })
   }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { sheetOf } from '../testing/residents.ts'
 import type { HouseInBrief, Mended } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
-import { decoded, readTable, UnreadTable } from './readTable.ts'
+import { decoded, readLines, tableBelow, UnreadTable } from './readTable.ts'
 
 const HOUSE: HouseInBrief = {
   residents: [{ id: 'gaff', number: '0001', name: 'Gaff', sheet: 'gecko', stage: 'adult', place: null }],
@@ -15,6 +15,7 @@ const HOUSE: HouseInBrief = {
 }
 
 const csv = (text: string) => new Blob([text])
+const readTable = async (file: Blob, head: number | null = null) => tableBelow(await readLines(file), head)
 
 async function readingOf(text: string, mended: [number, Mended][] = []) {
   const table = await readTable(csv(text))
@@ -32,6 +33,16 @@ describe('a file', () => {
         ['Or;lop', '60'],
       ],
     ])
+  })
+
+  it('may have titles and empty lines above its head, which is found or said', async () => {
+    const file = csv(
+      'Reptile room 2026\n\nprinted 3 May;;\nName;Species;Weight\nGaff;Gecko;61\nOrlop;Gecko;60\n',
+    )
+    const found = await readTable(file)
+    expect([found.head, found.headers, found.rows.length]).toEqual([4, ['Name', 'Species', 'Weight'], 2])
+    expect(await readTable(file, 5)).toMatchObject({ head: 5, headers: ['Gaff', 'Gecko', '61'] })
+    await expect(readTable(file, 6)).rejects.toMatchObject({ code: 'empty' })
   })
 
   it.each([
@@ -61,10 +72,12 @@ describe('a list', () => {
     const { table, reading } = await readingOf(LIST)
     const { rows, facts, faultyCount, faulty } = understand(table, reading)
     expect([rows, facts, faultyCount]).toEqual([3, 2, 2])
-    expect(faulty.map(({ row, faults }) => [row, faults[0]?.problem.code])).toEqual([
-      [1, 'implausible'],
-      [2, 'nobody'],
+    expect(faulty.map(({ row, line, faults }) => [row, line, faults[0]?.problem.code])).toEqual([
+      [1, 3, 'implausible'],
+      [2, 4, 'nobody'],
     ])
+    const titled = await readingOf(`Spring\n\n${LIST}`)
+    expect(understand(titled.table, titled.reading).faulty.map(({ line }) => line)).toEqual([5, 6])
   })
 
   it('is mended cell by cell, accepted, or left out row by row', async () => {

@@ -21,6 +21,8 @@ export interface Mended {
 
 export interface FaultyRow {
   row: number
+  /** Where it stands in the file, counted from 1. */
+  line: number
   who: string
   faults: RowFault[]
   cells: string[]
@@ -104,7 +106,7 @@ export function understand(table: Table, reading: Reading): Understood {
     facts += made.length
     if (faults.length === 0) return
     faultyCount += 1
-    if (faulty.length < FAULTY_SHOWN) faulty.push({ row, who, faults, cells })
+    if (faulty.length < FAULTY_SHOWN) faulty.push({ row, line: table.lines[row] ?? row, who, faults, cells })
   })
   return { rows: table.rows.length, leftOut, newcomers, facts, faulty, faultyCount }
 }

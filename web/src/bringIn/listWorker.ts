@@ -2,11 +2,12 @@ import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
 import type { ListColumn } from '@kobrin/core'
 import type { HouseInBrief, Mended, Understood } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
-import type { Table, TableFault } from './readTable.ts'
-import { readTable, UnreadTable } from './readTable.ts'
+import type { Lines, Table, TableFault } from './readTable.ts'
+import { readLines, tableBelow, UnreadTable } from './readTable.ts'
 
 export type ToWorker =
-  | { type: 'open'; file: File }
+  /** `head`: the line that names its columns, where somebody said so. */
+  | { type: 'open'; file: File; head: number | null }
   | {
       type: 'understand' | 'bringIn'
       columns: ListColumn[]
@@ -16,7 +17,15 @@ export type ToWorker =
     }
 
 export type FromWorker =
-  | { type: 'opened'; guesses: ReturnType<typeof guessesOf>; rows: number; oldLetters: boolean }
+  | {
+      type: 'opened'
+      guesses: ReturnType<typeof guessesOf>
+      rows: number
+      oldLetters: boolean
+      head: number
+      /** What stands in the first of its lines: any of them may be the head. */
+      top: { line: number; says: string }[]
+    }
   | { type: 'unread'; fault: TableFault }
   | { type: 'progress'; done: number; of: number }
   | { type: 'understood'; understood: Understood }
@@ -30,11 +39,29 @@ function tell(message: FromWorker): void {
   globalThis.postMessage(message)
 }
 
-async function open(file: File): Promise<void> {
+/** Lines that are offered as the head. */
+const TOP = 12
+
+function topOf({ filled }: Lines): { line: number; says: string }[] {
+  return filled
+    .slice(0, TOP)
+    .map(({ line, cells }) => ({ line, says: cells.filter((cell) => cell.trim() !== '').join(' · ') }))
+}
+
+async function open(file: File, said: number | null): Promise<void> {
   try {
-    table = await readTable(file)
-    const { rows, oldLetters } = table
-    tell({ type: 'opened', guesses: guessesOf(table), rows: rows.length, oldLetters })
+    const lines = await readLines(file)
+    table = tableBelow(lines, said)
+    const { rows, head } = table
+    const { oldLetters } = lines
+    tell({
+      type: 'opened',
+      guesses: guessesOf(table),
+      rows: rows.length,
+      oldLetters,
+      head,
+      top: topOf(lines),
+    })
   } catch (error) {
     tell({ type: 'unread', fault: error instanceof UnreadTable ? error.code : 'noText' })
   }
@@ -58,7 +85,7 @@ async function send(file: string, facts: readonly object[]): Promise<void> {
 }
 
 globalThis.addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
-  if (data.type === 'open') return void open(data.file)
+  if (data.type === 'open') return void open(data.file, data.head)
   if (!table) return
   const of = table.rows.length
   const reading = {

@@ -1,12 +1,23 @@
+import { headLineOf } from '@kobrin/core'
 import Papa from 'papaparse'
 import { readSheet } from 'read-excel-file/web-worker'
+
+/** What stands in a file, line by line. */
+export interface Lines {
+  /** Those with something in them; `line` is counted from 1, as whoever opens the file counts. */
+  filled: { line: number; cells: string[] }[]
+  /** The letters of an older encoding were taken as those of western Europe. */
+  oldLetters: boolean
+}
 
 /** A list as it was kept: a head for each column, and rows of text. */
 export interface Table {
   headers: string[]
   rows: string[][]
-  /** The letters of an older encoding were taken as those of western Europe. */
-  oldLetters: boolean
+  /** Which line of the file each of them is. */
+  lines: number[]
+  /** The line that names its columns. */
+  head: number
 }
 
 export type TableFault = 'empty' | 'oldWorkbook' | 'noWorkbook' | 'noText'
@@ -44,17 +55,37 @@ export function decoded(bytes: Uint8Array): { text: string; oldLetters: boolean 
   }
 }
 
-function tableOf(cells: readonly (readonly string[])[], oldLetters: boolean): Table {
-  const filled = cells.filter((row) => row.some((cell) => cell.trim() !== ''))
-  const [headers = [], ...rows] = filled
+function linesOf(cells: readonly (readonly string[])[], oldLetters: boolean): Lines {
+  const filled = cells.flatMap((row, at) =>
+    row.some((cell) => cell.trim() !== '') ? [{ line: at + 1, cells: [...row] }] : [],
+  )
+  return { filled, oldLetters }
+}
+
+/** The list below a line that names its columns: the one that seems to, where nobody says which. Throws UnreadTable where
+ * nothing stands below. */
+export function tableBelow({ filled }: Lines, head: number | null): Table {
+  const said = filled.findIndex(({ line }) => line === head)
+  const at = said >= 0 ? said : headLineOf(filled.map(({ cells }) => cells))
+  const below = filled.slice(at + 1)
+  const rows = below.map(({ cells }) => cells)
+  const { line = 1, cells: named = [] } = filled[at] ?? {}
   if (rows.length === 0) throw new UnreadTable('empty')
-  const width = Math.max(headers.length, ...rows.slice(0, 100).map((row) => row.length))
-  const named = Array.from({ length: width }, (_, at) => headers[at]?.trim() ?? '')
-  return { headers: named, rows: rows.map((row) => [...row]), oldLetters }
+  const width = Math.max(named.length, ...rows.slice(0, 100).map((row) => row.length))
+  const headers = Array.from({ length: width }, (_, column) => named[column]?.trim() ?? '')
+  return { headers, rows, lines: below.map((one) => one.line), head: line }
+}
+
+/** Rows by which it is told what separates columns. */
+const TELLING = 200
+
+/** What separates the columns of a text; empty lines, which are counted when it is read, say nothing of it. */
+function delimiterOf(text: string): string {
+  return Papa.parse(text, { skipEmptyLines: 'greedy', preview: TELLING }).meta.delimiter
 }
 
 /** Reads a list kept as a workbook or as text with separators. Throws UnreadTable where it is neither. */
-export async function readTable(file: Blob): Promise<Table> {
+export async function readLines(file: Blob): Promise<Lines> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   // A workbook with a password is wrapped like those of long ago: neither can be looked into.
   if (startsWith(bytes, 0xd0, 0xcf, 0x11, 0xe0)) throw new UnreadTable('oldWorkbook')
@@ -62,13 +93,12 @@ export async function readTable(file: Blob): Promise<Table> {
     const sheet = await readSheet(file).catch(() => {
       throw new UnreadTable('noWorkbook')
     })
-    return tableOf(
+    return linesOf(
       sheet.map((row) => row.map(asText)),
       false,
     )
   }
   const { text, oldLetters } = decoded(bytes)
   if (text.includes('\u0000')) throw new UnreadTable('noText')
-  const { data } = Papa.parse<string[]>(text, { skipEmptyLines: 'greedy' })
-  return tableOf(data, oldLetters)
+  return linesOf(Papa.parse<string[]>(text, { delimiter: delimiterOf(text) }).data, oldLetters)
 }

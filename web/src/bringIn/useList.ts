@@ -70,6 +70,7 @@ export function useList() {
       set: (columns: ListColumn[]) => tell({ type: 'named', columns }),
     }),
     take: (file: File) => tell({ type: 'taken', file }),
+    headAt: (line: number) => tell({ type: 'headed', line }),
     takeUp: () => tell({ type: 'takenUp' }),
     mend: (row: number, part: Mended) => tell({ type: 'mended', row, part }),
     bringIn: () => tell({ type: 'submitted' }),

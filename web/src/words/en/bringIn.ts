@@ -5,6 +5,8 @@ export default {
   chooseFile: 'Choose a file',
   columns: 'What its columns mean',
   remembered: 'As you said it the last time for a list with these columns.',
+  headIsIn: 'Its columns are named in',
+  lineSays: 'line {line}: {says}',
   oldLetters: 'Its letters are in an old encoding: look at names with accents.',
   header: 'Column',
   samples: 'For example',
@@ -31,7 +33,7 @@ export default {
   somethingWrong:
     '{count} row has something wrong with it: mend it here, or leave it out. | {count} rows have something wrong with them: mend them here, or leave them out.',
   firstShown: 'The first {count} are shown.',
-  row: 'Row',
+  row: 'Line',
   who: 'Who',
   wrong: 'What is wrong',
   asItStands: 'As it stands',
