@@ -28,6 +28,8 @@ function kobrin(
   const { status, stdout, stderr } = spawnSync('node', [KOBRIN, ...args], {
     input,
     encoding: 'utf8',
+    // The schema of a walk with all its states is more than a megabyte.
+    maxBuffer: 16_000_000,
     env: { ...process.env, KOBRIN_DATA_DIR: dataDir, ...env },
   })
   return { code: status, out: stdout, err: stderr }
