@@ -35,6 +35,33 @@ async function violationsOf(page: Page, where: string, { theme, within }: Lookin
   return violations.map(({ id, nodes }) => `${where}: ${id} at ${nodes[0]?.target.join(' ')}`)
 }
 
+/** Everything this app has ever kept in a browser, by the word it was kept under. */
+const KEPT =
+  'columns listColumns tubs tub toWeigh round theme letters opensFirst letterSize startPage balance baud'
+const PAGES =
+  'walk residents residents/new handover handover/paper walk/weighing library library/schools library/calculators office/places office/house office/bring-in office/audit office/backup office/people'
+
+test('whatever lies in the stores of the browser, every page has something on it', async ({ keeper }) => {
+  const { page } = await keeper('maren')
+  const broke: string[] = []
+  page.on('pageerror', ({ message }) => broke.push(message))
+  await page.evaluate((words) => {
+    for (const storage of [localStorage, sessionStorage]) {
+      const kept = Object.keys(storage).filter((key) => key.startsWith('kobrin.'))
+      for (const key of new Set([...kept, ...words.split(' ').map((word) => `kobrin.${word}`)]))
+        storage.setItem(key, '{"0":{"header":"Name"}}')
+    }
+  }, KEPT)
+  for (const path of PAGES.split(' ')) {
+    await page.goto(`/${path}`)
+    await expect(page.getByRole('main').first()).toContainText(/\w{3}/)
+  }
+  await page.goto('/residents')
+  await expect(page.getByRole('columnheader', { name: 'Species' })).toBeVisible()
+  await expect(page.getByRole('row').nth(3)).toBeVisible()
+  expect(broke).toEqual([])
+})
+
 for (const theme of ['day', 'dim'] as const) {
   test(`nothing stands in anybody's way, ${theme} theme`, async ({ keeper }) => {
     test.slow()
