@@ -133,6 +133,8 @@ describe('what a column seems to mean', () => {
     ['Date', ['03/04/2026', '04/17/2026'], { meaning: 'on', order: 'mdy' }],
     ['Date', ['03/04/2026', '05/06/2026'], { meaning: 'on', order: null }],
     ['Hatched', ['2024-03-01'], { meaning: 'hatched' }],
+    ['Came', ['2024-03-01'], { meaning: 'arrived' }],
+    ['Date we got it', ['2024-03-01'], { meaning: 'arrived' }],
     ['Notes', ['x'], { meaning: 'note' }],
     ['Favourite colour', ['blue'], { meaning: 'ignore' }],
   ])('"%s" over %o is %o', (header, cells, column) => {

@@ -8,7 +8,10 @@ const HEADS: readonly (readonly [Meaning, readonly string[]])[] = [
   ['weight', ['weight', 'mass', 'grams', 'weighed']],
   ['size', ['length', 'size', 'svl', 'leg span', 'legspan', 'carapace', 'girth', 'diameter', 'dls']],
   ['hatched', ['hatch', 'born', 'birth', 'dob', 'laid']],
-  ['arrived', ['arriv', 'acquired', 'received', 'since', 'intake']],
+  [
+    'arrived',
+    ['arriv', 'acquired', 'received', 'since', 'intake', 'came', 'got', 'bought', 'obtained', 'joined'],
+  ],
   ['on', ['date', 'day', 'when', 'fed on', 'time']],
   ['species', ['species', 'taxon', 'latin', 'kind', 'animal type']],
   ['number', ['number', 'accession', 'id', 'no', 'nr', '#', 'code']],
