@@ -1,5 +1,5 @@
 // What has to be on a machine before anything of ours can run. Nothing here may need a package.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -31,6 +31,31 @@ function exitCodeOf(command, args, env = {}) {
 export function run(command, args, { env = {} } = {}) {
   const code = exitCodeOf(command, args, env)
   if (code !== 0) process.exit(code)
+}
+
+/** Runs scripts of the project beside each other, and shows what each said when it is done; ends with the first exit code
+ * that is not 0 once all are. */
+export async function runTogether(scripts) {
+  const codes = await Promise.all(
+    scripts.map(
+      (script) =>
+        new Promise((resolve) => {
+          const child = spawn('npm', ['run', '--silent', script], {
+            cwd: ROOT,
+            stdio: ['ignore', 'pipe', 'pipe'],
+          })
+          const said = []
+          for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => said.push(part))
+          child.on('error', ({ message }) => giveUp(`npm could not be started: ${message}`))
+          child.on('close', (code) => {
+            process.stdout.write(Buffer.concat(said))
+            resolve(code ?? 1)
+          })
+        }),
+    ),
+  )
+  const failed = codes.find((code) => code !== 0)
+  if (failed !== undefined) process.exit(failed)
 }
 
 function hashOf(paths) {
