@@ -1,6 +1,7 @@
 // What has to be on a machine before anything of ours can run. Nothing here may need a package.
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
+import { once } from 'node:events'
 import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -33,27 +34,21 @@ export function run(command, args, { env = {} } = {}) {
   if (code !== 0) process.exit(code)
 }
 
-/** Runs scripts of the project beside each other, and shows what each said when it is done; ends with the first exit code
- * that is not 0 once all are. */
-export async function runTogether(scripts) {
-  const codes = await Promise.all(
-    scripts.map(
-      (script) =>
-        new Promise((resolve) => {
-          const child = spawn('npm', ['run', '--silent', script], {
-            cwd: ROOT,
-            stdio: ['ignore', 'pipe', 'pipe'],
-          })
-          const said = []
-          for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => said.push(part))
-          child.on('error', ({ message }) => giveUp(`npm could not be started: ${message}`))
-          child.on('close', (code) => {
-            process.stdout.write(Buffer.concat(said))
-            resolve(code ?? 1)
-          })
-        }),
-    ),
+/** Runs a script of the project, showing what it said once it is done. Answers its exit code. */
+async function exitCodeLater(script) {
+  const child = spawn('npm', ['run', '--silent', script], { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
+  const said = []
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => said.push(part))
+  const [code] = await once(child, 'close').catch(({ message }) =>
+    giveUp(`npm could not be started: ${message}`),
   )
+  process.stdout.write(Buffer.concat(said))
+  return code ?? 1
+}
+
+/** Runs scripts of the project beside each other; ends with the first exit code that is not 0 once all are done. */
+export async function runTogether(scripts) {
+  const codes = await Promise.all(scripts.map(exitCodeLater))
   const failed = codes.find((code) => code !== 0)
   if (failed !== undefined) process.exit(failed)
 }

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 import { expect, test } from './keeper.ts'
+import { PAGES } from './pagesHere.ts'
 
 const RULES = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']
 
@@ -38,8 +39,6 @@ async function violationsOf(page: Page, where: string, { theme, within }: Lookin
 /** Everything this app has ever kept in a browser, by the word it was kept under. */
 const KEPT =
   'columns listColumns tubs tub toWeigh round theme letters opensFirst letterSize startPage balance baud'
-const PAGES =
-  'walk residents residents/new handover handover/paper walk/weighing library library/schools library/calculators office/places office/house office/bring-in office/audit office/backup office/people'
 
 test('whatever lies in the stores of the browser, every page has something on it', async ({ keeper }) => {
   const { page } = await keeper('maren')
@@ -52,8 +51,8 @@ test('whatever lies in the stores of the browser, every page has something on it
         storage.setItem(key, '{"0":{"header":"Name"}}')
     }
   }, KEPT)
-  for (const path of PAGES.split(' ')) {
-    await page.goto(`/${path}`)
+  for (const path of PAGES) {
+    await page.goto(path)
     await expect(page.getByRole('main').first()).toContainText(/\w{3}/)
   }
   await page.goto('/residents')

@@ -1,6 +1,7 @@
 import { FOLD_REVISION } from '@kobrin/core'
 import type { Page } from '@playwright/test'
 import { expect, test } from './keeper.ts'
+import { PAGES } from './pagesHere.ts'
 
 /** What is said by the calendar of the browser, and names that no language changes. */
 const KNOWN =
@@ -80,29 +81,13 @@ test('every sentence on every page comes from the catalogue', async ({ keeper })
   }
 
   const pages = [
-    '/walk',
-    '/residents',
+    ...PAGES,
     record,
     `${record}/plan`,
     `${record}/move`,
-    '/residents/new',
     enclosure,
     `${enclosure}/door`,
-    '/library',
-    '/library/kingsnake',
-    '/library/schools',
-    '/library/calculators',
-    '/library/compare/kingsnake/royal-python',
-    '/handover',
-    '/handover/paper',
-    '/walk/weighing',
-    '/office/places',
     `/office/places/${bay}`,
-    '/office/people',
-    '/office/backup',
-    '/office/house',
-    '/office/bring-in',
-    '/office/audit',
   ]
   for (const url of pages) {
     await page.goto(url)

@@ -40,8 +40,8 @@ export type DateOrder = (typeof DATE_ORDERS)[number]
 export const Column = z.object({
   header: z.string(),
   meaning: z.enum(MEANINGS),
-  mass: z.optional(z.enum(['g', 'kg', 'mg', 'oz', 'lb'])),
-  length: z.optional(z.enum(['mm', 'cm', 'm', 'in'])),
+  mass: z.optional(z.enum(Object.keys(MASS_UNITS) as MassUnit[])),
+  length: z.optional(z.enum(Object.keys(LENGTH_UNITS) as LengthUnit[])),
   part: z.optional(BodyPart),
   /** Null where nobody can tell 3 April from 4 March: somebody has to say. */
   order: z.optional(z.nullable(z.enum(DATE_ORDERS))),

@@ -9,8 +9,8 @@ const opensFirst = useStored('kobrin.opensFirst', z.boolean(), false)
 
 /** How large letters are, in parts of what the browser calls usual: arms and eyes differ. */
 export const LETTER_SIZES = { usual: 100, large: 118, largest: 140 } as const
-const LetterSize = z.enum(['usual', 'large', 'largest'])
-export type LetterSize = z.infer<typeof LetterSize>
+export type LetterSize = keyof typeof LETTER_SIZES
+const LetterSize = z.enum(Object.keys(LETTER_SIZES) as LetterSize[])
 const letterSize = useStored<LetterSize>('kobrin.letterSize', LetterSize, 'usual')
 
 /** Where one begins. */

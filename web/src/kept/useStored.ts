@@ -3,13 +3,17 @@ import { useStorage } from '@vueuse/core'
 import type { MaybeRefOrGetter } from 'vue'
 import type * as z from 'zod/mini'
 
+function heldAgainst<T>(schema: z.ZodMiniType<T>, value: unknown): T | null {
+  const { data = null } = schema.safeParse(value)
+  return data
+}
+
 /** What lies in a store of this browser, read back: an older page, another program or a curious hand may have written
  * there. What has not this shape is as if nothing were there. */
 export function readStored<T>(schema: z.ZodMiniType<T>, text: string | null): T | null {
   if (text === null) return null
   try {
-    const { data = null } = schema.safeParse(JSON.parse(text))
-    return data
+    return heldAgainst(schema, JSON.parse(text))
   } catch {
     return null
   }
@@ -31,7 +35,7 @@ export function useStored<T>(
   return useStorage<T>(key, fallback, storage, {
     ...options,
     serializer: {
-      read: (text) => readStored(schema, isWord ? JSON.stringify(text) : text) ?? fallback,
+      read: (text) => (isWord ? heldAgainst(schema, text) : readStored(schema, text)) ?? fallback,
       write: (value) => (isWord ? String(value) : JSON.stringify(value)),
     },
   })

@@ -24,6 +24,11 @@ function hasOwnClimate(hold: HoldKind, { targets }: Plan): boolean {
   return hold === 'winterRest' || targets.some(({ during }) => during === hold)
 }
 
+/** The hold by which it lives in another climate now. */
+function restOf({ plan, holds }: Kept): Hold | undefined {
+  return holds.find(({ hold }) => hasOwnClimate(hold, plan))
+}
+
 function isOfOtherClimate({ zone }: LastReading, { targets }: Plan): boolean {
   const named = targets.filter((one) => one.zone === zone)
   return named.length > 0 && named.every(({ during }) => during !== undefined)
@@ -38,9 +43,10 @@ function wasReadIn(said: SaidHold, { day, at }: LastReading): boolean {
 
 /** The day on which the climate it lives in began, where it has another at rest: that of its rest, or of its waking;
  * null where it never rested. */
-export function climateSince(day: Day, { plan, state, holds }: Kept): Day | null {
-  const rest = holds.find(({ hold }) => hasOwnClimate(hold, plan))
+export function climateSince(day: Day, kept: Kept): Day | null {
+  const rest = restOf(kept)
   if (rest) return rest.since
+  const { plan, state } = kept
   const wakings = state.holds.said.flatMap((said) => {
     const until = endOf(said)
     return hasOwnClimate(said.hold, plan) && until !== null && until <= day ? [until] : []
@@ -50,9 +56,10 @@ export function climateSince(day: Day, { plan, state, holds }: Kept): Day | null
 
 /** Whether what was read is of the climate it lives in: not from before it was laid to rest, nor from a rest that is
  * over (but for what is in its water), nor of the place of a rest in which it is not. */
-export function isOfClimateNow(reading: LastReading, { plan, state, holds }: Kept): boolean {
-  const rest = holds.find(({ hold }) => hasOwnClimate(hold, plan))
+export function isOfClimateNow(reading: LastReading, kept: Kept): boolean {
+  const rest = restOf(kept)
   if (rest) return reading.day >= rest.since
+  const { plan, state } = kept
   if (isOfOtherClimate(reading, plan)) return false
   if (!isOfClimate(reading.what)) return true
   return !state.holds.said.some((said) => hasOwnClimate(said.hold, plan) && wasReadIn(said, reading))

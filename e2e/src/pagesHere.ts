@@ -1,0 +1,20 @@
+/** Every page whose address names nobody and no place of the house. */
+export const PAGES = [
+  '/walk',
+  '/walk/weighing',
+  '/residents',
+  '/residents/new',
+  '/handover',
+  '/handover/paper',
+  '/library',
+  '/library/kingsnake',
+  '/library/schools',
+  '/library/calculators',
+  '/library/compare/kingsnake/royal-python',
+  '/office/places',
+  '/office/people',
+  '/office/backup',
+  '/office/house',
+  '/office/bring-in',
+  '/office/audit',
+]
