@@ -1,17 +1,23 @@
 import { Readable } from 'node:stream'
 import { OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { BringInHouse, ResidentState } from '@kobrin/core'
-import { guessColumns, instantAt, isoDay, rowReader } from '@kobrin/core'
+import {
+  factsOfList,
+  guessColumns,
+  instantAt,
+  isoDay,
+  NO_ANSWERS,
+  understand,
+  wordsOfHouse,
+} from '@kobrin/core'
 import type { House } from '@kobrin/server'
 import { connect } from '@kobrin/server'
 import Papa from 'papaparse'
-import { v5 as uuidv5, v7 as uuidv7 } from 'uuid'
 import type { Figure } from './figures.ts'
 import { ms } from './figures.ts'
 import { openSession } from './session.ts'
 
 const ROWS = 100_000
-const NAMES = uuidv7()
 
 interface Living {
   id: string
@@ -43,8 +49,7 @@ function houseOf(living: readonly Living[], today: number): BringInHouse {
     boxes: [],
     boundsOf: () => undefined,
     now: { day: today, minute: 1439 },
-    idOf: (content) => uuidv5(content, NAMES),
-    longPast: 'Long ago',
+    says: { longPast: 'Long ago', someFood: 'food' },
   }
 }
 
@@ -70,16 +75,16 @@ export async function bringInFigures({ url, database, aheadMs }: House): Promise
   const parsing = timed(() => Papa.parse<string[]>(text).data)
   const [headers = [], ...rows] = parsing.made
   const judging = timed(() => {
-    const columns = guessColumns(headers, rows.slice(0, 400)).map(({ column }) => column)
-    const read = rowReader(columns, houseOf(living, today))
-    return rows.flatMap((row) => {
-      const { facts, faults } = read(row)
-      if (faults.length > 0) throw new Error(JSON.stringify(faults))
-      return facts.map(({ moment, ...fact }, index) => ({
-        ...fact,
-        occurredAt: new Date(instantAt(moment, 'Europe/London') + index).toISOString(),
-      }))
-    })
+    const house = houseOf(living, today)
+    const columns = guessColumns(headers, rows.slice(0, 400), wordsOfHouse(house)).map(({ column }) => column)
+    const table = { rows, lines: rows.map((_, index) => index + 2) }
+    const reading = { columns, house, answers: NO_ANSWERS, mended: new Map() }
+    const { faulty } = understand(table, reading)
+    if (faulty.length > 0) throw new Error(JSON.stringify(faulty[0]))
+    return factsOfList(table, reading).map(({ moment, line: _, ...fact }) => ({
+      ...fact,
+      occurredAt: new Date(instantAt(moment, 'Europe/London')).toISOString(),
+    }))
   })
   const facts = judging.made
   const from = performance.now()

@@ -7,11 +7,11 @@ import { z } from 'zod'
 /** Input that cannot be read, said in one line. */
 export class BadInput extends Error {}
 
-const OVER_SHEETS = 'verdicts'
+const OVER_SHEETS = new Set(['verdicts', 'bring-in'])
 
 /** The shipped sheets take a moment to read: only where one is asked about. */
 async function computationsFor(name?: string): Promise<readonly Computation[]> {
-  if (name !== OVER_SHEETS) return computationsOver(new Map())
+  if (name === undefined || !OVER_SHEETS.has(name)) return computationsOver(new Map())
   const { readLibrary } = await import('@kobrin/server/library')
   return computationsOver(new Map(readLibrary().map((sheet) => [sheet.id, sheet])))
 }

@@ -1,6 +1,7 @@
 import type { Bounds } from '../plans/plausible/plausible.ts'
 import type { Sheet } from '../plans/sheet/sheet.ts'
 import type { Civil } from '../basics/time/civil.ts'
+import type { Hemisphere } from '../basics/time/hemisphere.ts'
 
 /** Somebody a row may speak of. */
 export interface KnownResident {
@@ -22,13 +23,23 @@ export interface House {
   /** What is plausible of a stage of a sheet. */
   boundsOf: (sheet: string, stage: string) => Bounds | undefined
   now: Civil
-  /** The identity of what has this content: the same each time it is brought in. */
-  idOf: (content: string) => string
-  /** Why a hold after a molt of long ago is over. */
-  longPast: string
+  hemisphere?: Hemisphere | undefined
+  says: {
+    /** Why a hold after a molt of long ago is over. */
+    longPast: string
+    /** What was offered, where nobody wrote it down. */
+    someFood: string
+  }
 }
 
 /** Words as they are compared: without capitals and needless blanks. */
 export function plain(text: string): string {
   return text.trim().toLowerCase().replace(/\s+/g, ' ')
+}
+
+/** Puts one more under a key. */
+export function listed<T>(map: Map<string, T[]>, key: string, one: T): void {
+  const before = map.get(key)
+  if (before) before.push(one)
+  else map.set(key, [one])
 }

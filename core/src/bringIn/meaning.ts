@@ -1,4 +1,5 @@
 import * as z from 'zod/mini'
+import { Day } from '../basics/time/day.ts'
 import { BodyPart } from '../facts/growth/growthState.ts'
 
 /** What a column of a list somebody kept can say of each row. */
@@ -28,8 +29,10 @@ export const MEANINGS = [
 export type Meaning = (typeof MEANINGS)[number]
 
 export const MASS_UNITS = { g: 1, kg: 1000, mg: 0.001, oz: 28.349523125, lb: 453.59237 } as const
-export const LENGTH_UNITS = { mm: 1, cm: 10, m: 1000, in: 25.4 } as const
+export const LENGTH_UNITS = { mm: 1, cm: 10, m: 1000, in: 25.4, ft: 304.8 } as const
+export const MassUnit = z.enum(Object.keys(MASS_UNITS) as (keyof typeof MASS_UNITS)[])
 export type MassUnit = keyof typeof MASS_UNITS
+export const LengthUnit = z.enum(Object.keys(LENGTH_UNITS) as (keyof typeof LENGTH_UNITS)[])
 export type LengthUnit = keyof typeof LENGTH_UNITS
 
 /** In which order a date written in digits is meant. */
@@ -40,12 +43,17 @@ export type DateOrder = (typeof DATE_ORDERS)[number]
 export const Column = z.object({
   header: z.string(),
   meaning: z.enum(MEANINGS),
-  mass: z.optional(z.enum(Object.keys(MASS_UNITS) as MassUnit[])),
-  length: z.optional(z.enum(Object.keys(LENGTH_UNITS) as LengthUnit[])),
+  mass: z.optional(MassUnit),
+  length: z.optional(LengthUnit),
   part: z.optional(BodyPart),
   /** Null where nobody can tell 3 April from 4 March: somebody has to say. */
   order: z.optional(z.nullable(z.enum(DATE_ORDERS))),
-  decimal: z.optional(z.enum(['.', ','])),
+  /** Which sign stands before decimals, for the cells that do not tell by themselves; null: somebody has to say. */
+  decimal: z.optional(z.nullable(z.enum(['.', ',']))),
+  /** The day in its head: all that stands below is of that day. */
+  of: z.optional(z.nullable(Day)),
+  /** What is left empty is the same as above. */
+  down: z.optional(z.boolean()),
 })
 export type Column = z.infer<typeof Column>
 
@@ -57,6 +65,11 @@ export type GuessReason =
   | { code: 'dateOrder'; order: DateOrder; because: string }
   | { code: 'dateUnsure'; example: string }
   | { code: 'decimal'; sign: '.' | ','; example: string }
+  | { code: 'decimalUnsure'; example: string }
+  | { code: 'dayInHead'; day: Day }
+  | { code: 'takenAlready'; word: string }
+  /** Its cells look like that, whatever heads them. */
+  | { code: 'cellsLike'; example: string }
   | { code: 'unknown' }
 
 export interface Guess {

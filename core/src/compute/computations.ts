@@ -1,3 +1,4 @@
+import { bringInComputation } from './bringInComputation.ts'
 import type { Computation } from './computation.ts'
 import { dayLengthComputation } from './dayLengthComputation.ts'
 import { dilutionComputation } from './dilutionComputation.ts'
@@ -30,5 +31,5 @@ const ALONE: readonly Computation[] = [
 
 /** Every computation that can be asked for by name, over the sheets that ship. */
 export function computationsOver(sheets: ReadonlyMap<string, Sheet>): readonly Computation[] {
-  return [...ALONE, verdictsComputation(sheets)]
+  return [...ALONE, verdictsComputation(sheets), bringInComputation(sheets)]
 }

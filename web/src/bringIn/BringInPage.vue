@@ -3,18 +3,26 @@ import type { FileUploadUploaderEvent } from 'primevue/fileupload'
 import Button from 'primevue/button'
 import FileUpload from 'primevue/fileupload'
 import ProgressBar from 'primevue/progressbar'
+import { withAsked } from '@kobrin/core'
 import { computed } from 'vue'
 import '../app/page.css'
 import ChoiceField from '../fields/ChoiceField.vue'
 import Wrong from '../fields/Wrong.vue'
 import OfficeTabs from '../office/OfficeTabs.vue'
-import ColumnTable from './ColumnTable.vue'
 import FaultyRows from './FaultyRows.vue'
+import OpenQuestions from './OpenQuestions.vue'
+import TheirTable from './TheirTable.vue'
+import { useAnswering } from './useAnswering.ts'
+import { useHouseWords } from './useHouseWords.ts'
+import { sayLately } from './saying.ts'
 import { useList } from './useList.ts'
 import { t } from './words.ts'
+import WordsTaken from './WordsTaken.vue'
 
 const list = useList()
 const { now, columns } = list
+const here = useHouseWords()
+const answering = useAnswering(list.answers, columns)
 const understood = computed(() => now.value.understood)
 
 const sums = computed(() => {
@@ -24,12 +32,17 @@ const sums = computed(() => {
     t('rowsTold', { count: read.rows }),
     t('newcomersTold', { count: read.newcomers }),
     t('factsTold', { count: read.facts }),
+    ...(read.heading > 0 ? [t('headingTold', { count: read.heading })] : []),
     ...(read.leftOut > 0 ? [t('leftOutTold', { count: read.leftOut })] : []),
   ].join(' · ')
 })
 const heads = computed(() =>
   now.value.top.map(({ line, says }) => ({ value: String(line), label: t('lineSays', { line, says }) })),
 )
+const sheets = computed(() => now.value.sheets.map((label, at) => ({ value: String(at), label })))
+const asked = computed(() => withAsked(columns.value))
+/** The next sheet of the file, when one is on record. */
+const next = computed(() => now.value.sheets[now.value.sheet + 1])
 const isReady = computed(
   () => understood.value !== null && understood.value.faultyCount === 0 && understood.value.facts > 0,
 )
@@ -82,6 +95,11 @@ function leaveAllOut(): void {
         <p class="good">
           {{ t('broughtIn', { count: now.brought.kept }) }} {{ t('wereKnown', { count: now.brought.known }) }}
         </p>
+        <div v-if="next !== undefined" class="row">
+          <Button severity="secondary" @click="list.turnTo(now.sheet + 1)">{{
+            t('nextSheet', { name: next })
+          }}</Button>
+        </div>
       </template>
       <template v-else>
         <p class="wrong">{{ t('refusedAll') }}</p>
@@ -93,6 +111,14 @@ function leaveAllOut(): void {
     <template v-else-if="now.guesses.length > 0">
       <section class="block">
         <h2>{{ t('columns') }}</h2>
+        <ChoiceField
+          v-if="sheets.length > 1"
+          :model-value="String(now.sheet)"
+          class="narrow"
+          :label="t('whichSheet')"
+          :options="sheets"
+          @update:model-value="list.turnTo(Number($event))"
+        />
         <p v-if="now.wasRemembered" class="quiet">{{ t('remembered') }}</p>
         <p v-if="now.oldLetters" class="ask">{{ t('oldLetters') }}</p>
         <ChoiceField
@@ -103,11 +129,20 @@ function leaveAllOut(): void {
           :options="heads"
           @update:model-value="list.headAt(Number($event))"
         />
-        <ColumnTable v-model="columns" :guesses="now.guesses" />
+        <TheirTable v-model="columns" :guesses="now.guesses" :shown="now.shown" />
       </section>
+      <template v-if="understood">
+        <OpenQuestions :questions="understood.questions" :here="here" :answering="answering" />
+        <WordsTaken :species="understood.species" :here="here" @changed="answering.speciesIs" />
+      </template>
       <section v-if="understood" class="block">
         <h2>{{ t('preview') }}</h2>
         <p>{{ sums }}</p>
+        <p v-if="understood.newcomers > 0">{{ t('hereAlready') }}</p>
+        <p v-if="understood.lately.length > 0">{{ sayLately(understood.lately, here.today) }}</p>
+        <p v-if="understood.cameUnsaid > 0" class="quiet">
+          {{ t('cameUnsaid', { count: understood.cameUnsaid }) }}
+        </p>
         <p v-if="understood.faultyCount === 0" class="good">{{ t('nothingWrong') }}</p>
         <template v-else>
           <p class="wrong" role="status">
@@ -116,7 +151,7 @@ function leaveAllOut(): void {
               t('firstShown', { count: understood.faulty.length })
             }}</template>
           </p>
-          <FaultyRows :rows="understood.faulty" :columns="columns" @mend="list.mend" />
+          <FaultyRows :rows="understood.faulty" :columns="asked" :here="here" @mend="list.mend" />
         </template>
         <div class="row">
           <Button :disabled="!isReady || now.progress !== null" @click="list.bringIn()">{{

@@ -1,15 +1,20 @@
 <script setup lang="ts">
-import type { ListColumn } from '@kobrin/core'
+import type { FaultyRow, ListColumn, Mended } from '@kobrin/core'
 import Button from 'primevue/button'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import InputText from 'primevue/inputtext'
-import type { FaultyRow, Mended } from './list.ts'
+import CellSelect from '../fields/CellSelect.vue'
+import type { HouseWords } from './saying.ts'
 import { sayFault } from './saying.ts'
 import { t, words } from './words.ts'
 
 /** Rows with something wrong, each mended where it stands. */
-const { columns } = defineProps<{ rows: readonly FaultyRow[]; columns: readonly ListColumn[] }>()
+const { columns, here } = defineProps<{
+  rows: readonly FaultyRow[]
+  columns: readonly ListColumn[]
+  here: HouseWords
+}>()
 const emit = defineEmits<{ mend: [row: number, part: Mended] }>()
 
 /** Rows in sight at once. */
@@ -19,7 +24,7 @@ const PAGE = 25
 function cellsOf({ faults }: FaultyRow): number[] {
   const at = faults.flatMap(({ column }) => column ?? [])
   if (at.length > 0) return [...new Set(at)]
-  return columns.flatMap(({ meaning }, index) => (meaning === 'ignore' ? [] : index))
+  return columns.flatMap(({ meaning, header }, index) => (meaning === 'ignore' || header === '' ? [] : index))
 }
 
 function isDoubt({ faults }: FaultyRow): boolean {
@@ -29,17 +34,29 @@ function isDoubt({ faults }: FaultyRow): boolean {
 function labelOf(at: number): string {
   return words.meaning[columns[at]?.meaning ?? 'ignore']
 }
+
+/** What can be chosen in a cell, where it is one of a few. */
+function choicesOf({ faults }: FaultyRow, at: number) {
+  const problem = faults.find(({ column }) => column === at)?.problem
+  if (problem?.code === 'whichStage' || problem?.code === 'unknownStage') return here.stagesOf(problem.sheet)
+  if (problem?.code === 'unknownSpecies') return here.species
+  if (problem?.code === 'unknownPlace' || problem?.code === 'noPlace' || problem?.code === 'placeTaken')
+    return here.places
+  return null
+}
+
+function mend(row: number, at: number, text: string): void {
+  emit('mend', row, { cells: { [at]: text } })
+}
 </script>
 
 <template>
   <DataTable :value="[...rows]" data-key="row" size="small" :paginator="rows.length > PAGE" :rows="PAGE">
-    <Column field="line" :header="t('row')">
-      <template #body="{ data }: { data: FaultyRow }">{{ data.line }}</template>
-    </Column>
+    <Column field="line" :header="t('row')" />
     <Column field="who" :header="t('who')" />
     <Column :header="t('wrong')">
       <template #body="{ data }: { data: FaultyRow }">
-        <p v-for="(fault, at) in data.faults" :key="at" class="fault">{{ sayFault(fault) }}</p>
+        <p v-for="(fault, at) in data.faults" :key="at" class="fault">{{ sayFault(fault, here) }}</p>
       </template>
     </Column>
     <Column :header="t('asItStands')">
@@ -47,9 +64,18 @@ function labelOf(at: number): string {
         <div class="row">
           <label v-for="at in cellsOf(data)" :key="at" class="cell">
             <span class="quiet">{{ labelOf(at) }}</span>
-            <InputText
+            <CellSelect
+              v-if="choicesOf(data, at)"
               :model-value="data.cells[at] ?? ''"
-              @change="emit('mend', data.row, { cells: { [at]: ($event.target as HTMLInputElement).value } })"
+              :options="choicesOf(data, at) ?? []"
+              :label="labelOf(at)"
+              searched
+              @update:model-value="mend(data.row, at, $event)"
+            />
+            <InputText
+              v-else
+              :model-value="data.cells[at] ?? ''"
+              @change="mend(data.row, at, ($event.target as HTMLInputElement).value)"
             />
           </label>
         </div>

@@ -15,6 +15,8 @@ const opened: FromWorker = {
   guesses: [NAME, GRAMS].map((one) => ({ column: one, samples: [] })) as never,
   rows: 2,
   oldLetters: false,
+  sheets: [''],
+  shown: [],
   head: 3,
   top: [
     { line: 1, says: 'Spring' },
@@ -23,7 +25,19 @@ const opened: FromWorker = {
 }
 const understood: FromWorker = {
   type: 'understood',
-  understood: { rows: 2, leftOut: 0, newcomers: 2, facts: 4, faulty: [], faultyCount: 0 },
+  understood: {
+    rows: 2,
+    leftOut: 0,
+    heading: 0,
+    newcomers: 2,
+    facts: 4,
+    questions: [],
+    faulty: [],
+    faultyCount: 0,
+    species: [],
+    lately: [],
+    cameUnsaid: 0,
+  },
 }
 const taken: BroughtListEvent = { type: 'taken', file: FILE }
 const stopped: BroughtListEvent = { type: 'stopped' }
@@ -89,7 +103,12 @@ describe('a list that is brought in', () => {
     expect(now).toMatchObject({ file: FILE, head: 1, columns: [], mended: new Map(), progress: 0 })
     expect(done.at(-1)).toBe('open')
     const stoppedThere = list([taken, opened, stopped]).now
-    expect(bring(stoppedThere, { type: 'takenUp' }, {}).does).toEqual({ type: 'open', file: FILE, head: 3 })
+    expect(bring(stoppedThere, { type: 'takenUp' }, {}).does).toEqual({
+      type: 'open',
+      file: FILE,
+      sheet: 0,
+      head: 3,
+    })
   })
 
   it('puts aside whatever was in hand before', () => {

@@ -1,8 +1,8 @@
 import type { BroughtIn } from '@kobrin/contract'
-import { ListColumn } from '@kobrin/core'
+import type { ListAnswers, Mended, Understood } from '@kobrin/core'
+import { ListColumn, NO_ANSWERS } from '@kobrin/core'
 import * as z from 'zod/mini'
 import type { Turn } from '../machines/useMachine.ts'
-import type { Mended, Understood } from './list.ts'
 import type { FromWorker } from './listWorker.ts'
 import { t } from './words.ts'
 
@@ -20,9 +20,15 @@ export interface BroughtList {
   columns: readonly ListColumn[]
   /** Its columns are read as they were the last time. */
   wasRemembered: boolean
+  answers: ListAnswers
   mended: ReadonlyMap<number, Mended>
   understood: Understood | null
   oldLetters: boolean
+  /** What the sheets of its file are called, and which of them is in hand. */
+  sheets: readonly string[]
+  sheet: number
+  /** The first of its rows, as they stand in the file. */
+  shown: Opened['shown']
   /** The line that names its columns; null until it is known. */
   head: number | null
   top: Opened['top']
@@ -40,6 +46,9 @@ export type BroughtListEvent =
   | { type: 'taken'; file: File }
   /** Another line names its columns. */
   | { type: 'headed'; line: number }
+  /** Another sheet of its file is taken in hand. */
+  | { type: 'turnedTo'; sheet: number }
+  | { type: 'answeredWith'; answers: ListAnswers }
   | { type: 'named'; columns: readonly ListColumn[] }
   | { type: 'mended'; row: number; part: Mended }
   | { type: 'submitted' }
@@ -47,7 +56,7 @@ export type BroughtListEvent =
   | { type: 'takenUp' }
 
 export type BroughtListDeed =
-  | { type: 'open'; file: File; head: number | null }
+  | { type: 'open'; file: File; sheet: number; head: number | null }
   /** What is in hand is to be read as it stands. */
   | { type: 'understand' }
   | { type: 'bringIn' }
@@ -61,6 +70,7 @@ const UNREAD: Readonly<Record<Extract<FromWorker, { type: 'unread' }>['fault'], 
   oldWorkbook: t('unreadOld'),
   noWorkbook: t('unreadWorkbook'),
   noText: t('unreadText'),
+  tooLarge: t('unreadTooLarge'),
 }
 
 export const nothingInHand: BroughtList = {
@@ -68,9 +78,13 @@ export const nothingInHand: BroughtList = {
   guesses: [],
   columns: [],
   wasRemembered: false,
+  answers: NO_ANSWERS,
   mended: new Map(),
   understood: null,
   oldLetters: false,
+  sheets: [],
+  sheet: 0,
+  shown: [],
   head: null,
   top: [],
   complaint: '',
@@ -84,22 +98,24 @@ function headOf({ guesses }: Pick<BroughtList, 'guesses'>): string {
   return guesses.map(({ column }) => column.header).join('\u001f')
 }
 
-function opened(
-  before: BroughtList,
-  { guesses, oldLetters, head, top }: Opened,
-  remembered: Remembered,
-): Turned {
+function opened(before: BroughtList, { type: _, rows: __, ...list }: Opened, remembered: Remembered): Turned {
   // One that was stopped is read on as it was left.
   if (before.columns.length > 0) return asked(before)
-  const known = remembered[headOf({ guesses })]
-  const columns = known ?? guesses.map(({ column }) => column)
-  return asked({ ...before, guesses, oldLetters, head, top, columns, wasRemembered: known !== undefined })
+  const known = remembered[headOf(list)]
+  const columns = known ?? list.guesses.map(({ column }) => column)
+  return asked({ ...before, ...list, columns, wasRemembered: known !== undefined })
+}
+
+function fileOf({ file, sheets, sheet }: BroughtList): Pick<BroughtList, 'file' | 'sheets' | 'sheet'> {
+  return { file, sheets, sheet }
 }
 
 /** The file is read once more, below the head that was found or said. */
 function reopened(before: BroughtList): Turned {
-  const { file, head } = before
-  return file ? { now: { ...before, progress: 0 }, does: { type: 'open', file, head } } : { now: before }
+  const { file, sheet, head } = before
+  return file
+    ? { now: { ...before, progress: 0 }, does: { type: 'open', file, sheet, head } }
+    : { now: before }
 }
 
 /** Is read again, unless it was stopped or is in the record already. */
@@ -131,10 +147,14 @@ export function bring(before: BroughtList, event: BroughtListEvent, remembered: 
     case 'taken':
       return {
         now: { ...nothingInHand, file: event.file, progress: 0 },
-        does: { type: 'open', file: event.file, head: null },
+        does: { type: 'open', file: event.file, sheet: 0, head: null },
       }
     case 'headed':
-      return reopened({ ...nothingInHand, file: before.file, top: before.top, head: event.line })
+      return reopened({ ...nothingInHand, ...fileOf(before), top: before.top, head: event.line })
+    case 'turnedTo':
+      return reopened({ ...nothingInHand, ...fileOf(before), sheet: event.sheet })
+    case 'answeredWith':
+      return asked({ ...before, answers: event.answers })
     case 'opened':
       return opened(before, event, remembered)
     case 'unread':

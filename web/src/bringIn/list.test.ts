@@ -1,8 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { sheetOf } from '../testing/residents.ts'
-import type { HouseInBrief, Mended } from './list.ts'
+import type { Mended } from '@kobrin/core'
+import { NO_ANSWERS } from '@kobrin/core'
+import type { HouseInBrief } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
-import { decoded, readLines, tableBelow, UnreadTable } from './readTable.ts'
+import type { Lines } from './readTable.ts'
+import { decoded, readSheets, tableBelow, UnreadTable } from './readTable.ts'
 
 const HOUSE: HouseInBrief = {
   residents: [{ id: 'gaff', number: '0001', name: 'Gaff', sheet: 'gecko', stage: 'adult', place: null }],
@@ -11,16 +14,18 @@ const HOUSE: HouseInBrief = {
   bounds: { 'gecko adult': { grams: { range: [10, 100], of: 'sheet' }, mm: {} } },
   now: { day: 20_600, minute: 600 },
   zone: 'Europe/London',
-  longPast: 'Long ago',
+  says: { longPast: 'Long ago', someFood: 'food' },
 }
 
 const csv = (text: string) => new Blob([text])
-const readTable = async (file: Blob, head: number | null = null) => tableBelow(await readLines(file), head)
+const NOTHING: Lines = { name: '', filled: [] }
+const readTable = async (file: Blob, head: number | null = null) =>
+  tableBelow((await readSheets(file)).sheets[0] ?? NOTHING, head)
 
 async function readingOf(text: string, mended: [number, Mended][] = []) {
   const table = await readTable(csv(text))
-  const columns = guessesOf(table).map(({ column }) => column)
-  return { table, reading: { columns, house: HOUSE, mended: new Map(mended) } }
+  const columns = guessesOf(table, HOUSE).map(({ column }) => column)
+  return { table, reading: { columns, house: HOUSE, answers: NO_ANSWERS, mended: new Map(mended) } }
 }
 
 describe('a file', () => {

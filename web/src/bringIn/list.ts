@@ -1,114 +1,56 @@
-import type { BringInHouse, ListColumn, Guess, RowFact, RowFault } from '@kobrin/core'
-import { guessColumns, instantAt, rowReader } from '@kobrin/core'
-import { v5 as uuidv5 } from 'uuid'
+import type {
+  BringInHouse,
+  Guess,
+  ListAnswers,
+  ListColumn,
+  ListReading,
+  Mended,
+  RowFact,
+  Understood,
+} from '@kobrin/core'
+import { factsOfList, guessColumns, instantAt, understand as understood, wordsOfHouse } from '@kobrin/core'
 import type { Table } from './readTable.ts'
 
-/** All that is brought in is named under this: the same content has the same name in every house. */
-const NAMES = 'a3f1c6de-5b0e-4c55-9d57-6a7f0e6f7d11'
 /** Rows that are looked at to tell what a column means. */
 const LOOKED_AT = 400
-/** Rows with something wrong that are shown: anyone who mends them sees the next when these are done. */
-export const FAULTY_SHOWN = 500
-const SAMPLES = 3
-
-/** What a row was mended to, by the person who brings the list in. */
-export interface Mended {
-  cells?: Readonly<Record<number, string>>
-  /** Its values were looked at again. */
-  accepted?: boolean
-  leftOut?: boolean
-}
-
-export interface FaultyRow {
-  row: number
-  /** Where it stands in the file, counted from 1. */
-  line: number
-  who: string
-  faults: RowFault[]
-  cells: string[]
-}
-
-/** What a list comes to as it is understood now. */
-export interface Understood {
-  rows: number
-  leftOut: number
-  newcomers: number
-  facts: number
-  faulty: FaultyRow[]
-  faultyCount: number
-}
+/** Rows of the reader's own list that stand below the heads. */
+const SHOWN = 6
 
 /** What rows are held against, as it crosses to the worker. */
-export interface HouseInBrief extends Omit<BringInHouse, 'boundsOf' | 'idOf'> {
+export interface HouseInBrief extends Omit<BringInHouse, 'boundsOf'> {
   zone: string
   /** By sheet and stage, "gecko adult". */
   bounds: Readonly<Record<string, ReturnType<BringInHouse['boundsOf']>>>
 }
 
 function houseOf({ bounds, ...brief }: HouseInBrief): BringInHouse {
-  return {
-    ...brief,
-    boundsOf: (sheet, stage) => bounds[`${sheet} ${stage}`],
-    idOf: (content) => uuidv5(content, NAMES),
-  }
+  return { ...brief, boundsOf: (sheet, stage) => bounds[`${sheet} ${stage}`] }
 }
 
-export function guessesOf({ headers, rows }: Table): (Guess & { samples: string[] })[] {
-  const looked = rows.slice(0, LOOKED_AT)
-  return guessColumns(headers, looked).map((guess, at) => ({
-    ...guess,
-    samples: looked
-      .map((row) => row[at]?.trim() ?? '')
-      .filter(Boolean)
-      .slice(0, SAMPLES),
-  }))
+export function guessesOf({ headers, rows }: Table, house: HouseInBrief): Guess[] {
+  return guessColumns(headers, rows.slice(0, LOOKED_AT), wordsOfHouse(houseOf(house)))
 }
 
-function mendedCells(cells: readonly string[], { cells: mended = {} }: Mended): string[] {
-  const copy = [...cells]
-  for (const [at, text] of Object.entries(mended)) copy[Number(at)] = text
-  return copy
+/** The first rows of a list, as they stand in the file. */
+export function shownOf({ rows, lines }: Table): { line: number; cells: string[] }[] {
+  return rows.slice(0, SHOWN).map((cells, at) => ({ line: lines[at] ?? at, cells }))
 }
 
-interface Reading {
+export interface Reading {
   columns: readonly ListColumn[]
   house: HouseInBrief
+  answers: ListAnswers
   mended: ReadonlyMap<number, Mended>
   onProgress?: (done: number) => void
 }
 
-const TELL_EVERY = 2000
-
-/** Reads every row in its order; those left out are passed over. */
-function eachRow(
-  { rows }: Table,
-  { columns, house, mended, onProgress }: Reading,
-  take: (read: ReturnType<ReturnType<typeof rowReader>>, row: number, cells: string[]) => void,
-): number {
-  const read = rowReader(columns, houseOf(house))
-  let leftOut = 0
-  rows.forEach((cells, row) => {
-    if (row % TELL_EVERY === 0) onProgress?.(row)
-    const mend = mended.get(row)
-    if (mend?.leftOut) return void (leftOut += 1)
-    const now = mend ? mendedCells(cells, mend) : cells
-    take(read(now, { accepted: mend?.accepted ?? false }), row, now)
-  })
-  return leftOut
+function readingOf({ house, ...reading }: Reading): ListReading {
+  return { ...reading, house: houseOf(house) }
 }
 
-/** What a list says and what is wrong with it, row by row. */
+/** What a list says, what is wrong with it and what it leaves open. */
 export function understand(table: Table, reading: Reading): Understood {
-  const faulty: FaultyRow[] = []
-  let [newcomers, facts, faultyCount] = [0, 0, 0]
-  const leftOut = eachRow(table, reading, ({ who, isNew, facts: made, faults }, row, cells) => {
-    newcomers += Number(isNew)
-    facts += made.length
-    if (faults.length === 0) return
-    faultyCount += 1
-    if (faulty.length < FAULTY_SHOWN) faulty.push({ row, line: table.lines[row] ?? row, who, faults, cells })
-  })
-  return { rows: table.rows.length, leftOut, newcomers, facts, faulty, faultyCount }
+  return understood(table, readingOf(reading))
 }
 
 export interface FactToPost extends Omit<RowFact, 'moment'> {
@@ -117,14 +59,11 @@ export interface FactToPost extends Omit<RowFact, 'moment'> {
 
 /** The facts of a list as they are posted. Those of one row stand one after the other in the record. */
 export function factsOf(table: Table, reading: Reading): FactToPost[] {
-  const facts = new Map<string, FactToPost>()
   const { zone } = reading.house
-  eachRow(table, reading, ({ facts: made }) => {
-    made.forEach(({ moment, ...fact }, index) => {
-      const occurredAt = new Date(instantAt(moment, zone) + index).toISOString()
-      // Said twice in one list it is said once.
-      if (!facts.has(fact.uid)) facts.set(fact.uid, { ...fact, occurredAt })
-    })
+  let [last, index] = [-1, 0]
+  return factsOfList(table, readingOf(reading)).map(({ moment, line, ...fact }) => {
+    index = line === last ? index + 1 : 0
+    last = line
+    return { ...fact, occurredAt: new Date(instantAt(moment, zone) + index).toISOString() }
   })
-  return [...facts.values()]
 }

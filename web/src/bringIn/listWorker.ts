@@ -1,31 +1,37 @@
 import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
-import type { ListColumn } from '@kobrin/core'
-import type { HouseInBrief, Mended, Understood } from './list.ts'
-import { factsOf, guessesOf, understand } from './list.ts'
+import type { ListAnswers, ListColumn, Mended, Understood } from '@kobrin/core'
+import type { HouseInBrief } from './list.ts'
+import { factsOf, guessesOf, shownOf, understand } from './list.ts'
 import type { Lines, Table, TableFault } from './readTable.ts'
-import { readLines, tableBelow, UnreadTable } from './readTable.ts'
+import { readSheets, tableBelow, UnreadTable } from './readTable.ts'
 
 export type ToWorker =
-  /** `head`: the line that names its columns, where somebody said so. */
-  | { type: 'open'; file: File; head: number | null }
+  /** `sheet` and `head`: which sheet of a workbook, and the line that names its columns, where somebody said so. */
+  | { type: 'open'; file: File; sheet: number; head: number | null; house: HouseInBrief }
   | {
       type: 'understand' | 'bringIn'
       columns: ListColumn[]
       house: HouseInBrief
+      answers: ListAnswers
       mended: [number, Mended][]
       file: string
     }
 
+export interface OpenedList {
+  guesses: ReturnType<typeof guessesOf>
+  rows: number
+  oldLetters: boolean
+  /** What the sheets of the file are called. */
+  sheets: string[]
+  head: number
+  /** What stands in the first of its lines: any of them may be the head. */
+  top: { line: number; says: string }[]
+  /** The first of its rows. */
+  shown: { line: number; cells: string[] }[]
+}
+
 export type FromWorker =
-  | {
-      type: 'opened'
-      guesses: ReturnType<typeof guessesOf>
-      rows: number
-      oldLetters: boolean
-      head: number
-      /** What stands in the first of its lines: any of them may be the head. */
-      top: { line: number; says: string }[]
-    }
+  | ({ type: 'opened' } & OpenedList)
   | { type: 'unread'; fault: TableFault }
   | { type: 'progress'; done: number; of: number }
   | { type: 'understood'; understood: Understood }
@@ -48,19 +54,21 @@ function topOf({ filled }: Lines): { line: number; says: string }[] {
     .map(({ line, cells }) => ({ line, says: cells.filter((cell) => cell.trim() !== '').join(' · ') }))
 }
 
-async function open(file: File, said: number | null): Promise<void> {
+async function open({ file, sheet, head: said, house }: Extract<ToWorker, { type: 'open' }>): Promise<void> {
   try {
-    const lines = await readLines(file)
+    const { sheets, oldLetters } = await readSheets(file)
+    const lines = sheets[sheet] ?? sheets[0]
+    if (!lines) throw new UnreadTable('empty')
     table = tableBelow(lines, said)
-    const { rows, head } = table
-    const { oldLetters } = lines
     tell({
       type: 'opened',
-      guesses: guessesOf(table),
-      rows: rows.length,
+      guesses: guessesOf(table, house),
+      rows: table.rows.length,
       oldLetters,
-      head,
+      sheets: sheets.map(({ name }) => name),
+      head: table.head,
       top: topOf(lines),
+      shown: shownOf(table),
     })
   } catch (error) {
     tell({ type: 'unread', fault: error instanceof UnreadTable ? error.code : 'noText' })
@@ -85,12 +93,13 @@ async function send(file: string, facts: readonly object[]): Promise<void> {
 }
 
 globalThis.addEventListener('message', ({ data }: MessageEvent<ToWorker>) => {
-  if (data.type === 'open') return void open(data.file, data.head)
+  if (data.type === 'open') return void open(data)
   if (!table) return
   const of = table.rows.length
   const reading = {
     columns: data.columns,
     house: data.house,
+    answers: data.answers,
     mended: new Map(data.mended),
     onProgress: (done: number) => tell({ type: 'progress', done, of }),
   }

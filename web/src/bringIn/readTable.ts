@@ -1,11 +1,19 @@
 import { headLineOf } from '@kobrin/core'
 import Papa from 'papaparse'
-import { readSheet } from 'read-excel-file/web-worker'
+import type { WorkbookFault } from './workbook.ts'
+import { sheetsOf } from './workbook.ts'
 
-/** What stands in a file, line by line. */
+/** What stands in a sheet of a file, line by line. */
 export interface Lines {
+  /** What the sheet is called; empty of what is no workbook. */
+  name: string
   /** Those with something in them; `line` is counted from 1, as whoever opens the file counts. */
   filled: { line: number; cells: string[] }[]
+}
+
+/** What stands in a file: its sheets, one where it is no workbook. */
+export interface Sheets {
+  sheets: Lines[]
   /** The letters of an older encoding were taken as those of western Europe. */
   oldLetters: boolean
 }
@@ -20,7 +28,7 @@ export interface Table {
   head: number
 }
 
-export type TableFault = 'empty' | 'oldWorkbook' | 'noWorkbook' | 'noText'
+export type TableFault = 'empty' | 'oldWorkbook' | 'noText' | WorkbookFault
 
 export class UnreadTable extends Error {
   readonly code: TableFault
@@ -32,16 +40,6 @@ export class UnreadTable extends Error {
 }
 
 const startsWith = (bytes: Uint8Array, ...start: number[]) => start.every((byte, at) => bytes[at] === byte)
-
-function dayAndTime(date: Date): string {
-  const iso = date.toISOString()
-  return iso.endsWith('T00:00:00.000Z') ? iso.slice(0, 10) : iso.slice(0, 16).replace('T', ' ')
-}
-
-function asText(cell: unknown): string {
-  if (cell instanceof Date) return dayAndTime(cell)
-  return typeof cell === 'string' || typeof cell === 'number' || typeof cell === 'boolean' ? String(cell) : ''
-}
 
 /** Text in the encoding it was written in: with a mark at its head, else UTF-8, else the old one of the west. */
 export function decoded(bytes: Uint8Array): { text: string; oldLetters: boolean } {
@@ -55,12 +53,15 @@ export function decoded(bytes: Uint8Array): { text: string; oldLetters: boolean 
   }
 }
 
-function linesOf(cells: readonly (readonly string[])[], oldLetters: boolean): Lines {
+function linesOf(name: string, cells: readonly (readonly string[])[]): Lines {
   const filled = cells.flatMap((row, at) =>
     row.some((cell) => cell.trim() !== '') ? [{ line: at + 1, cells: [...row] }] : [],
   )
-  return { filled, oldLetters }
+  return { name, filled }
 }
+
+/** More columns than anybody fills in; what stands further right is left aside. */
+const COLUMNS_MOST = 200
 
 /** The list below a line that names its columns: the one that seems to, where nobody says which. Throws UnreadTable where
  * nothing stands below. */
@@ -71,7 +72,7 @@ export function tableBelow({ filled }: Lines, head: number | null): Table {
   const rows = below.map(({ cells }) => cells)
   const { line = 1, cells: named = [] } = filled[at] ?? {}
   if (rows.length === 0) throw new UnreadTable('empty')
-  const width = Math.max(named.length, ...rows.slice(0, 100).map((row) => row.length))
+  const width = Math.min(COLUMNS_MOST, Math.max(named.length, ...rows.slice(0, 100).map((row) => row.length)))
   const headers = Array.from({ length: width }, (_, column) => named[column]?.trim() ?? '')
   return { headers, rows, lines: below.map((one) => one.line), head: line }
 }
@@ -85,20 +86,17 @@ function delimiterOf(text: string): string {
 }
 
 /** Reads a list kept as a workbook or as text with separators. Throws UnreadTable where it is neither. */
-export async function readLines(file: Blob): Promise<Lines> {
+export async function readSheets(file: Blob): Promise<Sheets> {
   const bytes = new Uint8Array(await file.arrayBuffer())
   // A workbook with a password is wrapped like those of long ago: neither can be looked into.
   if (startsWith(bytes, 0xd0, 0xcf, 0x11, 0xe0)) throw new UnreadTable('oldWorkbook')
   if (startsWith(bytes, 0x50, 0x4b)) {
-    const sheet = await readSheet(file).catch(() => {
-      throw new UnreadTable('noWorkbook')
-    })
-    return linesOf(
-      sheet.map((row) => row.map(asText)),
-      false,
-    )
+    const sheets = await sheetsOf(file, bytes, (fault) => new UnreadTable(fault))
+    if (sheets.length === 0) throw new UnreadTable('empty')
+    return { sheets: sheets.map(({ name, rows }) => linesOf(name, rows)), oldLetters: false }
   }
   const { text, oldLetters } = decoded(bytes)
   if (text.includes('\u0000')) throw new UnreadTable('noText')
-  return linesOf(Papa.parse<string[]>(text, { delimiter: delimiterOf(text) }).data, oldLetters)
+  const cells = Papa.parse<string[]>(text, { delimiter: delimiterOf(text) }).data
+  return { sheets: [linesOf('', cells)], oldLetters }
 }

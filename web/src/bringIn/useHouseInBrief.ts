@@ -39,6 +39,7 @@ export function useHouseInBrief() {
     bounds: bounds.value,
     now: today.civilMoment(),
     zone: today.zone,
-    longPast: t('longPast'),
+    hemisphere: site.site?.hemisphere,
+    says: { longPast: t('longPast'), someFood: t('someFood') },
   })
 }

@@ -1,11 +1,10 @@
 import { useDebounceFn } from '@vueuse/core'
 import { computed, onScopeDispose } from 'vue'
-import type { ListColumn } from '@kobrin/core'
+import type { ListAnswers, ListColumn, Mended } from '@kobrin/core'
 import { useStored } from '../kept/useStored.ts'
 import { useMachine } from '../machines/useMachine.ts'
 import type { BroughtListDeed, BroughtListEvent } from './broughtList.ts'
 import { bring, nothingInHand, Remembered } from './broughtList.ts'
-import type { Mended } from './list.ts'
 import type { FromWorker, ToWorker } from './listWorker.ts'
 import { useHouseInBrief } from './useHouseInBrief.ts'
 
@@ -16,6 +15,11 @@ function worker(onHeard: (message: FromWorker) => void): Worker {
   const hands = new Worker(new URL('./listWorker.ts', import.meta.url), { type: 'module' })
   hands.addEventListener('message', ({ data }: MessageEvent<FromWorker>) => onHeard(data))
   return hands
+}
+
+/** Its own copy of something: nothing reactive crosses over to a worker. */
+function plainly<T>(one: T): T {
+  return JSON.parse(JSON.stringify(one)) as T
 }
 
 /** A list on its way into the record, read by a worker beside the page. */
@@ -30,11 +34,10 @@ export function useList() {
   }
   onScopeDispose(letGo)
 
-  /** What the worker is handed is its own copy: nothing reactive crosses over. */
   function ask(type: 'understand' | 'bringIn'): void {
-    const { columns, mended, file } = now.value
-    const asked = { type, columns, house: house(), mended: [...mended], file: file?.name ?? '' }
-    hands?.postMessage(JSON.parse(JSON.stringify(asked)) as ToWorker)
+    const { columns, answers, mended, file } = now.value
+    const asked = { type, columns, answers, house: house(), mended: [...mended], file: file?.name ?? '' }
+    hands?.postMessage(plainly(asked))
   }
   const understand = useDebounceFn(() => {
     if (!now.value.isStopped) ask('understand')
@@ -45,7 +48,7 @@ export function useList() {
       case 'open':
         letGo()
         hands = worker(tell)
-        return hands.postMessage(deed satisfies ToWorker)
+        return hands.postMessage({ ...deed, house: plainly(house()) } satisfies ToWorker)
       case 'understand':
         return void understand()
       case 'bringIn':
@@ -70,6 +73,11 @@ export function useList() {
       set: (columns: ListColumn[]) => tell({ type: 'named', columns }),
     }),
     take: (file: File) => tell({ type: 'taken', file }),
+    answers: computed({
+      get: () => now.value.answers,
+      set: (answers: ListAnswers) => tell({ type: 'answeredWith', answers }),
+    }),
+    turnTo: (sheet: number) => tell({ type: 'turnedTo', sheet }),
     headAt: (line: number) => tell({ type: 'headed', line }),
     takeUp: () => tell({ type: 'takenUp' }),
     mend: (row: number, part: Mended) => tell({ type: 'mended', row, part }),

@@ -8,6 +8,8 @@ defineProps<{
   options: readonly { value: T; label: string }[]
   /** Somebody has to choose. */
   asked?: boolean
+  /** There are many: they are looked for by typing. */
+  searched?: boolean
 }>()
 const emit = defineEmits<{ 'update:modelValue': [chosen: T] }>()
 </script>
@@ -21,6 +23,8 @@ const emit = defineEmits<{ 'update:modelValue': [chosen: T] }>()
     :aria-label="label"
     :placeholder="label"
     :invalid="asked"
+    :filter="searched && options.length > 12"
+    v-bind="options.length > 200 ? { virtualScrollerOptions: { itemSize: 40 } } : {}"
     scroll-height="320px"
     @update:model-value="emit('update:modelValue', $event)"
   />

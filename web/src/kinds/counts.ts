@@ -43,9 +43,9 @@ function counting({ residentId }: ExceptionsFor): Ask {
 /** How many there are. */
 export const counts = {
   counted: {
-    says: ({ count, expected }) =>
+    says: ({ count, about, expected }) =>
       expected === undefined
-        ? t('counted', { counted: count })
+        ? t('counted', { counted: about ? t('aboutSo', { value: count }) : count })
         : t('countedOf', { counted: count, expected }),
     offers: (one) => [{ id: 'count', key: 'k', label: asks('counted'), ask: counting(one) }],
   },

@@ -23,8 +23,8 @@ export function partsOf(group: SheetGroup): readonly BodyPart[] {
   return BACKBONED.includes(group) ? PARTS.backboned : PARTS.legged
 }
 
-function sayWeighed({ grams, confirmed, doubted, context, tub }: Payload<'weighed'>): string {
-  const weight = sayGrams(grams)
+function sayWeighed({ grams, about, confirmed, doubted, context, tub }: Payload<'weighed'>): string {
+  const weight = about ? t('aboutSo', { value: sayGrams(grams) }) : sayGrams(grams)
   const says = [
     confirmed ? t('weighedLookedTwice', { grams: weight }) : t('weighed', { grams: weight }),
     ...(doubted ? [t('weighedDoubted')] : []),
@@ -72,7 +72,10 @@ export const growth = {
     offers: (one) => [{ id: 'weigh', key: 'w', label: asks('weigh'), ask: weighing(one) }],
   },
   measured: {
-    says: ({ part, mm }) => t('partMm', { part: words.part[part], mm: sayIn(mm, 'mm') }),
+    says: ({ part, mm, about }) => {
+      const size = sayIn(mm, 'mm')
+      return t('partMm', { part: words.part[part], mm: about ? t('aboutSo', { value: size }) : size })
+    },
     mends: { number: { field: 'mm', unit: 'mm' } },
     offers: (one) => [{ id: 'measure', key: 'm', label: asks('measure'), ask: measuring(one) }],
   },

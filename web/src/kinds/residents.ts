@@ -4,7 +4,7 @@ import type { Ask, Exception, ExceptionsFor } from '../exceptions/ask.ts'
 import { nothing } from '../exceptions/ask.ts'
 import { t as asks } from '../exceptions/words.ts'
 import { terms } from '../words/terms.ts'
-import { sayDate } from '../words/numbers.ts'
+import { sayDate, sayDateTo } from '../words/numbers.ts'
 import { sayAll } from '../words/sayAll.ts'
 import { t } from '../words/facts.ts'
 import type { About, KindsHere } from './kind.ts'
@@ -42,9 +42,17 @@ function sayDescribed(
   return t('describedAs', { words: known.join('; ') })
 }
 
-function sayArrived({ source, how, of, hereSince }: Payload<'arrived'>, { resident, today }: About): string {
-  if (hereSince !== undefined)
-    return hereSince === null ? t('hereBefore') : t('hereBeforeSince', { date: sayDate(hereSince, today) })
+function sayArrived(
+  { source, how, of, hereSince, hereTo }: Payload<'arrived'>,
+  { resident, today }: About,
+): string {
+  if (hereSince !== undefined) {
+    const here =
+      hereSince === null
+        ? t('hereBefore')
+        : t('hereBeforeSince', { date: sayDateTo(hereSince, hereTo, today) })
+    return withWhy(here, source)
+  }
   if (of !== undefined) return t(`${how ?? 'brought'}HereOf`, { name: resident(of) })
   return source ? t('arrivedFrom', { source }) : t('arrivedEntry')
 }

@@ -27,7 +27,7 @@ import { terms } from '../words/terms.ts'
 import { sayEntry } from '../words/entry.ts'
 import { sayIdentity } from './sayIdentity.ts'
 import { sayGrams } from '../words/measures.ts'
-import { sayDate } from '../words/numbers.ts'
+import { sayDate, sayDateTo } from '../words/numbers.ts'
 import { useTeller } from '../words/useTeller.ts'
 import CorrectEntry from './CorrectEntry.vue'
 import DescribeIt from './DescribeIt.vue'
@@ -95,15 +95,22 @@ const nowMs = Date.now() + site.clockBehind
 const about = computed(() => {
   const one = resident.value
   if (!one) return ''
-  const came = cameOn(record.stateOf(id).stay)
+  const { stay, register } = record.stateOf(id)
+  const came = cameOn(stay)
   const count = residents.countOf(id)
   const bits = [
     species.value?.common,
     species.value?.latin,
-    one.lives === 'colony' ? (count ? t('about', { count }) : '') : terms.sex[one.sex],
+    one.lives === 'colony'
+      ? count
+        ? t('about', { count })
+        : ''
+      : register?.sexUnsure
+        ? t('sexProbably', { sex: terms.sex[one.sex] })
+        : terms.sex[one.sex],
     one.accession,
     day.value.weight ? t('aboutGrams', { grams: sayGrams(day.value.weight.grams) }) : '',
-    came !== null && !ended.value ? t('hereSince', { date: sayDate(came, today.day) }) : '',
+    came !== null && !ended.value ? t('hereSince', { date: sayDateTo(came, stay.cameTo, today.day) }) : '',
   ]
   return bits.filter(Boolean).join(' · ')
 })

@@ -1,6 +1,5 @@
 import type { ResidentState } from '@kobrin/core'
-import { isoDay } from '@kobrin/core'
-import { sayDate, sayMonth } from '../words/numbers.ts'
+import { sayDate, sayDateTo } from '../words/numbers.ts'
 import type { Teller } from '../words/teller.ts'
 import { sayAll } from '../words/sayAll.ts'
 import { terms } from '../words/terms.ts'
@@ -8,16 +7,9 @@ import { t } from './words.ts'
 
 type Register = NonNullable<ResidentState['register']>
 
-/** A day as far as it is known: "2024", "May 2024", "3 May". */
-function sayAsKnown(day: number, to: Register['hatchedTo'], today: number): string {
-  const [year = '', month = ''] = isoDay(day).split('-')
-  if (to === 'year') return year
-  return to === 'month' ? t('monthOf', { month: sayMonth(Number(month), 'long'), year }) : sayDate(day, today)
-}
-
 function sayBegin({ hatchedOn, hatchedTo, laid }: Register, today: number): string[] {
   if (hatchedOn === null) return []
-  const date = sayAsKnown(hatchedOn, hatchedTo, today)
+  const date = sayDateTo(hatchedOn, hatchedTo, today)
   return [laid ? t('laidOn', { date }) : t('hatchedOn', { date })]
 }
 

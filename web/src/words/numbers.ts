@@ -1,4 +1,4 @@
-import type { Season } from '@kobrin/core'
+import type { KnownTo, Season } from '@kobrin/core'
 import { weekdayOf } from '@kobrin/core'
 import { t } from './said.ts'
 import { spaced } from './spaced.ts'
@@ -38,6 +38,15 @@ export function sayDate(day: number, today: number): string {
   return Math.abs(day - today) < 320
     ? short
     : t('longDate', { date: short, year: String(date.getUTCFullYear()) })
+}
+
+/** A day as far as it is known: "2024", "summer 2024", "May 2024", "3 May". */
+export function sayDateTo(day: number, to: KnownTo | undefined, today: number): string {
+  if (to === undefined) return sayDate(day, today)
+  const date = new Date(day * DAY_MS)
+  const year = String(date.getUTCFullYear())
+  const month = sayMonth(date.getUTCMonth() + 1, 'long')
+  return to === 'year' ? year : t(to === 'month' ? 'monthOf' : 'aroundMonth', { month, year })
 }
 
 /** "15 May to 5 June". */

@@ -17,7 +17,13 @@ export const HowMany = z.discriminatedUnion('is', [
     /** It was said; else it is only that nobody gave a number. */
     sure: z.optional(z.literal(true)),
   }),
-  z.strictObject({ is: z.literal('known'), count: z.number(), day: z.nullable(z.number()) }),
+  z.strictObject({
+    is: z.literal('known'),
+    count: z.number(),
+    day: z.nullable(z.number()),
+    /** Nobody counted to the last: about so many. */
+    about: z.optional(z.literal(true)),
+  }),
   z.strictObject({ is: z.literal('uncounted'), atLeast: z.number() }),
 ])
 export type HowMany = z.infer<typeof HowMany>

@@ -3,8 +3,12 @@ import type { CountState, HowMany } from './countState.ts'
 
 /** How many there are as somebody is put on record. Without a number it is one animal, unless it is said that it is
  * a colony, which nobody has counted then. */
-export function howManyAtFirst({ count, colony }: Pick<Register, 'count' | 'colony'>): HowMany {
-  if (count !== null) return { is: 'known', count, day: null }
+export function howManyAtFirst({
+  count,
+  countAbout,
+  colony,
+}: Pick<Register, 'count' | 'countAbout' | 'colony'>): HowMany {
+  if (count !== null) return { is: 'known', count, day: null, ...(countAbout && { about: countAbout }) }
   if (colony) return { is: 'uncounted', atLeast: 1 }
   return colony === false ? { is: 'one', sure: true } : { is: 'one' }
 }
@@ -15,7 +19,7 @@ export function more(howMany: HowMany, many: number, day: number): HowMany {
     case 'one':
       return howMany.sure ? { is: 'known', count: 1 + many, day } : { is: 'uncounted', atLeast: many }
     case 'known':
-      return { is: 'known', count: howMany.count + many, day }
+      return { ...howMany, count: howMany.count + many, day }
     case 'uncounted':
       return { is: 'uncounted', atLeast: howMany.atLeast + many }
   }
@@ -28,9 +32,9 @@ export function fewer(howMany: HowMany, many: number, day: number): HowMany | nu
     case 'one':
       return howMany.sure ? null : { is: 'uncounted', atLeast: 0 }
     case 'known':
-      if (many === howMany.count) return null
-      if (many > howMany.count) return { is: 'uncounted', atLeast: 0 }
-      return { is: 'known', count: howMany.count - many, day }
+      if (many === howMany.count && !howMany.about) return null
+      if (many >= howMany.count) return { is: 'uncounted', atLeast: 0 }
+      return { ...howMany, count: howMany.count - many, day }
     case 'uncounted':
       return { is: 'uncounted', atLeast: Math.max(0, howMany.atLeast - many) }
   }

@@ -21,8 +21,11 @@ function shortfallsAfter(
 export function withCount(
   state: ResidentState,
   fact: Happening,
-  found: number,
-  expected?: number,
+  {
+    count: found,
+    expected,
+    about,
+  }: { count: number; expected?: number | undefined; about?: true | undefined },
 ): ResidentState {
   const shortfalls = shortfallsAfter(state.count.shortfalls, fact, found, expected)
   const { howMany } = state.count
@@ -32,6 +35,10 @@ export function withCount(
   const isOld = howMany.is === 'known' && howMany.day !== null && howMany.day > fact.day
   return {
     ...state,
-    count: { howMany: isOne || isOld ? howMany : { is: 'known', count: found, day: fact.day }, shortfalls },
+    count: {
+      howMany:
+        isOne || isOld ? howMany : { is: 'known', count: found, day: fact.day, ...(about && { about }) },
+      shortfalls,
+    },
   }
 }

@@ -28,16 +28,18 @@ export const WeightReading = z.strictObject({
   /** Kept, and not believed. */
   doubted: z.optional(z.boolean()),
   context: z.optional(z.array(WeightContext)),
+  /** Estimated, or written down with a "~". */
+  about: z.optional(z.boolean()),
 })
 export type WeightReading = z.infer<typeof WeightReading>
 
-type Weighed = Pick<WeightReading, 'grams' | 'confirmed' | 'doubted' | 'context'>
+type Weighed = Pick<WeightReading, 'grams' | 'confirmed' | 'doubted' | 'context' | 'about'>
 
 /** A weighing as it is judged. */
 export function weightReading({
   day,
   uid,
-  payload: { grams, confirmed, doubted, context },
+  payload: { grams, confirmed, doubted, context, about },
 }: Pick<WeightReading, 'day' | 'uid'> & { payload: Weighed }): WeightReading {
   return {
     day,
@@ -46,6 +48,7 @@ export function weightReading({
     ...(confirmed && { confirmed }),
     ...(doubted && { doubted }),
     ...(context && { context }),
+    ...(about && { about }),
   }
 }
 

@@ -1,7 +1,7 @@
 import * as z from 'zod/mini'
 import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
-import { confirmed, duty } from '../subjects/values.ts'
+import { about, confirmed, duty } from '../subjects/values.ts'
 import { BodyPart } from './growthState.ts'
 
 export const measured = residentKind({
@@ -9,6 +9,7 @@ export const measured = residentKind({
     duty,
     part: BodyPart,
     mm: z.number().check(z.positive(), z.maximum(20_000)),
+    about,
     confirmed,
   }),
   recordedBy: KEEPERS_AND_VET,

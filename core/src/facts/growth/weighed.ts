@@ -3,7 +3,7 @@ import { KEEPERS_AND_VET } from '../people/role.ts'
 import { residentKind, withDone } from '../residents/residentKind.ts'
 import type { WeightReading } from './growthState.ts'
 import { WeightContext, weightReading } from './growthState.ts'
-import { confirmed, duty, word } from '../subjects/values.ts'
+import { about, confirmed, duty, word } from '../subjects/values.ts'
 
 /** Monthly weights of two years at least, and all of the last year, which is judged by its best. */
 const LEAST_KEPT = 24
@@ -25,6 +25,7 @@ function lately(weights: readonly WeightReading[]): WeightReading[] {
 const payload = z.strictObject({
   duty,
   grams: z.number().check(z.positive(), z.maximum(1_000_000)),
+  about,
   confirmed,
   /** Kept, and not believed until another one agrees. */
   doubted: z.optional(z.literal(true)),

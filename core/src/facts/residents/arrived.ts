@@ -2,6 +2,7 @@ import * as z from 'zod/mini'
 import { Day } from '../../basics/time/day.ts'
 import { KEEPERS } from '../people/role.ts'
 import { text, Uid } from '../subjects/values.ts'
+import { KnownTo } from './register.ts'
 import { beginStay } from './beginStay.ts'
 import { residentKind } from './residentKind.ts'
 
@@ -21,6 +22,9 @@ export const arrived = residentKind({
           'Of one that was here before its record began: the day it came, null where nobody knows. Its care is asked for from the day of this fact.',
         ),
       ),
+    hereTo: z
+      .optional(KnownTo)
+      .check(z.describe('How sure `hereSince` is, where it is not known to the day.')),
     how: z.optional(ArrivedHow),
     of: z
       .optional(Uid)

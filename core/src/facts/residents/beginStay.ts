@@ -4,6 +4,7 @@ import { nothingSeen } from '../looking/lookingState.ts'
 import { withEnded } from '../holds/saidHolds.ts'
 import type { Happening } from '../subjects/kind.ts'
 import { markOf } from '../subjects/mark.ts'
+import type { KnownTo } from './register.ts'
 import type { ResidentState } from './residentState.ts'
 
 /** What is known of its feeding as it comes back: what it accepts, and no meals or refusals that still count. */
@@ -23,15 +24,20 @@ const EARLIER_KEPT = 48
 export function beginStay(
   state: ResidentState,
   fact: Happening,
-  { enclosure, hereSince }: { enclosure: string; hereSince?: number | null | undefined },
+  {
+    enclosure,
+    hereSince,
+    hereTo,
+  }: { enclosure: string; hereSince?: number | null | undefined; hereTo?: KnownTo | undefined },
 ): ResidentState {
   const { day, occurredAt: at } = fact
   const place = { enclosure, since: day, at }
-  const { cameOn: _before, ...stay } = state.stay
+  const { cameOn: _before, cameTo: _to, ...stay } = state.stay
   const here = {
     expected: null,
     arrivedOn: day,
     ...(hereSince !== undefined && { cameOn: hereSince }),
+    ...(hereTo && { cameTo: hereTo }),
     place,
     ended: null,
   }

@@ -26,6 +26,6 @@ export const moved = residentKind({
     // One that is still on its way is to live there instead.
     const isComing = state.stay.arrivedOn === null && state.stay.expected !== null
     const there = { ...state, stay: { ...state.stay, ...(isComing ? { expected: place } : { place }) } }
-    return found === undefined ? there : withCount(there, fact, found, expected)
+    return found === undefined ? there : withCount(there, fact, { count: found, expected })
   },
 })

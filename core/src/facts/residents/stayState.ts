@@ -1,5 +1,6 @@
 import * as z from 'zod/mini'
 import { Ended } from './ended.ts'
+import { KnownTo } from './register.ts'
 
 const day = z.number()
 
@@ -29,6 +30,8 @@ export const StayState = z.strictObject({
   arrivedOn: z.nullable(day),
   /** Of one that was here before its record began: the day it came, null where nobody knows. */
   cameOn: z.optional(z.nullable(day)),
+  /** How sure that day is, where it is not known to the day. */
+  cameTo: z.optional(KnownTo),
   place: z.nullable(Placement),
   ended: z.nullable(Ended),
   /** Stays before this one, oldest first. */

@@ -33,6 +33,10 @@ export const confirmed = z
   .optional(z.literal(true))
   .check(z.describe('The keeper was asked about this value and kept it.'))
 
+export const about = z
+  .optional(z.literal(true))
+  .check(z.describe('It is only about so: estimated, or written down with a "~" or an "ish".'))
+
 /** Before this nobody kept a record that could be brought in. */
 const EARLIEST = '1900-01-01T00:00:00.000Z'
 

@@ -37,10 +37,13 @@ export interface WeightCourse {
 
 /** A full gut, eggs or a skin just off make a weighing scatter twice as far. */
 const WORTH_WITH_CONTEXT = 0.25
+/** One written down as about so much, some three times as far. */
+const WORTH_OF_ABOUT = 0.1
 
 /** A weighing as the trend takes it. */
-export function loggedOf({ day, grams, context }: WeightReading): Logged {
-  return { day, y: Math.log(grams), ...(context?.length && { worth: WORTH_WITH_CONTEXT }) }
+export function loggedOf({ day, grams, context, about }: WeightReading): Logged {
+  const worth = about ? WORTH_OF_ABOUT : context?.length ? WORTH_WITH_CONTEXT : null
+  return { day, y: Math.log(grams), ...(worth !== null && { worth }) }
 }
 
 function agree(a: WeightReading, b: WeightReading, r: number): boolean {

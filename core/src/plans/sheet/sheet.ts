@@ -33,6 +33,8 @@ export const Sheet = z.strictObject({
   common: z.string().check(z.minLength(1)),
   latin: z.string().check(z.minLength(1)),
   otherNames: z._default(z.array(z.string()), []),
+  /** What keepers call it on boxes and lists. */
+  alsoCalled: z.optional(z.array(z.string().check(z.minLength(1)))),
   group: SheetGroup,
   /** Whether one record stands for one animal or for many. */
   lives: z.enum(['individual', 'colony']),

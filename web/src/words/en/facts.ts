@@ -279,6 +279,7 @@ export default {
   movedOutOfFloor: 'Moved out of; floor to be kept',
   emptiedFloorKept: 'Emptied, floor kept',
   cleaned: 'Cleaned',
+  aboutSo: 'about {value}',
   counted: 'Counted {counted}',
   countedOf: 'Counted {counted} of {expected}',
   missingFoundAgainGiven: 'Missing: {found} found again, {lost} given up. {why}',

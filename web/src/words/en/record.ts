@@ -45,6 +45,7 @@ export default {
   findSomebodyElse: 'Find somebody else',
   enclosure: 'Enclosure',
   enclosure2: 'Enclosure: {fit}',
+  sexProbably: 'probably {sex}',
   about: 'about {count}',
   since: 'since {date}',
   hereSince: 'here since {date}',
@@ -100,7 +101,6 @@ export default {
   onlyTheLastDays:
     'The server cannot be reached: these are the entries of the last 60 days that lie on this device.',
   nothing: 'nothing',
-  monthOf: '{month} {year}',
   laidOn: 'laid {date}',
   hatchedOn: 'hatched or born {date}',
   youngOf: 'young of {names}',

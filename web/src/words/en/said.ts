@@ -66,6 +66,8 @@ export default {
     'it ate on {date}; what is left in the gut rots in the cold, so no food for {count} day before | it ate on {date}; what is left in the gut rots in the cold, so no food for {count} days before',
   itIsHeld: 'it is held: {hold}',
   shortDate: '{day} {month}',
+  monthOf: '{month} {year}',
+  aroundMonth: 'around {month} {year}',
   longDate: '{date} {year}',
   season: '{from} to {until}',
   today: 'today',
