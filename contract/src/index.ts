@@ -1,5 +1,5 @@
 export { BackupState } from './backup/routes.ts'
-export { BringIn, BroughtIn } from './bringIn/routes.ts'
+export { BringIn, BroughtIn, BroughtList, TakenBack } from './bringIn/routes.ts'
 export { CurvesState } from './curves/routes.ts'
 export { EntryBatch } from './entries/entryBatch.ts'
 export { REVISION_HEADER } from './entries/revision.ts'

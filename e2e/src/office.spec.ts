@@ -202,6 +202,47 @@ test('a list with something wrong is mended and brought in, and again changes no
   await expect(page.getByText('brought in, 3 facts')).toHaveCount(1)
 })
 
+test('a list as people write it comes in by a few answers, and is taken back as a whole', async ({
+  keeper,
+}) => {
+  const { page } = await keeper('maren')
+  const list = [
+    'Our animals, spring;;;;;;',
+    ';;;;;;',
+    'Name;What;M/F;Where;Here since;Weight;Notes',
+    'Quillfire;leopard geko;1.0;Tar Room;spring 2020;62g 12/5;shy',
+    'Emberly;leopard geko;f?;";2021;~60;',
+    'EVERYBODY ELSE;;;;;;',
+  ].join('\n')
+  await page.goto('/office/bring-in')
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'ours.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  const ask = page.getByRole('listitem').filter({ hasText: 'leopard geko' })
+  await expect(ask).toContainText('in 2 rows')
+  await ask.getByRole('button', { name: 'Leopard gecko' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: 'EVERYBODY ELSE' })
+    .getByRole('button', { name: 'Leave this row out' })
+    .click()
+  await page.getByRole('button', { name: 'By weight, size and age, where the sheet can tell' }).click()
+  await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
+  await expect(page.getByText('3 rows · 2 newcomers')).toBeVisible()
+  await page.getByRole('button', { name: 'Bring all of it in' }).click()
+  await expect(page.getByText('facts are on record now')).toBeVisible()
+  const mine = page.getByRole('listitem').filter({ hasText: 'ours.csv' })
+  await mine.getByRole('link', { name: 'Emberly' }).click()
+  await expect(page.getByRole('main')).toContainText('probably female')
+  await page.goto('/office/bring-in')
+  await mine.getByRole('button', { name: 'Take it back' }).click()
+  await mine.getByRole('textbox', { name: 'Why it is taken back' }).fill('The wrong file')
+  await mine.getByRole('button', { name: /^Take all/ }).click()
+  await expect(page.getByText('count no more')).toBeVisible()
+  await expect(mine).toContainText('taken back')
+  await expect(mine.getByRole('link')).toHaveCount(0)
+})
+
 test('a list that was stopped on its way is gone on with as it was left', async ({ keeper }) => {
   const { page } = await keeper('maren')
   const list = ['Animal;Date;Weight (kg)', 'Fid;19/04/2026;0,4', 'Bollard;19/04/2026;410'].join('\n')

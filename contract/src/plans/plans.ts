@@ -39,7 +39,13 @@ export const ChangeWhat = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('setUp'), name: z.string() }),
   z.strictObject({ kind: z.literal('house'), name: z.string() }),
   /** A list was brought in. */
-  z.strictObject({ kind: z.literal('broughtIn'), file: z.string(), facts: z.int() }),
+  z.strictObject({
+    kind: z.literal('broughtIn'),
+    file: z.string(),
+    facts: z.int(),
+    /** It was taken back. */
+    back: z.optional(z.literal(true)),
+  }),
   z.strictObject({ kind: z.literal('person'), person: z.uuid(), what: PersonChange }),
 ])
 export type ChangeWhat = z.infer<typeof ChangeWhat>

@@ -1,4 +1,4 @@
-import type { BroughtIn, Change, KeptEntry, Site } from '@kobrin/contract'
+import type { BroughtIn, BroughtList, Change, KeptEntry, Site, TakenBack } from '@kobrin/contract'
 import { OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { Entry, ResidentState } from '@kobrin/core'
 import { replay } from '@kobrin/core'
@@ -51,7 +51,7 @@ async function stateOf(subject: string): Promise<unknown> {
 describe('a list that is brought in', () => {
   it('is on record with its folds, as if it had been written day by day', async () => {
     const weights = [5, 1, 3].map((day) => fact(resident(), 'weighed', { grams: 60 + day }, day))
-    expect(await bringIn(weights)).toEqual({ kept: 3, known: 0, refused: [] })
+    expect(await bringIn(weights)).toMatchObject({ kept: 3, known: 0, refused: [] })
     const history = await historyOf(resident())
     expect(history.filter(({ kind }) => kind === 'weighed')).toHaveLength(3)
     expect(await stateOf(resident())).toEqual(replay('resident', history as Entry[]))
@@ -149,5 +149,78 @@ describe('a list that is brought in', () => {
     const keeper = await signedIn(open.app, 'keeper')
     const body = { file: 'list.csv', facts: [fact(resident(), 'noted', { text: 'No' })] }
     expect((await keeper.call({ method: 'POST', url: OFFICE_ROUTES.bringIn.url, body })).statusCode).toBe(403)
+  })
+})
+
+describe('a list that was brought in', () => {
+  const lists = async () =>
+    (await open.as.call({ url: OFFICE_ROUTES.broughtLists.url })).json<BroughtList[]>()
+  const takeBack = async (id: string): Promise<TakenBack> => {
+    const answer = await open.as.call({
+      method: 'POST',
+      url: addressOf(OFFICE_ROUTES.takeListBack.url, { id }),
+      body: { why: 'The wrong file' },
+    })
+    expect(answer.statusCode).toBe(200)
+    return answer.json<TakenBack>()
+  }
+  const numbers = async () =>
+    Object.keys((await open.as.call({ url: ROUTES.site.url })).json<Site>().numbers).length
+  const listOf = (id: string, name: string) => [
+    fact(id, 'registered', newcomer(name), 2),
+    fact(id, 'arrived', { enclosure: freeBox(), hereSince: null }, 2),
+    fact(resident(), 'noted', { text: `Beside ${name}`, forRecord: true }, 3),
+  ]
+
+  it('is listed with whom it put on record, and is taken back as a whole', async () => {
+    const before = await numbers()
+    const facts = listOf(uuidv7(), 'Garnet')
+    const { list = '', residents } = await bringIn(facts)
+    expect(residents).toEqual({ before, after: before + 1 })
+    const [first] = await lists()
+    expect(first).toMatchObject({ id: list, facts: 3, newcomerCount: 1, takenBack: null })
+    expect(first?.newcomers.map(({ name }) => name)).toEqual(['Garnet'])
+    const back = await takeBack(list)
+    expect(back).toEqual({ facts: 3, residents: { before: before + 1, after: before }, standing: [] })
+    expect((await lists())[0]).toMatchObject({ takenBack: { by: expect.any(String) as string } })
+    expect(await numbers()).toBe(before)
+    // Once is enough.
+    expect(await takeBack(list)).toMatchObject({ facts: 0 })
+    const history = await historyOf(resident())
+    expect(await stateOf(resident())).toEqual(replay('resident', history as Entry[]))
+  })
+
+  it('comes in again after it was taken back, and the same list once more changes nothing', async () => {
+    const facts = listOf(uuidv7(), 'Jasper')
+    const { list = '' } = await bringIn(facts)
+    await takeBack(list)
+    const before = await numbers()
+    expect(await bringIn(facts)).toMatchObject({ kept: 3, known: 0 })
+    expect(await numbers()).toBe(before + 1)
+    expect(await bringIn(facts)).toMatchObject({ kept: 0, known: 3 })
+  })
+
+  it('stays while somebody has written about those it put on record, and says who', async () => {
+    const id = uuidv7()
+    const { list = '' } = await bringIn(listOf(id, 'Onyx'))
+    const posted = await open.as.call({
+      method: 'POST',
+      url: ROUTES.append.url,
+      body: {
+        entries: [postedBy(open.site.person('seniorKeeper').id, { subject: id, kind: 'noted', payload: { text: 'Lively' } })],
+      },
+    })
+    expect(posted.statusCode).toBe(200)
+    expect(await takeBack(list)).toMatchObject({ facts: 0, standing: [{ id, name: 'Onyx' }] })
+    expect((await lists())[0]).toMatchObject({ id: list, takenBack: null })
+  })
+
+  it('that is nobody’s is not there', async () => {
+    const answer = await open.as.call({
+      method: 'POST',
+      url: addressOf(OFFICE_ROUTES.takeListBack.url, { id: uuidv7() }),
+      body: { why: 'The wrong file' },
+    })
+    expect(answer.statusCode).toBe(404)
   })
 })

@@ -10,6 +10,8 @@ export type Transaction = Parameters<Parameters<Database['transaction']>[0]>[0]
 export interface Connection {
   db: Database
   pool: mysql.Pool
+  /** Where it leads. */
+  address: DatabaseAddress
   /** A connection outside the pool, for what must not wait behind others. */
   lone: () => Promise<mysql.Connection>
   /** Lets go of everybody who waits for an answer: they are told that it is gone. */
@@ -68,6 +70,7 @@ export async function connect(address: DatabaseAddress, connections = 10): Promi
   return {
     db: drizzle({ client: pool }),
     pool,
+    address,
     lone: () => mysql.createConnection({ ...poolOptions(address), connectTimeout: 3000 }),
     dropAll() {
       for (const stream of open) stream.destroy()

@@ -1,3 +1,4 @@
+export * from '../bringIn/tables.ts'
 export * from '../changes/tables.ts'
 export * from '../curves/tables.ts'
 export * from '../entries/tables.ts'

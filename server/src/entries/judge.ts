@@ -37,7 +37,9 @@ function aboutHouse(subject: string, fact: Pick<Fact, 'kind' | 'payload'>, known
 function aboutFact(fact: Fact, known: Known): ErrorCode | null {
   const family = known.familyOf(fact.subject)
   if (founds(fact)) {
-    if (family !== undefined) return 'known_subject'
+    // One whose registration was taken back may be put on record anew.
+    const isAnew = family === 'resident' && known.registerOf(fact.subject) === null
+    if (family !== undefined && !isAnew) return 'known_subject'
   } else if (family === undefined) return 'unknown_subject'
   else if (family !== familyOf(fact.kind)) return 'wrong_family'
   return aboutHouse(fact.subject, fact, known)

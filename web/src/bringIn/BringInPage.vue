@@ -3,12 +3,15 @@ import type { FileUploadUploaderEvent } from 'primevue/fileupload'
 import Button from 'primevue/button'
 import FileUpload from 'primevue/fileupload'
 import ProgressBar from 'primevue/progressbar'
+import { may } from '@kobrin/contract'
 import { withAsked } from '@kobrin/core'
 import { computed } from 'vue'
 import '../app/page.css'
 import ChoiceField from '../fields/ChoiceField.vue'
 import Wrong from '../fields/Wrong.vue'
 import OfficeTabs from '../office/OfficeTabs.vue'
+import { usePeople } from '../people/usePeople.ts'
+import BroughtLists from './BroughtLists.vue'
 import FaultyRows from './FaultyRows.vue'
 import OpenQuestions from './OpenQuestions.vue'
 import TheirTable from './TheirTable.vue'
@@ -21,6 +24,7 @@ import WordsTaken from './WordsTaken.vue'
 
 const list = useList()
 const { now, columns } = list
+const people = usePeople()
 const here = useHouseWords()
 const answering = useAnswering(list.answers, columns)
 const understood = computed(() => now.value.understood)
@@ -95,6 +99,7 @@ function leaveAllOut(): void {
         <p class="good">
           {{ t('broughtIn', { count: now.brought.kept }) }} {{ t('wereKnown', { count: now.brought.known }) }}
         </p>
+        <p v-if="now.brought.residents">{{ t('residentsNow', now.brought.residents) }}</p>
         <div v-if="next !== undefined" class="row">
           <Button severity="secondary" @click="list.turnTo(now.sheet + 1)">{{
             t('nextSheet', { name: next })
@@ -163,6 +168,7 @@ function leaveAllOut(): void {
         </div>
       </section>
     </template>
+    <BroughtLists v-if="now.progress === null && may(people.role, 'bringIn')" />
   </main>
 </template>
 

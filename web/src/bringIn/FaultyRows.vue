@@ -83,7 +83,7 @@ function mend(row: number, at: number, text: string): void {
     </Column>
     <Column>
       <template #body="{ data }: { data: FaultyRow }">
-        <div class="row">
+        <div class="row acts">
           <Button
             v-if="isDoubt(data)"
             severity="secondary"
@@ -100,6 +100,11 @@ function mend(row: number, at: number, text: string): void {
 </template>
 
 <style scoped>
+.acts {
+  flex-wrap: nowrap;
+  white-space: nowrap;
+}
+
 .fault {
   color: var(--late);
 }

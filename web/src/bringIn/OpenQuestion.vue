@@ -111,6 +111,10 @@ function propose(is: string): void {
 </template>
 
 <style scoped>
+.question strong {
+  margin-right: 8px;
+}
+
 .question {
   display: grid;
   gap: 6px;

@@ -3,9 +3,9 @@ import type { Guess, LengthUnit, ListColumn, MassUnit } from '@kobrin/core'
 import { BodyPart, DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from '@kobrin/core'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
-import ToggleSwitch from 'primevue/toggleswitch'
 import CellSelect from '../fields/CellSelect.vue'
 import { choicesFrom, choicesOf } from '../fields/choicesOf.ts'
+import TickField from '../fields/TickField.vue'
 import { words as vocabulary } from '../words/en.ts'
 import { sayReason } from './saying.ts'
 import { t, words } from './words.ts'
@@ -99,13 +99,12 @@ function mean(at: number, meaning: ListColumn['meaning']): void {
               asked
               @update:model-value="say(at, { decimal: $event })"
             />
-            <label v-if="columns[at]?.meaning !== 'ignore'" class="down">
-              <ToggleSwitch
-                :model-value="columns[at]?.down ?? false"
-                @update:model-value="say(at, { down: $event })"
-              />
-              {{ t('emptyIsAbove') }}
-            </label>
+            <TickField
+              v-if="columns[at]?.meaning !== 'ignore'"
+              :model-value="columns[at]?.down ?? false"
+              :label="t('emptyIsAbove')"
+              @update:model-value="say(at, { down: $event ?? false })"
+            />
             <span class="because">{{ because.map(sayReason).join(' ') }}</span>
           </div>
         </template>
@@ -129,13 +128,6 @@ function mean(at: number, meaning: ListColumn['meaning']): void {
 
 .named {
   overflow-wrap: anywhere;
-}
-
-.down {
-  display: flex;
-  gap: 6px;
-  align-items: center;
-  font-weight: 400;
 }
 
 .because {

@@ -58,6 +58,20 @@ describe('a file', () => {
     expect(decoded(new Uint8Array(bytes))).toEqual({ text, oldLetters })
   })
 
+  it('has "as above" where a quotation mark stands alone, and keeps what is quoted', async () => {
+    const { rows } = await readTable(csv('Name;Rack;Note\nGaff;R1;"a;b"\nOrlop;";\nBilge;";x\n'))
+    expect(rows).toEqual([
+      ['Gaff', 'R1', 'a;b'],
+      ['Orlop', '〃', ''],
+      ['Bilge', '〃', 'x'],
+    ])
+    const quoted = await readTable(csv('Name;Note\nGaff;";"\nOrlop;"x"\n'))
+    expect(quoted.rows).toEqual([
+      ['Gaff', ';'],
+      ['Orlop', 'x'],
+    ])
+  })
+
   it.each([
     [new Blob([new Uint8Array([0xd0, 0xcf, 0x11, 0xe0, 1])]), 'oldWorkbook'],
     [new Blob([new Uint8Array([0x50, 0x4b, 3, 4, 9, 9])]), 'noWorkbook'],

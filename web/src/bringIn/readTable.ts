@@ -85,6 +85,19 @@ function delimiterOf(text: string): string {
   return Papa.parse(text, { skipEmptyLines: 'greedy', preview: TELLING }).meta.delimiter
 }
 
+/** The rows of a text with separators. A quotation mark that stands alone in its cell means "as above", and opens no text:
+ * where it is taken so there are more rows. */
+function rowsOf(text: string): string[][] {
+  const delimiter = delimiterOf(text)
+  const parsed = (some: string) => Papa.parse<string[]>(some, { delimiter }).data
+  const edge = `[${delimiter === '\t' ? '\\t' : delimiter}\\r\\n]`
+  const alone = new RegExp(`(?<=^|${edge})[ ]*"[ ]*(?=${edge}|$)`, 'gu')
+  const rows = parsed(text)
+  const marked = text.replace(alone, '〃')
+  const others = marked === text ? rows : parsed(marked)
+  return others.length > rows.length ? others : rows
+}
+
 /** Reads a list kept as a workbook or as text with separators. Throws UnreadTable where it is neither. */
 export async function readSheets(file: Blob): Promise<Sheets> {
   const bytes = new Uint8Array(await file.arrayBuffer())
@@ -97,6 +110,5 @@ export async function readSheets(file: Blob): Promise<Sheets> {
   }
   const { text, oldLetters } = decoded(bytes)
   if (text.includes('\u0000')) throw new UnreadTable('noText')
-  const cells = Papa.parse<string[]>(text, { delimiter: delimiterOf(text) }).data
-  return { sheets: [linesOf('', cells)], oldLetters }
+  return { sheets: [linesOf('', rowsOf(text))], oldLetters }
 }

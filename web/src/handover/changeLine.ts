@@ -87,7 +87,11 @@ function saysOf({ what }: Change, names: Names): Pick<ChangeLine, 'whom' | 'to' 
     case 'bay':
       return { whom: what.name, to: null, says: ABOUT_PLACE[what.what] }
     case 'broughtIn':
-      return { whom: what.file, to: null, says: t('broughtIn', { count: what.facts }) }
+      return {
+        whom: what.file,
+        to: { name: 'bringIn' },
+        says: t(what.back ? 'listTakenBack' : 'broughtIn', { count: what.facts }),
+      }
     case 'house':
       return { whom: what.name, to: { name: 'house' }, says: t('houseWrittenDown') }
     case 'setUp':

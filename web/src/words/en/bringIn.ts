@@ -91,6 +91,18 @@ export default {
   refusedAll: 'Nothing was brought in:',
   notTaken: 'It was not taken.',
   noLink: 'No link to the server. Nothing was brought in; try again when it is back.',
+  lists: 'Lists brought in',
+  broughtInBy: '{day} {time}, {name}',
+  takenBackBy: 'taken back {day}, {name}',
+  takeListBack: 'Take it back …',
+  whyTakenBack: 'Why it is taken back',
+  takeAllBack: 'Take {count} fact back | Take all {count} facts back',
+  leaveIt: 'Leave it',
+  wasTakenBack:
+    '{count} fact counts no more. On record were {before} residents, and are {after}. | {count} facts count no more. On record were {before} residents, and are {after}.',
+  standsOnIt:
+    'Nothing was taken back: something has been written since about {names}. Take that back first, or mend what is wrong on their records.',
+  residentsNow: 'On record were {before} residents, and are {after}.',
   longPast: 'From a list; the molt is long past',
   unreadEmpty: 'There are no rows in it below the first.',
   unreadOld:

@@ -37,5 +37,6 @@ export default {
   walkedInAnother: 'Walked in another order',
   takenAway: 'Taken away',
   houseWrittenDown: 'the house: its name and its numbers',
+  listTakenBack: 'taken back, {count} fact | taken back, {count} facts',
   broughtIn: 'brought in, {count} fact | brought in, {count} facts',
 } as const
