@@ -210,7 +210,7 @@ test('a list as people write it comes in by a few answers, and is taken back as 
     'Our animals, spring;;;;;;',
     ';;;;;;',
     'Name;What;M/F;Where;Here since;Weight;Notes',
-    'Quillfire;leopard geko;1.0;Tar Room;spring 2020;62g 12/5;shy',
+    'Quillfire;leopard geko;1.0;Knot Room;spring 2020;62g 12/5;shy',
     'Emberly;leopard geko;f?;";2021;~60;',
     'EVERYBODY ELSE;;;;;;',
   ].join('\n')
@@ -227,6 +227,11 @@ test('a list as people write it comes in by a few answers, and is taken back as 
     .getByRole('button', { name: 'Leave this row out' })
     .click()
   await page.getByRole('button', { name: 'By weight, size and age, where the sheet can tell' }).click()
+  await page
+    .getByRole('listitem')
+    .filter({ hasText: '62g 12/5' })
+    .getByRole('button', { name: 'day, month, year' })
+    .click()
   await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
   await expect(page.getByText('3 rows · 2 newcomers')).toBeVisible()
   await page.getByRole('button', { name: 'Bring all of it in' }).click()

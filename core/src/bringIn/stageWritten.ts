@@ -5,6 +5,7 @@ import { readMany } from './manyWritten.ts'
 import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
 import { readQuantity } from './quantity.ts'
 import type { Cell, RowReading } from './rowReading.ts'
+import { whenIn } from './when.ts'
 
 /** Stages as people write them, and the words by which sheets begin the name of such a stage. A word that says less than
  * the stages of a sheet tell apart, as "young" of a spider does, stands for none. */
@@ -67,12 +68,17 @@ export function stageTold({ stages }: Sheet, known: Known): Stage | undefined {
   return undefined
 }
 
+/** A number in a cell, whatever day stands beside it; undefined where there is none. */
 function amountIn(
   cell: Cell | undefined,
   units: Readonly<Record<string, number>>,
   otherwise: string,
 ): number | undefined {
-  const read = cell && readQuantity(cell.text, cell.column.decimal ?? null)
+  if (!cell) return undefined
+  const sign = cell.column.decimal ?? null
+  const when = whenIn(cell.text, { order: 'dmy', today: 0 })
+  const read =
+    readQuantity(cell.text, sign) ?? (when && when !== 'unsure' ? readQuantity(when.rest, sign) : null)
   if (!read || read === 'unsure') return undefined
   const factor = units[read.unit === '' ? otherwise : read.unit]
   return factor === undefined ? undefined : read.value * factor

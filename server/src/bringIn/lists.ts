@@ -111,7 +111,7 @@ export async function takeBack(by: Writing, id: string, why: string): Promise<Ta
         occurredAt: author.at,
         day: author.day,
         author: author.by,
-      }) as Entry,
+      }),
   )
   const { accepted } = await writeInPieces(by, entries)
   await db

@@ -62,8 +62,8 @@ describe('a file', () => {
     const { rows } = await readTable(csv('Name;Rack;Note\nGaff;R1;"a;b"\nOrlop;";\nBilge;";x\n'))
     expect(rows).toEqual([
       ['Gaff', 'R1', 'a;b'],
-      ['Orlop', '〃', ''],
-      ['Bilge', '〃', 'x'],
+      ['Orlop', '"', ''],
+      ['Bilge', '"', 'x'],
     ])
     const quoted = await readTable(csv('Name;Note\nGaff;";"\nOrlop;"x"\n'))
     expect(quoted.rows).toEqual([

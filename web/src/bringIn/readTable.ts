@@ -85,6 +85,9 @@ function delimiterOf(text: string): string {
   return Papa.parse(text, { skipEmptyLines: 'greedy', preview: TELLING }).meta.delimiter
 }
 
+/** Stands for a lone quotation mark while a text is taken apart. */
+const ABOVE = '〃'
+
 /** The rows of a text with separators. A quotation mark that stands alone in its cell means "as above", and opens no text:
  * where it is taken so there are more rows. */
 function rowsOf(text: string): string[][] {
@@ -93,9 +96,11 @@ function rowsOf(text: string): string[][] {
   const edge = `[${delimiter === '\t' ? '\\t' : delimiter}\\r\\n]`
   const alone = new RegExp(`(?<=^|${edge})[ ]*"[ ]*(?=${edge}|$)`, 'gu')
   const rows = parsed(text)
-  const marked = text.replace(alone, '〃')
+  const marked = text.replace(alone, ABOVE)
   const others = marked === text ? rows : parsed(marked)
-  return others.length > rows.length ? others : rows
+  return others.length > rows.length
+    ? others.map((row) => row.map((cell) => (cell === ABOVE ? '"' : cell)))
+    : rows
 }
 
 /** Reads a list kept as a workbook or as text with separators. Throws UnreadTable where it is neither. */
