@@ -1,10 +1,11 @@
 import { Readable } from 'node:stream'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import type { BringInHouse, ResidentState } from '@kobrin/core'
 import {
   factsOfList,
   guessColumns,
-  instantAt,
+  instantsIn,
   isoDay,
   NO_ANSWERS,
   understand,
@@ -14,8 +15,9 @@ import type { House } from '@kobrin/server'
 import { connect } from '@kobrin/server'
 import Papa from 'papaparse'
 import type { Figure } from './figures.ts'
-import { ms } from './figures.ts'
-import { openSession } from './session.ts'
+import { median, ms, quantile, timed } from './figures.ts'
+import { openSession, residentsOf } from './session.ts'
+import { watering } from './waterings.ts'
 
 const ROWS = 100_000
 
@@ -53,10 +55,34 @@ function houseOf(living: readonly Living[], today: number): BringInHouse {
   }
 }
 
-function timed<T>(work: () => T): { took: number; made: T } {
+function worked<T>(work: () => T): { took: number; made: T } {
   const from = performance.now()
   const made = work()
   return { took: performance.now() - from, made }
+}
+
+const BETWEEN_TAPS_MS = 50
+
+/** How long taps took, one after the other, for as long as something else goes on. */
+async function tapsBeside(work: Promise<unknown>, url: string, aheadMs: number): Promise<number[]> {
+  const keeper = await openSession(url, 1)
+  const subjects = residentsOf(keeper.site)
+  const author = keeper.site.people[0]?.id ?? ''
+  const took: number[] = []
+  let goesOn = true
+  const over = () => {
+    goesOn = false
+  }
+  work.then(over, over)
+  const isOn = () => goesOn
+  while (isOn()) {
+    const subject = subjects[(took.length * 7) % subjects.length] ?? ''
+    const entries = [watering({ subject, author, atMs: Date.now() + aheadMs })]
+    took.push(await timed(() => keeper.call('POST', ROUTES.append.url, { entries })))
+    await sleep(BETWEEN_TAPS_MS)
+  }
+  keeper.close()
+  return took
 }
 
 /** A list of 100 000 rows as it comes from a spreadsheet, until it is on record with its folds, against
@@ -72,23 +98,26 @@ export async function bringInFigures({ url, database, aheadMs }: House): Promise
     family === 'resident' && state.register ? [{ id, state }] : [],
   )
   const text = listOf(living, today)
-  const parsing = timed(() => Papa.parse<string[]>(text).data)
+  const parsing = worked(() => Papa.parse<string[]>(text).data)
   const [headers = [], ...rows] = parsing.made
-  const judging = timed(() => {
+  const judging = worked(() => {
     const house = houseOf(living, today)
     const columns = guessColumns(headers, rows.slice(0, 400), wordsOfHouse(house)).map(({ column }) => column)
+    const instantOf = instantsIn('Europe/London')
     const table = { rows, lines: rows.map((_, index) => index + 2) }
     const reading = { columns, house, answers: NO_ANSWERS, mended: new Map() }
     const { faulty } = understand(table, reading)
     if (faulty.length > 0) throw new Error(JSON.stringify(faulty[0]))
     return factsOfList(table, reading).map(({ moment, line: _, ...fact }) => ({
       ...fact,
-      occurredAt: new Date(instantAt(moment, 'Europe/London')).toISOString(),
+      occurredAt: new Date(instantOf(moment)).toISOString(),
     }))
   })
   const facts = judging.made
   const from = performance.now()
-  const answer = await session.call('POST', OFFICE_ROUTES.bringIn.url, { file: 'list.csv', facts })
+  const bringing = session.call('POST', OFFICE_ROUTES.bringIn.url, { file: 'list.csv', facts })
+  const taps = await tapsBeside(bringing, url, aheadMs)
+  const answer = await bringing
   const keeping = performance.now() - from
   const { kept } = JSON.parse(answer) as { kept: number }
   if (kept !== facts.length)
@@ -110,6 +139,12 @@ export async function bringInFigures({ url, database, aheadMs }: House): Promise
   await close()
   const whole = parsing.took + judging.took + keeping
   return [
+    {
+      name: 'tap-p99-beside-a-list-ms',
+      value: quantile(taps, 0.99),
+      limit: 200,
+      about: `${taps.length} taps about those on the list while it was written; median ${ms(median(taps))}, longest ${ms(Math.max(...taps))}`,
+    },
     {
       name: 'bring-in-over-load-data',
       value: loading / whole,

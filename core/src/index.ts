@@ -1,6 +1,6 @@
 export { coded } from './basics/coded.ts'
 export type { Civil } from './basics/time/civil.ts'
-export { civil, instantAt } from './basics/time/civil.ts'
+export { civil, instantAt, instantsIn } from './basics/time/civil.ts'
 export { Day, dayFromIso, isoDay, weekdayOf } from './basics/time/day.ts'
 export { Hemisphere, usualHemisphere } from './basics/time/hemisphere.ts'
 export { isInSeason } from './basics/time/season.ts'

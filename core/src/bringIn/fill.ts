@@ -26,7 +26,7 @@ const SAME = new Set([
 
 /** Whether a cell says that the one above says it: a mark, "ditto", "same as above". */
 export function isSameAsAbove(cell: string): boolean {
-  return SAME.has(plain(cell).replace(/[.]$/u, ''))
+  return cell.length < 20 && SAME.has(plain(cell).replace(/[.]$/u, ''))
 }
 
 /** Fills down, row by row, what is marked to be as above, and in columns that are read so what is left empty as well. */

@@ -96,14 +96,15 @@ function mendedCells(cells: readonly string[], { cells: mended = {} }: Mended): 
   return copy
 }
 
-/** Reads every row in its order; those left out are passed over. */
+/** Reads every row in its order; those left out are passed over. `named`: what it says is given names. */
 function eachRow(
   { rows }: ListRows,
   { columns, house, answers, mended, onProgress }: ListReading,
+  named: boolean,
   take: (read: RowRead, row: number, cells: string[]) => void,
 ): number {
   const asked = withAsked(columns)
-  const read = rowReader(asked, house, answers)
+  const read = rowReader(asked, house, { answers, named })
   const fill = filler(asked)
   let leftOut = 0
   rows.forEach((cells, row) => {
@@ -134,7 +135,7 @@ export function understand(table: ListRows, reading: ListReading): Understood {
   const lately: CameLately[] = []
   const sheets = new Map(house.sheets.map((sheet) => [sheet.id, sheet]))
   let [heading, newcomers, facts, cameUnsaid] = [0, 0, 0, 0]
-  const leftOut = eachRow(table, reading, (read, row, cells) => {
+  const leftOut = eachRow(table, reading, false, (read, row, cells) => {
     heading += Number(read.heads ?? false)
     newcomers += read.newcomers.length
     facts += read.facts.length
@@ -177,7 +178,7 @@ export interface ListFact extends RowFact {
 /** The facts of a list. Said twice in one list it is said once. */
 export function factsOfList(table: ListRows, reading: ListReading): ListFact[] {
   const facts = new Map<string, ListFact>()
-  eachRow(table, reading, ({ facts: made, faults }, row) => {
+  eachRow(table, reading, true, ({ facts: made, faults }, row) => {
     if (faults.length > 0) return
     for (const fact of made)
       if (!facts.has(fact.uid)) facts.set(fact.uid, { ...fact, line: table.lines[row] ?? row })

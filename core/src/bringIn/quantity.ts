@@ -112,6 +112,9 @@ function twoUnits(text: string): Omit<Quantity, 'about'> | null {
  * stands in the cells around it. `sign` decides only where a cell alone cannot: "1,612" is 1612 or 1.612. Null where it is
  * no number, "unsure" where it is one of two and nobody said which. */
 export function readQuantity(written: string, sign: DecimalSign): Quantity | 'unsure' | null {
+  // Nearly all there are.
+  const plainly = /^(\d{1,9})(?:[.,](\d{1,2}))?$/u.exec(written)
+  if (plainly) return { value: Number(`${plainly[1]}.${plainly[2] ?? 0}`), unit: '', about: false }
   const { text, about } = withoutAbout(
     written
       .trim()

@@ -7,7 +7,7 @@ import type { Likeness } from './likeness.ts'
 import type { Column, Meaning } from './meaning.ts'
 import type { Quantity } from './quantity.ts'
 import { readQuantity } from './quantity.ts'
-import type { When } from './when.ts'
+import type { When, WhenRead } from './when.ts'
 import { momentOf, readWhen, whenIn } from './when.ts'
 
 export type RowProblem =
@@ -80,6 +80,10 @@ export interface RowContext {
   house: House
   answers: ListAnswers
   answerTo: AnswerTo
+  /** Facts are given their names: where they are only counted nobody asks for them. */
+  named: boolean
+  /** Days as they were read: the same ones stand in many rows. */
+  days: Map<string, WhenRead>
   /** The first column of that meaning; null where there is none. */
   columnOf: (meaning: Meaning) => number | null
   /** Somebody looked at its values again, and they are so. */
@@ -141,7 +145,7 @@ export class RowReading {
     return (kind, payload) => {
       // What has no day of its own is the same fact on whatever day it is brought in.
       const at = dated ? [moment.day, moment.minute] : []
-      const uid = idOf(JSON.stringify([subject, kind, ...at, payload]))
+      const uid = this.context.named ? idOf(JSON.stringify([subject, kind, ...at, payload])) : ''
       this.facts.push({ subject, kind, payload, moment, uid })
     }
   }
@@ -155,7 +159,10 @@ export class RowReading {
   when(cell: Cell | undefined): When | null {
     if (!cell) return null
     const { text: said, column } = cell
-    const read = readWhen(said, this.whenContext(column))
+    const { days } = this.context
+    const key = `${column.order} ${said}`
+    const read = days.has(key) ? (days.get(key) ?? null) : readWhen(said, this.whenContext(column))
+    days.set(key, read)
     if (read === 'unsure') this.wrong(cell, { code: 'orderUnsaid', said })
     else if (read === null) this.wrong(cell, { code: 'notDay', said })
     else if (read.day > this.context.house.now.day) this.wrong(cell, { code: 'toCome', said })

@@ -55,7 +55,7 @@ class RowReader {
   /** What the last line that heads rows says of those below it. */
   private headed: Partial<Record<'species' | 'place', string>> = {}
 
-  constructor(columns: readonly Column[], house: House, answers: ListAnswers) {
+  constructor(columns: readonly Column[], house: House, { answers, named }: ReaderOptions) {
     this.columns = columns
     this.who = new WhoIsWho(house)
     this.like = speciesLike(house.sheets)
@@ -64,7 +64,7 @@ class RowReader {
       const at = columns.findIndex((column) => column.meaning === meaning)
       return at < 0 ? null : at
     }
-    this.context = { house, answers, answerTo: answersTo(answers), columnOf }
+    this.context = { house, answers, answerTo: answersTo(answers), columnOf, named, days: new Map() }
     this.usual = columns.filter(({ meaning, header }) => meaning !== 'ignore' && header !== '').length
   }
 
@@ -214,13 +214,24 @@ export function wordsOfHouse({ sheets, boxes, now }: Pick<House, 'sheets' | 'box
 }
 
 /** What is wrong once is told once, whoever of several it is told of. */
-function once(faults: readonly RowFault[]): RowFault[] {
+function once(faults: RowFault[]): RowFault[] {
+  if (faults.length < 2) return faults
   const told = new Map(faults.map((fault) => [JSON.stringify(fault), fault]))
   return [...told.values()]
 }
 
+interface ReaderOptions {
+  answers: ListAnswers
+  /** Facts are given the names by which they are known when they are brought in again. */
+  named: boolean
+}
+
 /** Reads the rows of a list, one after the other. */
-export function rowReader(columns: readonly Column[], house: House, answers: ListAnswers = NO_ANSWERS) {
-  const reader = new RowReader(columns, house, answers)
+export function rowReader(
+  columns: readonly Column[],
+  house: House,
+  { answers = NO_ANSWERS, named = true }: Partial<ReaderOptions> = {},
+) {
+  const reader = new RowReader(columns, house, { answers, named })
   return (row: readonly string[], how: { accepted?: boolean } = {}): RowRead => reader.read(row, how)
 }

@@ -271,6 +271,9 @@ function begun({ day, to }: Read, today: Day): Read {
 /** A cell that is to be a day and no more, to the day, the month, the season or the year. Null where it is none, "unsure"
  * where it may be one of two. */
 export function readWhen(written: string, context: WhenContext): WhenRead {
+  // Nearly all there are.
+  const plainly = /^\d{1,4}[-./]\d{1,2}[-./]\d{1,4}$/u.test(written) ? whenIn(written, context) : null
+  if (plainly) return plainly
   const { text } = withoutAbout(written.replace(/^[([]+|[)\]]+$/gu, ''))
   for (const [pattern, read] of COARSE) {
     const match = pattern.exec(text)

@@ -207,7 +207,13 @@ describe('a list that was brought in', () => {
       method: 'POST',
       url: ROUTES.append.url,
       body: {
-        entries: [postedBy(open.site.person('seniorKeeper').id, { subject: id, kind: 'noted', payload: { text: 'Lively' } })],
+        entries: [
+          postedBy(open.site.person('seniorKeeper').id, {
+            subject: id,
+            kind: 'noted',
+            payload: { text: 'Lively' },
+          }),
+        ],
       },
     })
     expect(posted.statusCode).toBe(200)

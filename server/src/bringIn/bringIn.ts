@@ -30,7 +30,9 @@ const REFUSALS_TOLD = 200
 /** Names asked for at once. */
 const ASKED = 5000
 /** Facts that are written at once: whoever taps about one of these waits for no more. */
-const PIECE = 500
+const PIECE = 1000
+/** Facts that are judged at once, where nothing is held. */
+const JUDGED = 10_000
 
 /** What a list is written with. */
 export interface Writing {
@@ -191,7 +193,7 @@ async function heldFolds(tx: Transaction, subjects: readonly string[]): ReturnTy
 }
 
 /** Entries in pieces, those of one subject together and in their order. */
-export function inPieces(entries: readonly Entry[]): Entry[][] {
+export function inPieces(entries: readonly Entry[], size = PIECE): Entry[][] {
   const bySubject = new Map<string, Entry[]>()
   for (const entry of entries) {
     const own = bySubject.get(entry.subject)
@@ -201,7 +203,7 @@ export function inPieces(entries: readonly Entry[]): Entry[][] {
   const pieces: Entry[][] = [[]]
   for (const own of bySubject.values()) {
     const piece = pieces.at(-1)
-    if (piece && (piece.length === 0 || piece.length + own.length <= PIECE)) piece.push(...own)
+    if (piece && (piece.length === 0 || piece.length + own.length <= size)) piece.push(...own)
     else pieces.push([...own])
   }
   return pieces.filter((piece) => piece.length > 0)
@@ -290,7 +292,7 @@ function claimedTwice(entries: readonly Entry[]): Refusal[] {
 /** What of a list cannot be kept, as the house stands now. */
 async function objectionsTo(by: Writing, entries: readonly Entry[]): Promise<Refusal[]> {
   const refused = claimedTwice(entries)
-  for (const piece of inPieces(entries)) {
+  for (const piece of inPieces(entries, JUDGED)) {
     const { refused: objections } = await judgedIn(by.db, piece, by)
     for (const [uid, code] of objections) refused.push(refusal(refusalOf(uid, code)))
     if (refused.length > REFUSALS_TOLD) break

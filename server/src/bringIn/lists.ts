@@ -101,18 +101,15 @@ export async function takeBack(by: Writing, id: string, why: string): Promise<Ta
   if (row.takenBackAt) return nothing
   const standing = await standingOn(db, row, await newcomersOf(db, row))
   if (standing.length > 0) return { ...nothing, standing: standing.slice(0, NAMES_TOLD) }
-  const entries = (await saidBy(db, row)).map(
-    ({ uid, subject }) =>
-      ({
-        uid: uuidv7(),
-        subject,
-        kind: 'retracted',
-        payload: { target: uid, why },
-        occurredAt: author.at,
-        day: author.day,
-        author: author.by,
-      }),
-  )
+  const entries = (await saidBy(db, row)).map(({ uid, subject }): Entry => ({
+    uid: uuidv7(),
+    subject,
+    kind: 'retracted',
+    payload: { target: uid, why },
+    occurredAt: author.at,
+    day: author.day,
+    author: author.by,
+  }))
   const { accepted } = await writeInPieces(by, entries)
   await db
     .update(broughtList)

@@ -8,7 +8,7 @@ import type {
   RowFact,
   Understood,
 } from '@kobrin/core'
-import { factsOfList, guessColumns, instantAt, understand as understood, wordsOfHouse } from '@kobrin/core'
+import { factsOfList, guessColumns, instantsIn, understand as understood, wordsOfHouse } from '@kobrin/core'
 import type { Table } from './readTable.ts'
 
 /** Rows that are looked at to tell what a column means. */
@@ -59,11 +59,11 @@ export interface FactToPost extends Omit<RowFact, 'moment'> {
 
 /** The facts of a list as they are posted. Those of one row stand one after the other in the record. */
 export function factsOf(table: Table, reading: Reading): FactToPost[] {
-  const { zone } = reading.house
+  const instantOf = instantsIn(reading.house.zone)
   let [last, index] = [-1, 0]
   return factsOfList(table, readingOf(reading)).map(({ moment, line, ...fact }) => {
     index = line === last ? index + 1 : 0
     last = line
-    return { ...fact, occurredAt: new Date(instantAt(moment, zone) + index).toISOString() }
+    return { ...fact, occurredAt: new Date(instantOf(moment) + index).toISOString() }
   })
 }

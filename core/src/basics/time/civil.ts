@@ -55,6 +55,17 @@ export function instantAt({ day, minute }: Civil, zone: string): number {
   return [before, after].filter(shows).sort((a, b) => a - b)[0] ?? before
 }
 
+/** The same of many moments, each asked once: those of a list stand on the same days again and again. */
+export function instantsIn(zone: string): (moment: Civil) => number {
+  const asked = new Map<number, number>()
+  return (moment) => {
+    const key = moment.day * 1440 + moment.minute
+    const known = asked.get(key) ?? instantAt(moment, zone)
+    asked.set(key, known)
+    return known
+  }
+}
+
 /** The civil day and wall-clock minute of an instant (milliseconds since 1970 UTC) in an IANA zone.
  * Throws RangeError on an unknown zone: the zone is site configuration, not keeper input. */
 export function civil(instantMs: number, zone: string): Civil {
