@@ -186,6 +186,7 @@ export { Column as ListColumn, DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS }
 export type { ListQuestion } from './bringIn/questions.ts'
 export type { RowFact, RowFault } from './bringIn/rowReading.ts'
 export { wordsOfHouse } from './bringIn/rows.ts'
+export { PlainSheet, plainSheet, sheetIdFor, sheetLike } from './plans/sheet/plainSheet.ts'
 export { dayLengthPlan, switching } from './calculators/dayLength/dayLength.ts'
 export { dilution } from './calculators/dilution/dilution.ts'
 export { reachable } from './calculators/gradient/reachable.ts'

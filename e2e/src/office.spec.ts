@@ -248,6 +248,33 @@ test('a list as people write it comes in by a few answers, and is taken back as 
   await expect(mine.getByRole('link')).toHaveCount(0)
 })
 
+test('a species without a sheet comes in with one of a few words, which says that nobody has read it', async ({
+  keeper,
+}) => {
+  const { page } = await keeper('maren')
+  const list = ['Name;Species;Place', 'Sootwing;Gargoyle newt;Knot Room'].join('\n')
+  await page.goto('/office/bring-in')
+  await page
+    .locator('input[type=file]')
+    .setInputFiles({ name: 'newts.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  await page.getByRole('button', { name: 'It has no sheet yet' }).click()
+  const dialog = page.getByRole('dialog')
+  await expect(dialog.getByLabel('Name', { exact: true })).toHaveValue('Gargoyle newt')
+  await choose(page, 'What it is', 'Salamander')
+  await dialog.getByLabel('Fed every').fill('3')
+  await dialog.getByLabel('Fresh water every').fill('2')
+  await dialog.getByRole('button', { name: 'Make the sheet' }).click()
+  // What was not said is asked for, and nothing typed is lost.
+  await expect(dialog.getByLabel('Fed every')).toHaveValue('3')
+  await dialog.getByLabel('What it is fed').fill('earthworms')
+  await dialog.getByRole('button', { name: 'Make the sheet' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByText('Nothing is wrong with it.')).toBeVisible()
+  await page.getByRole('button', { name: 'Leave all of them out' }).waitFor({ state: 'detached' })
+  await page.goto('/library/gargoyle-newt')
+  await expect(page.getByText('Nobody has read this sheet against a source')).toBeVisible()
+})
+
 test('a list that was stopped on its way is gone on with as it was left', async ({ keeper }) => {
   const { page } = await keeper('maren')
   const list = ['Animal;Date;Weight (kg)', 'Fid;19/04/2026;0,4', 'Bollard;19/04/2026;410'].join('\n')

@@ -47,6 +47,8 @@ export async function keepSheet(
       status: 'faulty',
       faults: [{ line: 1, field: 'id', what: { code: 'otherSheet', sheet: doc.id, asked: id } }],
     }
+  // A page that puts a sheet together writes it as data: it is kept as everybody reads it.
+  const text = yaml.trimStart().startsWith('{') ? writeSheetText(doc) : yaml
   const { questions } = read
   if (questions.length > 0 && !confirmed) return { status: 'asked', questions }
   return changing<SheetAnswer>(by, async (tx) => {
@@ -56,7 +58,7 @@ export async function keepSheet(
     const last = (await historyOfSheet(tx, id))[0]?.version ?? 0
     if (basedOn !== undefined && basedOn !== last)
       return { changes: [], answer: { status: 'overtaken', version: last } }
-    const version = await putInForce(tx, doc, { yaml, why }, by.author)
+    const version = await putInForce(tx, doc, { yaml: text, why }, by.author)
     const fields = before ? differences(before.doc, doc).map(({ path }) => path) : null
     return {
       changes: [{ what: { kind: 'sheet', sheet: id, version, fields }, reason: why }],

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import type { ListQuestion } from '@kobrin/core'
 import { EACH, UNCOUNTED } from '@kobrin/core'
+import { may } from '@kobrin/contract'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
 import DayField from '../fields/DayField.vue'
+import { usePeople } from '../people/usePeople.ts'
 import ListSelect from './ListSelect.vue'
+import NewSheet from './NewSheet.vue'
 import type { HouseWords } from './saying.ts'
 import { sayFault, sayLike } from './saying.ts'
 import type { Answering } from './useAnswering.ts'
@@ -19,6 +22,7 @@ const { question, here, answering } = defineProps<{
 }>()
 const code = computed(() => question.problem.code)
 const isAbout = (...codes: ListQuestion['problem']['code'][]) => codes.includes(code.value)
+const people = usePeople()
 const instead = ref('')
 const on = ref<number | null>(null)
 
@@ -38,6 +42,17 @@ const choices = computed(() =>
       ? here.places
       : null,
 )
+
+/** What a new sheet would be called; null where none may be made of it. */
+const newSheet = computed(() =>
+  question.problem.code === 'unknownSpecies' && may(people.role, 'editSheets') ? question.problem.said : null,
+)
+const making = ref(false)
+
+function made(sheet: string): void {
+  making.value = false
+  answering.word(question, sheet)
+}
 
 function propose(is: string): void {
   if (code.value === 'implausible') answering.unitIs(question, is)
@@ -99,6 +114,7 @@ function propose(is: string): void {
           t('saysNothing')
         }}</Button>
       </template>
+      <Button v-if="newSheet" severity="secondary" @click="making = true">{{ t('noSheetYet') }}</Button>
       <Button
         v-if="isAbout('unknownSpecies', 'headsRows', 'nobody', 'unknownPlace')"
         severity="secondary"
@@ -107,6 +123,7 @@ function propose(is: string): void {
         >{{ t('leaveTheseOut', { count: question.rows }) }}</Button
       >
     </div>
+    <NewSheet v-if="making && newSheet" :said="newSheet" @close="making = false" @made="made" />
   </li>
 </template>
 

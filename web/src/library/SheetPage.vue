@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { may, OFFICE_ROUTES } from '@kobrin/contract'
+import type { Sheet } from '@kobrin/core'
 import { own } from '@kobrin/core'
 import Button from 'primevue/button'
 import { computed, shallowRef } from 'vue'
@@ -38,6 +39,11 @@ const about = computed(() =>
     .filter(Boolean)
     .join(' · '),
 )
+/** Nobody has read it against a source. */
+function sayUnread({ unread }: Pick<Sheet, 'unread'>): string {
+  const like = unread?.like === undefined ? undefined : site.species.get(unread.like)?.common
+  return like === undefined ? t('unreadPlain') : t('unreadLike', { name: like })
+}
 const example = computed(() => [...site.residents.values()].find((one) => one.sheet === id))
 const mayEdit = computed(() => may(people.role, 'editSheets'))
 
@@ -61,6 +67,7 @@ function print(as: 'sheet' | 'label'): void {
           <i>{{ sheet.latin }}</i> <span class="quiet">· {{ about }}</span>
         </p>
         <LibraryTabs />
+        <p v-if="sheet.unread" class="ask">{{ sayUnread(sheet) }}</p>
         <div class="row no-print">
           <Button
             v-if="answer && mayEdit && editing === null"

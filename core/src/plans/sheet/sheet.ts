@@ -36,6 +36,8 @@ export const Sheet = z.strictObject({
   /** What keepers call it on boxes and lists. */
   alsoCalled: z.optional(z.array(z.string().check(z.minLength(1)))),
   group: SheetGroup,
+  /** Nobody has read it against a source: it was made here of a few words, or after another sheet. */
+  unread: z.optional(z.strictObject({ like: z.optional(z.string()) })),
   /** Whether one record stands for one animal or for many. */
   lives: z.enum(['individual', 'colony']),
   adult: z.optional(Adult),

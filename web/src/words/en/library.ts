@@ -1,4 +1,8 @@
 export default {
+  unreadPlain:
+    'Nobody has read this sheet against a source: it was made here of a few words. What it does not say, nobody has looked up.',
+  unreadLike:
+    'Nobody has read this sheet against a source: it is that of {name}, taken over for another species. What differs has to be changed in it.',
   canWeKeepThis: 'Can we keep this?',
   as: 'As',
   aboveCAnd: ' above {neverBelow} and',
