@@ -13,6 +13,7 @@ const SAYS: Record<Damage['what'], string> = {
   seal: 'An entry was changed',
   ahead: 'A fold ahead of the feed',
   register: 'The register does not fit',
+  nowhere: 'Somebody is nowhere',
   fold: 'A fold that is not what its entries say',
 }
 

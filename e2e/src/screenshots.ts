@@ -192,19 +192,22 @@ test('somebody goes, and a list comes in', async ({ keeper }) => {
   await picture(page, 'out')
   await page.goto('/office/bring-in')
   const list = [
-    'Weights of the lizard room, spring',
+    'Our animals, spring',
     '',
-    'Animal;Date;Weight (kg);Food;Result;Remarks',
-    'Fid;03/04/2026;0,412;;;Calm',
-    'Fid;17/04/2026;419;;;',
-    'Bollard;17/04/2026;;beetles;yes;',
-    'Halyard of old;17/04/2026;0,2;;;',
+    'Name;What;M/F;Where;Here since;Weight;Fed',
+    'Pepper;Leo;1.0;Knot Room;spring 2020;62g 12/5;✓ 13/6',
+    'Ginger;leopard geko;f?;";2021;~60;refused Sat',
+    'Nutmeg;ball python;♀;";03/2019;3 lb 4 oz;rat weaner 9/6',
+    'SNAKES OF THE BACK ROOM;;;;;;',
+    'Sorrel;P. regius;m;Attic;2024;1,5 kg;',
   ].join('\n')
   const buffer = Buffer.from(list)
   await page
     .locator('input[type=file]')
-    .setInputFiles({ name: 'weights until now.csv', mimeType: 'text/csv', buffer })
-  await page.getByText('2 rows have something wrong').scrollIntoViewIfNeeded()
-  await page.getByRole('button', { name: 'Bring all of it in' }).scrollIntoViewIfNeeded()
+    .setInputFiles({ name: 'our animals.csv', mimeType: 'text/csv', buffer })
+  await page.getByRole('heading', { name: 'What it leaves open' }).waitFor()
+  await page
+    .getByText('Your list, and what each column becomes')
+    .evaluate((heading) => heading.scrollIntoView())
   await picture(page, 'bring-in')
 })

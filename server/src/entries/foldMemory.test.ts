@@ -23,6 +23,17 @@ describe('the memory of folds', () => {
     expect(memory.familyOf('one')).toBe('resident')
   })
 
+  it('never says by heart that a place is there', () => {
+    const memory = createFoldMemory()
+    memory.keep('box', { ...fold, family: 'place', state: emptyState('place') })
+    memory.keepFamily('bay', 'place')
+    expect([memory.recall('box')?.family, memory.familyOf('box'), memory.familyOf('bay')]).toEqual([
+      'place',
+      undefined,
+      undefined,
+    ])
+  })
+
   it('forgets whoever was longest not written about, never the latest', () => {
     const memory = createFoldMemory()
     memory.keep('early', fold)

@@ -22,7 +22,7 @@ export interface FoldMemory {
   recall: (subject: string) => Fold | undefined
   keep: (subject: string, fold: Fold) => void
   forget: (subjects: Iterable<string>) => void
-  /** Of a subject that is there: subjects are never taken away. */
+  /** Of a subject that is there. Only places are ever taken away: those are not known by heart. */
   familyOf: (subject: string) => FamilyName | undefined
   keepFamily: (subject: string, family: FamilyName) => void
 }
@@ -41,7 +41,11 @@ export function createFoldMemory(): FoldMemory {
     forget(subjects) {
       for (const subject of subjects) folds.delete(subject)
     },
-    familyOf: (subject) => families.get(subject),
+    familyOf(subject) {
+      const family = families.get(subject)
+      // A box that never held anybody may be taken away again, also by another server: whether it is there is looked up.
+      return family === 'place' ? undefined : family
+    },
     keepFamily: (subject, family) => void families.set(subject, family),
   }
 }

@@ -37,6 +37,13 @@ describe('looking a record over', () => {
     ],
     ['somebody missing from the register', 'delete from resident limit 1', 'register'],
     [
+      'somebody in a box that was taken away',
+      `delete from enclosure where id = (
+         select json_value(state, '$.stay.place.enclosure') from subject
+         where family = 'resident' and json_type(json_extract(state, '$.stay.place')) = 'OBJECT' limit 1)`,
+      'nowhere',
+    ],
+    [
       'a fold that was written by hand',
       `update subject set state = json_set(state, '$.stay.arrivedOn', 1) where family = 'resident' limit 1`,
       'fold',

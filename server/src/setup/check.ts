@@ -19,6 +19,7 @@ export interface Damage {
     | 'seal'
     | 'ahead'
     | 'register'
+    | 'nowhere'
     | 'fold'
   /** The table, subject, stream or entry it is about. */
   about: string
@@ -129,6 +130,15 @@ async function together(tx: Transaction): Promise<Damage[]> {
             where subject.id is null
           union select id from subject where family = 'resident' and json_type(json_extract(state, '$.register')) = 'OBJECT'
             and not exists (select 1 from resident where resident.id = subject.id)`,
+    )),
+    ...(await each(
+      tx,
+      'nowhere',
+      'lives in a place that does not stand',
+      sql`select subject.id as about from subject left join enclosure
+            on enclosure.id = json_value(subject.state, '$.stay.place.enclosure') and not enclosure.retired
+          where family = 'resident' and json_type(json_extract(state, '$.stay.place')) = 'OBJECT'
+            and json_type(json_extract(state, '$.stay.ended')) = 'NULL' and enclosure.id is null`,
     )),
   ]
 }

@@ -39,7 +39,7 @@ async function livedIn(tx: Transaction, ids: readonly string[]): Promise<number>
           and (json_value(state, '$.stay.place.enclosure') in ${ids}
             or json_value(state, '$.stay.expected.enclosure') in ${ids})
           and json_type(json_extract(state, '$.stay.ended')) = 'NULL'
-        limit 1`,
+        limit 1 lock in share mode`,
   )
   return rows.length
 }
@@ -48,15 +48,20 @@ async function livedIn(tx: Transaction, ids: readonly string[]): Promise<number>
 async function remembered(tx: Transaction, ids: readonly string[]): Promise<Set<string>> {
   const rows = await rowsOf<{ id: string }>(
     tx,
-    sql`select subject as id from touch where subject in ${ids}
-        union select id from subject where id in ${ids} and version > 0`,
+    sql`select subject as id from touch where subject in ${ids} lock in share mode`,
   )
-  return new Set(rows.map(({ id }) => id))
+  const written = await rowsOf<{ id: string }>(
+    tx,
+    sql`select id from subject where id in ${ids} and version > 0 lock in share mode`,
+  )
+  return new Set([...rows, ...written].map(({ id }) => id))
 }
 
 /** Takes boxes away: what held anybody, or was written about, is retired and stays on record. */
 async function takeAway(tx: Transaction, ids: readonly string[]): Promise<void> {
   if (ids.length === 0) return
+  // Whoever is just being moved into one of them writes about it too: one of the two waits, and is told what the other did.
+  await rowsOf(tx, sql`select id from subject where id in ${ids} for update`)
   if (await livedIn(tx, ids)) throw new KobrinProblem('still_lived_in')
   const known = await remembered(tx, ids)
   const [retired, gone] = [ids.filter((id) => known.has(id)), ids.filter((id) => !known.has(id))]

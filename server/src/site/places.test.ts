@@ -1,4 +1,4 @@
-import type { Bay, Enclosure, KeepBay, PastBay, Site } from '@kobrin/contract'
+import type { BatchAnswer, Bay, Enclosure, KeepBay, PastBay, Site } from '@kobrin/contract'
 import { addressOf, OFFICE_ROUTES, ROUTES } from '@kobrin/contract'
 import { v7 as uuidv7 } from 'uuid'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -143,6 +143,39 @@ describe('a bay', () => {
     const other = kept?.id === mine.id ? theirs : mine
     expect((await furnish(id, [kept ? [kept, other] : [other]])).statusCode).toBe(204)
     expect(await boxesOf(id)).toHaveLength(2)
+  })
+
+  it('leaves nobody nowhere: whoever is moved into a box while it is taken away is there, or was never moved', async () => {
+    const resident = open.site.residents[0]?.id ?? ''
+    const { id: author } = open.site.person('seniorKeeper')
+    const move = async (to: string, subject = resident): Promise<boolean> => {
+      const entry = postedBy(author, { subject, kind: 'moved', payload: { to } })
+      const answer = await open.as.call({
+        method: 'POST',
+        url: ROUTES.append.url,
+        body: { entries: [entry] },
+      })
+      return answer.json<BatchAnswer>().receipts[0]?.status === 'accepted'
+    }
+    const [before] = asBoxes(await boxesOf(open.site.bays[0]?.id ?? ''))
+    for (let round = 0; round < 8; round += 1) {
+      const bayId = await newBay()
+      const target = box()
+      await furnish(bayId, [[target]])
+      const [moved, taken] = await Promise.all([move(target.id), furnish(bayId, [])])
+      const standing = (await boxesOf(bayId)).some(({ id, retired }) => id === target.id && !retired)
+      expect([moved, taken.statusCode === 204, standing], `round ${round}`).toEqual(
+        moved ? [true, false, true] : [false, true, false],
+      )
+      expect(await move(before?.id ?? '')).toBe(true)
+    }
+    // The server has heard of a box, and it is taken away: what it knows by heart is no box to live in.
+    const bayId = await newBay()
+    const heard = box()
+    await furnish(bayId, [[heard]])
+    expect(await move(heard.id, uuidv7())).toBe(false)
+    expect((await furnish(bayId, [])).statusCode).toBe(204)
+    expect(await move(heard.id)).toBe(false)
   })
 
   it('loses no box that holds somebody; one that held somebody is retired, an empty one is gone', async () => {

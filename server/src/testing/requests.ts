@@ -36,6 +36,7 @@ export function requestFor(site: SmallSite, { method, url }: Route): AnyRequest 
     [`PUT ${OFFICE_ROUTES.choosePin.url}`]: { passphrase: PASSPHRASE, pin: '2718' },
     [`PUT ${OFFICE_ROUTES.chooseUnits.url}`]: { units: 'us' },
     [`PUT ${OFFICE_ROUTES.choosePassphrase.url}`]: { passphrase: PASSPHRASE, next: PASSPHRASE },
+    [`POST ${OFFICE_ROUTES.takeListBack.url}`]: { why: 'The wrong file' },
     [`POST ${OFFICE_ROUTES.bringIn.url}`]: {
       file: 'list.csv',
       facts: [
