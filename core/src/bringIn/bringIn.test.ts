@@ -62,6 +62,9 @@ describe('what a column seems to mean', () => {
     ['Weight (kg)', ['1.2'], { meaning: 'weight', mass: 'kg' }],
     ['Weight', ['61 g', '62 g'], { meaning: 'weight', mass: 'g' }],
     ['Weight', ['2 lb'], { meaning: 'weight', mass: 'lb' }],
+    ['Weight', ['1.2 kg 12/5', '1.4'], { meaning: 'weight', mass: 'kg' }],
+    // Where those with a unit do not agree, the others are not taken for the largest of them.
+    ['Weight', ['62g 12/5', '~60', '3 lb 4 oz', '1,5 kg'], { meaning: 'weight', mass: 'g' }],
     ['Grams', ['61,5'], { meaning: 'weight', mass: 'g', decimal: ',' }],
     ['Leg span, cm', ['12'], { meaning: 'size', part: 'legSpan', length: 'cm' }],
     ['Date', ['2026-05-03'], { meaning: 'on', order: 'ymd' }],

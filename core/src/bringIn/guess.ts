@@ -109,14 +109,18 @@ function unitOfCells<U extends string>(
   units: Readonly<Record<U, number>>,
 ): U | null {
   const written = cells.map((cell) => {
-    const read = readQuantity(cell, '.')
+    const when = whenIn(cell, { order: 'dmy', today: 0 })
+    const beside = when && when !== 'unsure' ? when.rest : cell
+    const read = readQuantity(cell, '.') ?? readQuantity(beside, '.')
     return read && read !== 'unsure' ? read.unit : ''
   })
-  // Where some have none, those that have one speak for themselves only.
-  const found = written.filter((unit) => unit !== '')
-  return found.length * 2 < cells.length
-    ? null
-    : ((Object.keys(units) as U[]).find((unit) => found.includes(unit)) ?? null)
+  // Those that have one speak for themselves; of the others they tell where they agree.
+  const found = new Set(written.filter((unit) => unit !== ''))
+  const [only] = found
+  const isCommon = written.filter((unit) => unit === only).length * 2 >= cells.length
+  return found.size === 1 && isCommon
+    ? ((Object.keys(units) as U[]).find((unit) => unit === only) ?? null)
+    : null
 }
 
 function guessedUnit<U extends string>(
