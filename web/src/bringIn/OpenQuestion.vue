@@ -5,9 +5,9 @@ import { may } from '@kobrin/contract'
 import Button from 'primevue/button'
 import InputText from 'primevue/inputtext'
 import { computed, ref } from 'vue'
+import CellSelect from '../fields/CellSelect.vue'
 import DayField from '../fields/DayField.vue'
 import { usePeople } from '../people/usePeople.ts'
-import ListSelect from './ListSelect.vue'
 import NewSheet from './NewSheet.vue'
 import type { HouseWords } from './saying.ts'
 import { sayFault, sayLike } from './saying.ts'
@@ -74,11 +74,13 @@ function propose(is: string): void {
         <Button severity="secondary" @click="propose(is)">{{ labelOf(is) }}</Button>
         <span v-if="because" class="quiet">{{ sayLike(because) }}</span>
       </template>
-      <ListSelect
+      <CellSelect
         v-if="choices"
+        :model-value="null"
         :options="choices"
         :label="isAbout('unknownSpecies') ? t('chooseSpecies') : t('choosePlace')"
-        @chosen="answering.word(question, $event)"
+        searched
+        @update:model-value="answering.word(question, $event)"
       />
       <template v-if="isAbout('orderUnsaid')">
         <Button severity="secondary" @click="answering.orderIs(question, 'dmy')">{{

@@ -3,7 +3,7 @@ import type { Understood } from '@kobrin/core'
 import Column from 'primevue/column'
 import DataTable from 'primevue/datatable'
 import { computed } from 'vue'
-import ListSelect from './ListSelect.vue'
+import CellSelect from '../fields/CellSelect.vue'
 import type { HouseWords } from './saying.ts'
 import { sayLike } from './saying.ts'
 import { t } from './words.ts'
@@ -34,10 +34,12 @@ const taken = computed(() =>
       <Column field="rows" :header="t('rowsHeader')" />
       <Column>
         <template #body="{ data }">
-          <ListSelect
+          <CellSelect
+            :model-value="null"
             :options="here.species"
             :label="t('isAnother')"
-            @chosen="emit('changed', data.said, $event)"
+            searched
+            @update:model-value="emit('changed', data.said, $event)"
           />
         </template>
       </Column>

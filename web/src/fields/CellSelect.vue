@@ -24,6 +24,7 @@ const emit = defineEmits<{ 'update:modelValue': [chosen: T] }>()
     :placeholder="label"
     :invalid="asked"
     :filter="searched && options.length > 12"
+    auto-filter-focus
     v-bind="options.length > 200 ? { virtualScrollerOptions: { itemSize: 40 } } : {}"
     scroll-height="320px"
     @update:model-value="emit('update:modelValue', $event)"
