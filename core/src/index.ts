@@ -174,15 +174,28 @@ export type { StillAnswer } from './balance/stillWeight.ts'
 export { stillWeight } from './balance/stillWeight.ts'
 export { EACH, ListAnswers, NO_ANSWERS, UNCOUNTED } from './bringIn/answers.ts'
 export type { Unstaged, WordAnswer } from './bringIn/answers.ts'
-export { guessColumns } from './bringIn/guess.ts'
-export { headLineOf } from './bringIn/head.ts'
+export { guessColumns } from './bringIn/columns/guess.ts'
+export { headLineOf } from './bringIn/columns/head.ts'
 export type { House as BringInHouse } from './bringIn/house.ts'
 export type { LikeReason } from './bringIn/likeness.ts'
 export type { FaultyRow, ListFact, ListReading, ListRows, Mended, Understood } from './bringIn/list.ts'
 export { factsOfList, understand, withAsked } from './bringIn/list.ts'
 export type { KnownTo } from './facts/residents/register.ts'
-export type { DateOrder, Guess, GuessReason, LengthUnit, MassUnit, Meaning } from './bringIn/meaning.ts'
-export { Column as ListColumn, DATE_ORDERS, LENGTH_UNITS, MASS_UNITS, MEANINGS } from './bringIn/meaning.ts'
+export type {
+  DateOrder,
+  Guess,
+  GuessReason,
+  LengthUnit,
+  MassUnit,
+  Meaning,
+} from './bringIn/columns/meaning.ts'
+export {
+  Column as ListColumn,
+  DATE_ORDERS,
+  LENGTH_UNITS,
+  MASS_UNITS,
+  MEANINGS,
+} from './bringIn/columns/meaning.ts'
 export type { ListQuestion } from './bringIn/questions.ts'
 export type { RowFact, RowFault } from './bringIn/rowReading.ts'
 export { wordsOfHouse } from './bringIn/rows.ts'

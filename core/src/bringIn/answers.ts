@@ -1,8 +1,8 @@
 import * as z from 'zod/mini'
 import { Day } from '../basics/time/day.ts'
 import { plain } from './house.ts'
-import { LengthUnit, MassUnit, MEANINGS } from './meaning.ts'
-import type { Meaning } from './meaning.ts'
+import { LengthUnit, MassUnit, MEANINGS } from './columns/meaning.ts'
+import type { Meaning } from './columns/meaning.ts'
 
 /** What a word in the columns of one meaning stands for, in all rows that have it. */
 export const WordAnswer = z.strictObject({

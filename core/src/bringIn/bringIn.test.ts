@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { kindOf } from '../facts/subjects/families.ts'
 import { Sheet } from '../plans/sheet/sheet.ts'
-import { guessColumn, guessColumns } from './guess.ts'
-import { headLineOf } from './head.ts'
+import { guessColumn, guessColumns } from './columns/guess.ts'
+import { headLineOf } from './columns/head.ts'
 import type { House } from './house.ts'
-import type { Column, Meaning } from './meaning.ts'
+import type { Column, Meaning } from './columns/meaning.ts'
 import { rowReader } from './rows.ts'
 
 const TODAY = 20_600

@@ -3,7 +3,7 @@ import { EACH, UNCOUNTED } from './answers.ts'
 import type { FaultyRow } from './list.ts'
 import type { LikeReason } from './likeness.ts'
 import { plain } from './house.ts'
-import type { Meaning } from './meaning.ts'
+import type { Meaning } from './columns/meaning.ts'
 import type { RowFault, RowProblem } from './rowReading.ts'
 
 /** Something that may be answered for many rows at once, and why. */

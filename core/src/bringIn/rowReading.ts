@@ -4,11 +4,11 @@ import type { Civil } from '../basics/time/civil.ts'
 import type { AnswerTo, ListAnswers } from './answers.ts'
 import type { House } from './house.ts'
 import type { Likeness } from './likeness.ts'
-import type { Column, Meaning } from './meaning.ts'
-import type { Quantity } from './quantity.ts'
-import { readQuantity } from './quantity.ts'
-import type { When, WhenRead } from './when.ts'
-import { momentOf, readWhen, whenIn } from './when.ts'
+import type { Column, Meaning } from './columns/meaning.ts'
+import type { Quantity } from './cells/quantity.ts'
+import { readQuantity } from './cells/quantity.ts'
+import type { When, WhenRead } from './cells/when.ts'
+import { momentOf, readWhen, whenIn } from './cells/when.ts'
 
 export type RowProblem =
   | { code: 'nobody'; said: string }

@@ -7,12 +7,12 @@ import type { House, KnownResident } from './house.ts'
 import { plain } from './house.ts'
 import type { LikeReason } from './likeness.ts'
 import { beyondDoubt, speciesLike } from './likeness.ts'
-import type { Column, Meaning } from './meaning.ts'
+import type { Column, Meaning } from './columns/meaning.ts'
 import { newcomerDoubted, newcomerId, newcomersIn } from './newcomerRow.ts'
 import type { Cell, Cells, RowContext, RowFact, RowFault, RowMoment } from './rowReading.ts'
 import { RowReading } from './rowReading.ts'
 import { WhoIsWho } from './whoIsWho.ts'
-import { momentOf } from './when.ts'
+import { momentOf } from './cells/when.ts'
 
 export interface RowRead {
   /** By whose name it goes. */

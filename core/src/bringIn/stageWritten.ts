@@ -1,11 +1,11 @@
 import type { Sheet } from '../plans/sheet/sheet.ts'
 import type { Stage, StageEnd } from '../plans/sheet/stage.ts'
 import { plain } from './house.ts'
-import { readMany } from './manyWritten.ts'
-import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
-import { readQuantity } from './quantity.ts'
+import { readMany } from './cells/manyWritten.ts'
+import { LENGTH_UNITS, MASS_UNITS } from './columns/meaning.ts'
+import { readQuantity } from './cells/quantity.ts'
 import type { Cell, RowReading } from './rowReading.ts'
-import { whenIn } from './when.ts'
+import { whenIn } from './cells/when.ts'
 
 /** Stages as people write them, and the words by which sheets begin the name of such a stage. A word that says less than
  * the stages of a sheet tell apart, as "young" of a spider does, stands for none. */

@@ -1,6 +1,6 @@
 import * as z from 'zod/mini'
-import { Day } from '../basics/time/day.ts'
-import { BodyPart } from '../facts/growth/growthState.ts'
+import { Day } from '../../basics/time/day.ts'
+import { BodyPart } from '../../facts/growth/growthState.ts'
 
 /** What a column of a list somebody kept can say of each row. */
 export const MEANINGS = [

@@ -1,5 +1,5 @@
-import { plain } from './house.ts'
-import type { Column } from './meaning.ts'
+import { plain } from '../house.ts'
+import type { Column } from '../columns/meaning.ts'
 
 /** Marks that stand for what stands above. */
 const SAME = new Set([

@@ -1,4 +1,4 @@
-import { plain } from './house.ts'
+import { plain } from '../house.ts'
 import type { DecimalSign } from './quantity.ts'
 import { readQuantity, withoutAbout } from './quantity.ts'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { dayFromIso, isoDay } from '../basics/time/day.ts'
+import { dayFromIso, isoDay } from '../../basics/time/day.ts'
 import { filler } from './fill.ts'
 import { readMany, readSexes } from './manyWritten.ts'
 import { readOffered } from './offered.ts'

@@ -1,6 +1,6 @@
-import type { FeedOutcome } from '../facts/feeding/feedingState.ts'
-import { plain } from './house.ts'
-import { MASS_UNITS } from './meaning.ts'
+import type { FeedOutcome } from '../../facts/feeding/feedingState.ts'
+import { plain } from '../house.ts'
+import { MASS_UNITS } from '../columns/meaning.ts'
 import { readQuantity, unitNamed } from './quantity.ts'
 
 const OUTCOME_WORDS: readonly (readonly [FeedOutcome, readonly string[]])[] = [

@@ -1,7 +1,7 @@
-import type { Civil } from '../basics/time/civil.ts'
-import type { Day } from '../basics/time/day.ts'
-import type { Hemisphere } from '../basics/time/hemisphere.ts'
-import type { DateOrder } from './meaning.ts'
+import type { Civil } from '../../basics/time/civil.ts'
+import type { Day } from '../../basics/time/day.ts'
+import type { Hemisphere } from '../../basics/time/hemisphere.ts'
+import type { DateOrder } from '../columns/meaning.ts'
 import { withoutAbout } from './quantity.ts'
 
 /** How exactly a day is known. */

@@ -1,11 +1,11 @@
-import type { BodyPart } from '../facts/growth/growthState.ts'
-import type { Day } from '../basics/time/day.ts'
-import { readSexes } from './manyWritten.ts'
+import type { BodyPart } from '../../facts/growth/growthState.ts'
+import type { Day } from '../../basics/time/day.ts'
+import { readSexes } from '../cells/manyWritten.ts'
 import type { Column, DateOrder, Guess, GuessReason, LengthUnit, MassUnit, Meaning } from './meaning.ts'
 import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
-import { outcomeNamed } from './offered.ts'
-import { isEither, readQuantity, signIn, unitNamed } from './quantity.ts'
-import { orderIn, readWhen, whenIn } from './when.ts'
+import { outcomeNamed } from '../cells/offered.ts'
+import { isEither, readQuantity, signIn, unitNamed } from '../cells/quantity.ts'
+import { orderIn, readWhen, whenIn } from '../cells/when.ts'
 
 /** Words that head a column of each meaning, in the order in which they are looked for. */
 const HEADS: readonly (readonly [Meaning, readonly string[]])[] = [
