@@ -64,6 +64,12 @@ export const EACH = 'each'
 
 const keyOf = (meaning: Meaning, said: string, of: string) => [meaning, of, plain(said)].join('\u001f')
 
+/** Answers with one more, in the place of what was answered about the same word before. */
+export function withAnswer(words: readonly WordAnswer[], answer: WordAnswer): WordAnswer[] {
+  const keyOfAnswer = ({ meaning, said, of = '' }: WordAnswer) => keyOf(meaning, said, of)
+  return [...words.filter((one) => keyOfAnswer(one) !== keyOfAnswer(answer)), answer]
+}
+
 /** Looks up what a word stands for: undefined where nobody said, null where its rows are left out. */
 export type AnswerTo = (meaning: Meaning, said: string, of?: string) => string | null | undefined
 

@@ -6,7 +6,6 @@ type Box = House['boxes'][number]
 /** Words for one animal's place in a bay, which people use for each other. */
 const SAME_AS_PLACE =
   /^(?:tub|box|drawer|slot|tank|cage|viv|vivarium|terrarium|terr|enclosure|container|jar|cup|pos|position|no|nr|place|t|b|p)$/u
-const FIRST_LETTER = /^(\p{L})$/u
 
 /** A place as it is compared: words and numbers one by one, "R2-T3" as r 2 place 3. */
 function partsOf(text: string): string[] {
@@ -23,7 +22,7 @@ function partsOf(text: string): string[] {
 function isAlike(said: string, part: string): boolean {
   if (said === part) return true
   // "R2" for "Rack 2", "sh 1" for "shelf 1".
-  return said.length <= 2 && !/^\d/u.test(said) && FIRST_LETTER.test(said[0] ?? '') && part.startsWith(said)
+  return said.length <= 2 && /^\p{L}/u.test(said) && part.startsWith(said)
 }
 
 /** Whether all of what was said stands in a name, in its order. */
@@ -35,7 +34,7 @@ function standsIn(said: readonly string[], parts: readonly string[]): boolean {
     // A number belongs to the word before it: "rack 2" is no "rack 1, place 2".
     const isNumber = /^\d+$/u.test(wanted)
     if (isAlike(wanted, part)) at += 1
-    else if (isNumber && at > 0 && said[at - 1] !== undefined && /^\d+$/u.test(part)) at -= 1
+    else if (isNumber && at > 0 && /^\d+$/u.test(part)) at -= 1
   }
   return at === said.length
 }

@@ -104,13 +104,17 @@ function measure(reading: RowReading, telling: Telling): void {
   }
 }
 
+/** A cell as it was written, with what heads it. */
+function noteOf({ column: { header }, text }: Cell): object {
+  return { text: `${header}: ${text}`.slice(0, NOTE_MOST), forRecord: true }
+}
+
 /** Whether a cell is left as it was written, in a note: of somebody new, what has no day is what it is usually fed, or that
  * it ever shed, and happened on no day anybody knows. */
 function asWritten(reading: RowReading, { one, isNew, undated }: Telling, cell: Cell): boolean {
   if (!isNew || !undated) return false
   const { now } = reading.context.house
-  const text = `${cell.column.header}: ${cell.text}`.slice(0, NOTE_MOST)
-  reading.saysOf(one.id, { moment: now, dated: false })('noted', { text, forRecord: true })
+  reading.saysOf(one.id, { moment: now, dated: false })('noted', noteOf(cell))
   return true
 }
 
@@ -217,8 +221,7 @@ export function happenedToSeveral(reading: RowReading, telling: Telling): void {
   for (const meaning of ['weight', 'size'] as const)
     for (const cell of reading.all(meaning)) {
       const dated = numbered(reading, cell)
-      const text = `${cell.column.header}: ${cell.text}`.slice(0, NOTE_MOST)
-      if (dated) sayAt(reading, telling, dated)?.say('noted', { text, forRecord: true })
+      if (dated) sayAt(reading, telling, dated)?.say('noted', noteOf(cell))
     }
   feed(reading, telling)
   skin(reading, telling)

@@ -12,7 +12,7 @@ import type { RowRead } from './rows.ts'
 import { rowReader } from './rows.ts'
 
 /** Rows with something wrong that are shown: anyone who mends them sees the next when these are done. */
-export const FAULTY_SHOWN = 500
+const FAULTY_SHOWN = 500
 const TELL_EVERY = 2000
 
 /** The rows below the head of a list, and which line of the file each of them is. */
@@ -130,7 +130,6 @@ function cameOnOf({ facts, newcomers }: RowRead): (Day | null)[] {
 export function understand(table: ListRows, reading: ListReading): Understood {
   const { house } = reading
   const faulty: FaultyRow[] = []
-  const told: FaultyRow[] = []
   const words = new Map<string, WordTaken>()
   const lately: CameLately[] = []
   const sheets = new Map(house.sheets.map((sheet) => [sheet.id, sheet]))
@@ -151,9 +150,7 @@ export function understand(table: ListRows, reading: ListReading): Understood {
         lately.push({ who, cameOn, until: cameOn + days })
     }
     if (faults.length === 0) return
-    const one = { row, line: table.lines[row] ?? row, who, faults, cells }
-    told.push(one)
-    if (faulty.length < FAULTY_SHOWN) faulty.push(one)
+    faulty.push({ row, line: table.lines[row] ?? row, who, faults, cells })
   })
   return {
     rows: table.rows.length,
@@ -161,9 +158,9 @@ export function understand(table: ListRows, reading: ListReading): Understood {
     heading,
     newcomers,
     facts,
-    questions: questionsOf(told, sheets),
-    faulty,
-    faultyCount: told.length,
+    questions: questionsOf(faulty, sheets),
+    faulty: faulty.slice(0, FAULTY_SHOWN),
+    faultyCount: faulty.length,
     species: [...words.values()],
     lately,
     cameUnsaid,

@@ -104,11 +104,16 @@ class RowReader {
     return { sheet: undefined, because: null }
   }
 
+  /** What stands in a row that fills one cell, where rows fill several. */
+  private onlyIn(cells: Cells): Cell | undefined {
+    const filled = Object.values(cells).flat()
+    return filled.length === 1 && this.usual >= 3 ? filled[0] : undefined
+  }
+
   /** A line of one word that is a species or a place says so of the rows below it. */
   private headsRows(cells: Cells): boolean {
-    const filled = Object.values(cells).flat()
-    const [only] = filled
-    if (!only || filled.length > 1 || this.usual < 3) return false
+    const only = this.onlyIn(cells)
+    if (!only) return false
     const sheet = beyondDoubt(this.like(only.text.replace(/:$/u, '')))?.sheet
     const isPlace = this.who.namesPlace(only.text)
     if (only.column.meaning !== 'name' && only.column.meaning !== 'number') return false
@@ -179,9 +184,8 @@ class RowReader {
   /** What is wrong with a row of which nobody knows whom it is about: all of it at once. A row of one word is rather a
    * title among the rows. */
   private ofNobody(cells: Cells, reading: RowReading): RowFault[] {
-    const filled = Object.values(cells).flat()
-    const [only] = filled
-    if (only && filled.length === 1 && this.usual >= 3)
+    const only = this.onlyIn(cells)
+    if (only)
       return [
         { column: only.at, meaning: only.column.meaning, problem: { code: 'headsRows', said: only.text } },
       ]

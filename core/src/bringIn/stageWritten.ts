@@ -3,9 +3,8 @@ import type { Stage, StageEnd } from '../plans/sheet/stage.ts'
 import { plain } from './house.ts'
 import { readMany } from './cells/manyWritten.ts'
 import { LENGTH_UNITS, MASS_UNITS } from './columns/meaning.ts'
-import { readQuantity } from './cells/quantity.ts'
+import { quantityBeside } from './cells/quantityBeside.ts'
 import type { Cell, RowReading } from './rowReading.ts'
-import { whenIn } from './cells/when.ts'
 
 /** Stages as people write them, and the words by which sheets begin the name of such a stage. A word that says less than
  * the stages of a sheet tell apart, as "young" of a spider does, stands for none. */
@@ -75,11 +74,8 @@ function amountIn(
   otherwise: string,
 ): number | undefined {
   if (!cell) return undefined
-  const sign = cell.column.decimal ?? null
-  const when = whenIn(cell.text, { order: 'dmy', today: 0 })
-  const read =
-    readQuantity(cell.text, sign) ?? (when && when !== 'unsure' ? readQuantity(when.rest, sign) : null)
-  if (!read || read === 'unsure') return undefined
+  const read = quantityBeside(cell.text, cell.column.decimal ?? null)
+  if (!read) return undefined
   const factor = units[read.unit === '' ? otherwise : read.unit]
   return factor === undefined ? undefined : read.value * factor
 }

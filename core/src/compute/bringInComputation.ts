@@ -3,7 +3,7 @@ import { Hemisphere } from '../basics/time/hemisphere.ts'
 import { Day } from '../basics/time/day.ts'
 import { ListAnswers } from '../bringIn/answers.ts'
 import { guessColumns } from '../bringIn/columns/guess.ts'
-import { headLineOf } from '../bringIn/columns/head.ts'
+import { belowHead, filledLines } from '../bringIn/columns/head.ts'
 import type { House } from '../bringIn/house.ts'
 import { factsOfList, understand } from '../bringIn/list.ts'
 import { wordsOfHouse } from '../bringIn/rows.ts'
@@ -103,16 +103,10 @@ function houseOf({ house, day, minute }: Asked, sheets: ReadonlyMap<string, Shee
 
 function run(asked: Asked, sheets: ReadonlyMap<string, Sheet>): z.input<typeof Output> {
   const { columns: said, answers, mended } = asked
-  const filled = asked.lines.flatMap((cells, at) => {
-    const texts = cells.map((cell) => (cell === null ? '' : String(cell)))
-    return texts.some((text) => text.trim() !== '') ? [{ line: at + 1, cells: texts }] : []
-  })
-  const told = filled.findIndex(({ line }) => line === asked.head)
-  const at = told >= 0 ? told : headLineOf(filled.map(({ cells }) => cells))
-  const below = filled.slice(at + 1)
-  const table = { rows: below.map(({ cells }) => cells), lines: below.map(({ line }) => line) }
+  const filled = filledLines(asked.lines.map((cells) => cells.map((cell) => String(cell ?? ''))))
+  const { head, ...table } = belowHead(filled, asked.head ?? null)
   const width = Math.max(0, ...filled.map(({ cells }) => cells.length))
-  const headers = Array.from({ length: width }, (_, column) => filled[at]?.cells[column]?.trim() ?? '')
+  const headers = Array.from({ length: width }, (_, column) => head?.cells[column]?.trim() ?? '')
   const house = houseOf(asked, sheets)
   const guesses = guessColumns(headers, table.rows.slice(0, GUESSED_FROM), wordsOfHouse(house))
   const columns = said ?? guesses.map(({ column }) => column)
@@ -120,7 +114,7 @@ function run(asked: Asked, sheets: ReadonlyMap<string, Sheet>): z.input<typeof O
   const reading = { columns, house, answers, mended: byLine }
   const { rows, leftOut, heading, newcomers, questions, faulty, species, lately } = understand(table, reading)
   return {
-    head: filled[at]?.line ?? 1,
+    head: head?.line ?? 1,
     columns: columns.map((column, index) => ({ column, because: [...(guesses[index]?.because ?? [])] })),
     rows,
     leftOut,

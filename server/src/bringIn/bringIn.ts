@@ -18,6 +18,7 @@ import { checked, isReceipt } from '../entries/posted.ts'
 import type { Settled } from '../entries/settled.ts'
 import { registrationOf, settled } from '../entries/settled.ts'
 import { closedAtText } from '../entries/storedFold.ts'
+import { IS_TAKEN_BACK } from '../entries/takenBack.ts'
 import { judged, refusalOf } from '../entries/turn.ts'
 import type { Registration } from '../entries/writeTogether.ts'
 import { placeOfNumber } from '../entries/writeTogether.ts'
@@ -87,11 +88,7 @@ async function onRecord(db: Database, uids: readonly string[]): Promise<Map<stri
   const rows = await inChunks(uids, ASKED, (some) =>
     rowsOf<{ uid: string; back: number }>(
       db,
-      sql`select uid, exists (
-            select 1 from entry as back where back.subject = one.subject and back.kind = 'retracted'
-              and json_value(back.payload, '$.target') = one.uid
-          ) as back
-          from entry as one where uid in ${some}`,
+      sql`select uid, ${IS_TAKEN_BACK} as back from entry as one where uid in ${some}`,
     ),
   )
   return new Map(rows.flat().map(({ uid, back }) => [uid, Boolean(back)]))
@@ -193,7 +190,7 @@ async function heldFolds(tx: Transaction, subjects: readonly string[]): ReturnTy
 }
 
 /** Entries in pieces, those of one subject together and in their order. */
-export function inPieces(entries: readonly Entry[], size = PIECE): Entry[][] {
+function inPieces(entries: readonly Entry[], size = PIECE): Entry[][] {
   const bySubject = new Map<string, Entry[]>()
   for (const entry of entries) {
     const own = bySubject.get(entry.subject)
@@ -210,7 +207,7 @@ export function inPieces(entries: readonly Entry[], size = PIECE): Entry[][] {
 }
 
 /** Where the facts of a list came to stand. */
-export interface Span {
+interface Span {
   stream: number
   first: number
   last: number

@@ -5,6 +5,7 @@ import { v7 as uuidv7 } from 'uuid'
 import type { Database } from '../database/connect.ts'
 import { inChunks } from '../database/inChunks.ts'
 import { rowsOf } from '../database/rowsOf.ts'
+import { IS_TAKEN_BACK } from '../entries/takenBack.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { Writing } from './bringIn.ts'
 import { residentsOnRecord, writeInPieces } from './bringIn.ts'
@@ -21,35 +22,43 @@ interface Newcomer {
   name: string
 }
 
-/** Those a list put on record and who still are. */
-function newcomersOf(db: Database, { stream, first, last }: Row): Promise<Newcomer[]> {
-  return rowsOf<Newcomer>(
+/** Those that some lists put on record and who still are, by list. */
+async function newcomersOf(db: Database, lists: readonly Row[]): Promise<Map<string, Newcomer[]>> {
+  const newcomers = new Map<string, Newcomer[]>(lists.map(({ id }) => [id, []]))
+  if (lists.length === 0) return newcomers
+  const rows = await rowsOf<Newcomer & { list: string }>(
     db,
-    sql`select resident.id, resident.name from entry join resident on resident.id = entry.subject
-        where stream = ${stream} and seq between ${first} and ${last} and kind = 'registered' order by seq`,
+    sql`select brought_list.id as list, resident.id, resident.name
+        from brought_list
+        join entry on entry.stream = brought_list.stream and entry.seq between first_seq and last_seq
+          and entry.kind = 'registered'
+        join resident on resident.id = entry.subject
+        where brought_list.id in ${[...newcomers.keys()]} order by entry.seq`,
   )
+  for (const { list, id, name } of rows) newcomers.get(list)?.push({ id, name })
+  return newcomers
 }
 
 /** The lists that were brought in, the last first. */
 export async function broughtLists(db: Database): Promise<BroughtList[]> {
   const rows = await db.select().from(broughtList).orderBy(desc(broughtList.at)).limit(LISTS_TOLD)
-  const lists: BroughtList[] = []
-  for (const row of rows) {
-    const { id, file, at, by, facts, takenBackAt, takenBackBy } = row
-    const newcomers = await newcomersOf(db, row)
-    const takenBack = takenBackAt && takenBackBy ? { at: takenBackAt, by: takenBackBy } : null
-    lists.push({
-      id,
-      file,
-      at,
-      by,
-      facts,
-      newcomers: newcomers.slice(0, NAMES_TOLD),
-      newcomerCount: newcomers.length,
-      takenBack,
-    })
-  }
-  return lists
+  const newcomers = await newcomersOf(db, rows)
+  return rows.map(({ id, file, at, by, facts, takenBackAt, takenBackBy }) => ({
+    id,
+    file,
+    at,
+    by,
+    facts,
+    newcomers: newcomers.get(id)?.slice(0, NAMES_TOLD) ?? [],
+    newcomerCount: newcomers.get(id)?.length ?? 0,
+    takenBack: takenBackAt && takenBackBy ? { at: takenBackAt, by: takenBackBy } : null,
+  }))
+}
+
+/** What the file of a list was called. */
+export async function fileOfList(db: Database, id: string): Promise<string> {
+  const [row] = await db.select({ file: broughtList.file }).from(broughtList).where(eq(broughtList.id, id))
+  return row?.file ?? ''
 }
 
 /** The newcomers of a list about whom somebody else wrote since, on their own record or on that of another. */
@@ -69,23 +78,13 @@ async function standingOn(db: Database, row: Row, newcomers: readonly Newcomer[]
   return newcomers.filter(({ id }) => written.has(id))
 }
 
-interface OwnEntry {
-  uid: string
-  subject: string
-  occurredAt: string
-  day: string
-}
-
 /** What the list said and nobody has taken back yet. */
-function saidBy(db: Database, { stream, first, last }: Row): Promise<OwnEntry[]> {
-  return rowsOf<OwnEntry>(
+function saidBy(db: Database, { stream, first, last }: Row): Promise<{ uid: string; subject: string }[]> {
+  return rowsOf(
     db,
     sql`select uid, subject from entry as one
-        where stream = ${stream} and seq between ${first} and ${last} and kind not in ('corrected', 'retracted')
-          and not exists (
-            select 1 from entry as back where back.subject = one.subject and back.kind = 'retracted'
-              and json_value(back.payload, '$.target') = one.uid
-          )
+        where stream = ${stream} and seq between ${first} and ${last}
+          and kind not in ('corrected', 'retracted') and not ${IS_TAKEN_BACK}
         order by seq`,
   )
 }
@@ -99,7 +98,7 @@ export async function takeBack(by: Writing, id: string, why: string): Promise<Ta
   const before = await residentsOnRecord(db)
   const nothing = { facts: 0, residents: { before, after: before }, standing: [] }
   if (row.takenBackAt) return nothing
-  const standing = await standingOn(db, row, await newcomersOf(db, row))
+  const standing = await standingOn(db, row, (await newcomersOf(db, [row])).get(id) ?? [])
   if (standing.length > 0) return { ...nothing, standing: standing.slice(0, NAMES_TOLD) }
   const entries = (await saidBy(db, row)).map(({ uid, subject }): Entry => ({
     uid: uuidv7(),

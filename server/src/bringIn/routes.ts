@@ -6,10 +6,8 @@ import { serve } from '../interface/serve.ts'
 import { signedInOn } from '../people/guard.ts'
 import type { Services } from '../services.ts'
 import { listsApart } from './apart.ts'
-import { broughtLists } from './lists.ts'
-import type { ListWork } from './workOn.ts'
-
-type Task = { do: 'bringIn'; text: Uint8Array } | { do: 'takeBack'; list: string; why: string }
+import { broughtLists, fileOfList } from './lists.ts'
+import type { ListTask, ListWork } from './workOn.ts'
 
 /** Lists that somebody kept before. They are read, judged and written in a thread of their own. */
 export function bringInRoutes(services: Services): FastifyPluginAsync {
@@ -27,7 +25,7 @@ export function bringInRoutes(services: Services): FastifyPluginAsync {
       async (_request: unknown, body: Buffer) => body,
     )
 
-    async function done<T>(request: FastifyRequest, task: Task): Promise<T> {
+    async function done<T>(request: FastifyRequest, task: ListTask): Promise<T> {
       const work = {
         address,
         author: await authorOn(request),
@@ -53,8 +51,8 @@ export function bringInRoutes(services: Services): FastifyPluginAsync {
 
     /** The day's handover and the audit say that a list came in, or was taken back. */
     async function told(request: FastifyRequest, list: string, facts: number, back: boolean): Promise<void> {
-      const [one] = (await broughtLists(db)).filter(({ id }) => id === list)
-      const what = { kind: 'broughtIn', file: one?.file ?? '', facts, ...(back && { back }) } as const
+      const file = await fileOfList(db, list)
+      const what = { kind: 'broughtIn', file, facts, ...(back && { back }) } as const
       await changing(await changingOn(request), async () => ({
         changes: [{ what, reason: '' }],
         answer: null,

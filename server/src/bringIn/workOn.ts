@@ -1,16 +1,17 @@
 import { BringIn } from '@kobrin/contract'
 import '@kobrin/contract/english'
-import { eq } from 'drizzle-orm'
 import type { Author } from '../changes/author.ts'
 import type { DatabaseAddress } from '../database/connect.ts'
 import { connect } from '../database/connect.ts'
-import { entry } from '../entries/tables.ts'
+import { authorOfEntry } from '../entries/queries.ts'
 import { KobrinProblem } from '../errors/problem.ts'
 import type { SignedIn } from '../people/sessions.ts'
 import { createSiteBook } from '../site/siteBook.ts'
 import { createOwnStream } from '../streams/ownStream.ts'
 import { bringIn } from './bringIn.ts'
 import { takeBack } from './lists.ts'
+
+export type ListTask = { do: 'bringIn'; text: Uint8Array } | { do: 'takeBack'; list: string; why: string }
 
 /** What is done with a list, apart from everybody else's work. */
 export type ListWork = {
@@ -19,13 +20,13 @@ export type ListWork = {
   zone: string
   nowMs: number
   who: SignedIn
-} & ({ do: 'bringIn'; text: Uint8Array } | { do: 'takeBack'; list: string; why: string })
+} & ListTask
 
 export type ListTold =
   | { told: 'written' }
   | { told: 'done'; answer: unknown }
   /** The list is none that could be read. */
-  | { told: 'badInput'; field: string; message: string }
+  | { told: 'badInput'; message: string }
   | { told: 'problem'; code: KobrinProblem['code'] }
   | { told: 'failed'; message: string }
 
@@ -34,13 +35,13 @@ function readList(text: Uint8Array): BringIn | Extract<ListTold, { told: 'badInp
   try {
     json = JSON.parse(new TextDecoder().decode(text))
   } catch {
-    return { told: 'badInput', field: '', message: 'Input: cannot be read' }
+    return { told: 'badInput', message: 'Input: cannot be read' }
   }
   const read = BringIn.safeParse(json)
   if (read.success) return read.data
   const [issue] = read.error.issues
   const field = issue?.path.join('.') ?? ''
-  return { told: 'badInput', field, message: `${field || 'Input'}: ${issue?.message ?? 'cannot be read'}` }
+  return { told: 'badInput', message: `${field || 'Input'}: ${issue?.message ?? 'cannot be read'}` }
 }
 
 async function done(work: ListWork, tell: (told: ListTold) => void): Promise<ListTold> {
@@ -53,7 +54,7 @@ async function done(work: ListWork, tell: (told: ListTold) => void): Promise<Lis
     db,
     stream,
     author,
-    sheets: () => createSiteBook(db).sheets(),
+    sheets: createSiteBook(db).sheets,
     onWritten: () => tell({ told: 'written' }),
   }
   const posting = {
@@ -62,10 +63,7 @@ async function done(work: ListWork, tell: (told: ListTold) => void): Promise<Lis
     nowMs,
     proofs: {},
     shift: () => Promise.resolve(null),
-    async authorOf(uid: string) {
-      const [row] = await db.select({ author: entry.authorId }).from(entry).where(eq(entry.uid, uid))
-      return row?.author ?? null
-    },
+    authorOf: (uid: string) => authorOfEntry(db, uid),
     // A list is signed by the person who brings it in.
     roleOf: () => Promise.resolve(who.person.role),
   }

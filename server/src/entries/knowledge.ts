@@ -7,6 +7,7 @@ import type { Fold, FoldMemory } from './foldMemory.ts'
 import type { Target } from './judge.ts'
 import { subjectRows } from './queries.ts'
 import { believedIn, isOutdated } from './storedFold.ts'
+import { IS_TAKEN_BACK } from './takenBack.ts'
 
 /** What is on record about everything that a batch of entries speaks of. */
 export interface Knowledge {
@@ -91,10 +92,7 @@ async function siblingsOf(db: Database, targets: Iterable<Target>): Promise<Map<
   const rows = await rowsOf<{ uid: string; act: string }>(
     db,
     sql`select uid, act from entry as one
-        where act in ${[...acts]} and kind not in ('corrected', 'retracted') and not exists (
-          select 1 from entry as back
-          where back.subject = one.subject and back.kind = 'retracted'
-            and json_value(back.payload, '$.target') = one.uid)`,
+        where act in ${[...acts]} and kind not in ('corrected', 'retracted') and not ${IS_TAKEN_BACK}`,
   )
   const siblings = new Map<string, string[]>()
   for (const { uid, act } of rows) siblings.set(act, [...(siblings.get(act) ?? []), uid])

@@ -2,13 +2,14 @@ import type { KeptEntry } from '@kobrin/contract'
 import type { EntryKind, FamilyName, PlaceState } from '@kobrin/core'
 import { FOLD_REVISION, isoDay, NEEDING, neededBy, UNSAID_REVISION } from '@kobrin/core'
 import type { SQL } from 'drizzle-orm'
-import { sql } from 'drizzle-orm'
+import { eq, sql } from 'drizzle-orm'
 import type { Pool } from 'mysql2/promise'
 import { sqlInstant } from '../database/columns.ts'
 import type { Database, Transaction } from '../database/connect.ts'
 import { bytesOf, rowsOf } from '../database/rowsOf.ts'
 import type { EntryRow } from './rows.ts'
 import { believedIn, foldBefore, foldNow } from './storedFold.ts'
+import { entry } from './tables.ts'
 import { ENTRY_COLUMNS, ENTRY_JSON, KIND, entryOf } from './rows.ts'
 
 const IN_ORDER = 'order by occurred_at, uid'
@@ -165,4 +166,10 @@ export function statesJson(
   return Buffer.from(
     `{"head":"${head}","now":${nowMs},"revision":${FOLD_REVISION},"states":{${states.join(',')}}}`,
   )
+}
+
+/** Who signed an entry; null where there is none of that name. */
+export async function authorOfEntry(db: Database, uid: string): Promise<string | null> {
+  const [row] = await db.select({ author: entry.authorId }).from(entry).where(eq(entry.uid, uid))
+  return row?.author ?? null
 }

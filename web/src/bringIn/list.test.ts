@@ -5,7 +5,8 @@ import { NO_ANSWERS } from '@kobrin/core'
 import type { HouseInBrief } from './list.ts'
 import { factsOf, guessesOf, understand } from './list.ts'
 import type { Lines } from './readTable.ts'
-import { decoded, readSheets, tableBelow, UnreadTable } from './readTable.ts'
+import { decoded, readSheets, tableBelow } from './readTable.ts'
+import { UnreadTable } from './unreadTable.ts'
 
 const HOUSE: HouseInBrief = {
   residents: [{ id: 'gaff', number: '0001', name: 'Gaff', sheet: 'gecko', stage: 'adult', place: null }],

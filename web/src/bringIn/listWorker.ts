@@ -2,8 +2,10 @@ import { addressOf, OFFICE_ROUTES } from '@kobrin/contract'
 import type { ListAnswers, ListColumn, Mended, Understood } from '@kobrin/core'
 import type { HouseInBrief } from './list.ts'
 import { factsOf, guessesOf, shownOf, understand } from './list.ts'
-import type { Lines, Table, TableFault } from './readTable.ts'
-import { readSheets, tableBelow, UnreadTable } from './readTable.ts'
+import type { Lines, Table } from './readTable.ts'
+import { readSheets, tableBelow } from './readTable.ts'
+import type { TableFault } from './unreadTable.ts'
+import { UnreadTable } from './unreadTable.ts'
 
 export type ToWorker =
   /** `sheet` and `head`: which sheet of a workbook, and the line that names its columns, where somebody said so. */

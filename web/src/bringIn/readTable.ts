@@ -1,6 +1,7 @@
-import { headLineOf } from '@kobrin/core'
+import type { FilledLine } from '@kobrin/core'
+import { belowHead, filledLines } from '@kobrin/core'
 import Papa from 'papaparse'
-import type { WorkbookFault } from './workbook.ts'
+import { UnreadTable } from './unreadTable.ts'
 import { sheetsOf } from './workbook.ts'
 
 /** What stands in a sheet of a file, line by line. */
@@ -8,7 +9,7 @@ export interface Lines {
   /** What the sheet is called; empty of what is no workbook. */
   name: string
   /** Those with something in them; `line` is counted from 1, as whoever opens the file counts. */
-  filled: { line: number; cells: string[] }[]
+  filled: FilledLine[]
 }
 
 /** What stands in a file: its sheets, one where it is no workbook. */
@@ -28,17 +29,6 @@ export interface Table {
   head: number
 }
 
-export type TableFault = 'empty' | 'oldWorkbook' | 'noText' | WorkbookFault
-
-export class UnreadTable extends Error {
-  readonly code: TableFault
-
-  constructor(code: TableFault) {
-    super(code)
-    this.code = code
-  }
-}
-
 const startsWith = (bytes: Uint8Array, ...start: number[]) => start.every((byte, at) => bytes[at] === byte)
 
 /** Text in the encoding it was written in: with a mark at its head, else UTF-8, else the old one of the west. */
@@ -53,28 +43,20 @@ export function decoded(bytes: Uint8Array): { text: string; oldLetters: boolean 
   }
 }
 
-function linesOf(name: string, cells: readonly (readonly string[])[]): Lines {
-  const filled = cells.flatMap((row, at) =>
-    row.some((cell) => cell.trim() !== '') ? [{ line: at + 1, cells: [...row] }] : [],
-  )
-  return { name, filled }
-}
-
 /** More columns than anybody fills in; what stands further right is left aside. */
 const COLUMNS_MOST = 200
 
 /** The list below a line that names its columns: the one that seems to, where nobody says which. Throws UnreadTable where
  * nothing stands below. */
 export function tableBelow({ filled }: Lines, head: number | null): Table {
-  const said = filled.findIndex(({ line }) => line === head)
-  const at = said >= 0 ? said : headLineOf(filled.map(({ cells }) => cells))
-  const below = filled.slice(at + 1)
-  const rows = below.map(({ cells }) => cells)
-  const { line = 1, cells: named = [] } = filled[at] ?? {}
+  const { head: named, rows, lines } = belowHead(filled, head)
   if (rows.length === 0) throw new UnreadTable('empty')
-  const width = Math.min(COLUMNS_MOST, Math.max(named.length, ...rows.slice(0, 100).map((row) => row.length)))
-  const headers = Array.from({ length: width }, (_, column) => named[column]?.trim() ?? '')
-  return { headers, rows, lines: below.map((one) => one.line), head: line }
+  const width = Math.min(
+    COLUMNS_MOST,
+    Math.max(named?.cells.length ?? 0, ...rows.slice(0, 100).map((row) => row.length)),
+  )
+  const headers = Array.from({ length: width }, (_, column) => named?.cells[column]?.trim() ?? '')
+  return { headers, rows, lines, head: named?.line ?? 1 }
 }
 
 /** Rows by which it is told what separates columns. */
@@ -109,11 +91,14 @@ export async function readSheets(file: Blob): Promise<Sheets> {
   // A workbook with a password is wrapped like those of long ago: neither can be looked into.
   if (startsWith(bytes, 0xd0, 0xcf, 0x11, 0xe0)) throw new UnreadTable('oldWorkbook')
   if (startsWith(bytes, 0x50, 0x4b)) {
-    const sheets = await sheetsOf(file, bytes, (fault) => new UnreadTable(fault))
+    const sheets = await sheetsOf(file, bytes)
     if (sheets.length === 0) throw new UnreadTable('empty')
-    return { sheets: sheets.map(({ name, rows }) => linesOf(name, rows)), oldLetters: false }
+    return {
+      sheets: sheets.map(({ name, rows }) => ({ name, filled: filledLines(rows) })),
+      oldLetters: false,
+    }
   }
   const { text, oldLetters } = decoded(bytes)
   if (text.includes('\u0000')) throw new UnreadTable('noText')
-  return { sheets: [linesOf('', rowsOf(text))], oldLetters }
+  return { sheets: [{ name: '', filled: filledLines(rowsOf(text)) }], oldLetters }
 }

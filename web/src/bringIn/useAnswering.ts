@@ -1,11 +1,6 @@
 import type { ListAnswers, ListColumn, ListQuestion, Unstaged, WordAnswer } from '@kobrin/core'
+import { withAnswer } from '@kobrin/core'
 import type { WritableComputedRef } from 'vue'
-
-const plain = (text: string) => text.trim().toLowerCase()
-
-function isSame(a: WordAnswer, b: Omit<WordAnswer, 'is'>): boolean {
-  return a.meaning === b.meaning && plain(a.said) === plain(b.said) && (a.of ?? '') === (b.of ?? '')
-}
 
 /** What a question is about, as its answer names it; null where it is answered otherwise. */
 function aboutOf({ problem, meaning }: ListQuestion): Omit<WordAnswer, 'is'> | null {
@@ -34,11 +29,13 @@ export function useAnswering(
     answers.value = { ...answers.value, ...part }
   }
 
+  function say(one: WordAnswer): void {
+    answer({ words: withAnswer(answers.value.words, one) })
+  }
+
   function word(question: ListQuestion, is: string | null): void {
     const about = aboutOf(question)
-    if (!about) return
-    const { words } = answers.value
-    answer({ words: [...words.filter((one) => !isSame(one, about)), { ...about, is }] })
+    if (about) say({ ...about, is })
   }
 
   function columnsAt(
@@ -67,11 +64,7 @@ export function useAnswering(
     signIs: (question: ListQuestion, decimal: NonNullable<ListColumn['decimal']>) =>
       columnsAt(question, { decimal }, () => false),
     /** A word of a species that was taken for a sheet is another one. */
-    speciesIs: (said: string, sheet: string) => {
-      const { words } = answers.value
-      const about = { meaning: 'species', said } as const
-      answer({ words: [...words.filter((one) => !isSame(one, about)), { ...about, is: sheet }] })
-    },
+    speciesIs: (said: string, sheet: string) => say({ meaning: 'species', said, is: sheet }),
   }
 }
 export type Answering = ReturnType<typeof useAnswering>

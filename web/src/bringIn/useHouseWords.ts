@@ -1,4 +1,5 @@
 import { computed } from 'vue'
+import { choicesFrom, choicesNamed } from '../fields/choicesOf.ts'
 import { useSite } from '../site/useSite.ts'
 import { useToday } from '../time/useToday.ts'
 import type { HouseWords } from './saying.ts'
@@ -22,13 +23,9 @@ export function useHouseWords() {
     species: [...site.species.values()]
       .map(({ id: value, common, latin }) => ({ value, label: `${common} · ${latin}` }))
       .sort((a, b) => a.label.localeCompare(b.label)),
-    places: placesIn(site.standing.map(({ id }) => site.placeName(id))).map((name) => ({
-      value: name,
-      label: name,
-    })),
+    places: choicesFrom(placesIn(site.standing.map(({ id }) => site.placeName(id)))),
     commonOf: (sheet) => site.species.get(sheet)?.common ?? sheet,
-    stagesOf: (sheet) =>
-      (site.species.get(sheet)?.stages ?? []).map(({ id: value, name: label }) => ({ value, label })),
+    stagesOf: (sheet) => choicesNamed(site.species.get(sheet)?.stages ?? []),
     stageOf: (sheet, stage) => site.species.get(sheet)?.stages.find(({ id }) => id === stage)?.name ?? stage,
   }))
 }

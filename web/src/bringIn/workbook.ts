@@ -1,11 +1,10 @@
 import { strFromU8, unzipSync } from 'fflate'
 import readWorkbook from 'read-excel-file/web-worker'
+import { UnreadTable } from './unreadTable.ts'
 
 /** More than this, unpacked, is no list that anybody kept. */
 const BYTES_MOST = 300 * 1024 * 1024
 const CELLS_MOST = 8_000_000
-
-export type WorkbookFault = 'noWorkbook' | 'tooLarge'
 
 /** A sheet as it stands in a workbook: what is merged stands in each of the cells it covers. */
 export interface WorkbookSheet {
@@ -60,13 +59,9 @@ function spread(rows: string[][], ref: string): void {
   }
 }
 
-/** Every sheet of a workbook with something in it. Throws a fault where it is none, or unpacks to more than a list can be:
+/** Every sheet of a workbook with something in it. Throws UnreadTable where it is none, or unpacks to more than a list can be:
  * that is looked at before anything is unpacked. */
-export async function sheetsOf(
-  file: Blob,
-  bytes: Uint8Array,
-  fail: (fault: WorkbookFault) => Error,
-): Promise<WorkbookSheet[]> {
+export async function sheetsOf(file: Blob, bytes: Uint8Array): Promise<WorkbookSheet[]> {
   let unpacked = 0
   let parts: Record<string, Uint8Array>
   try {
@@ -78,13 +73,13 @@ export async function sheetsOf(
       },
     })
   } catch (error) {
-    throw fail(error instanceof RangeError ? 'tooLarge' : 'noWorkbook')
+    throw new UnreadTable(error instanceof RangeError ? 'tooLarge' : 'noWorkbook')
   }
   const sheets = await readWorkbook(file).catch(() => {
-    throw fail('noWorkbook')
+    throw new UnreadTable('noWorkbook')
   })
   const cells = sheets.reduce((sum, { data }) => sum + data.length * (data[0]?.length ?? 0), 0)
-  if (cells > CELLS_MOST) throw fail('tooLarge')
+  if (cells > CELLS_MOST) throw new UnreadTable('tooLarge')
   const merged = mergedIn(parts)
   return sheets.flatMap(({ sheet, data }, at) => {
     const rows = data.map((row) => row.map(asText))

@@ -5,6 +5,7 @@ import type { Column, DateOrder, Guess, GuessReason, LengthUnit, MassUnit, Meani
 import { LENGTH_UNITS, MASS_UNITS } from './meaning.ts'
 import { outcomeNamed } from '../cells/offered.ts'
 import { isEither, readQuantity, signIn, unitNamed } from '../cells/quantity.ts'
+import { quantityBeside } from '../cells/quantityBeside.ts'
 import { orderIn, readWhen, whenIn } from '../cells/when.ts'
 
 /** Words that head a column of each meaning, in the order in which they are looked for. */
@@ -108,12 +109,7 @@ function unitOfCells<U extends string>(
   cells: readonly string[],
   units: Readonly<Record<U, number>>,
 ): U | null {
-  const written = cells.map((cell) => {
-    const when = whenIn(cell, { order: 'dmy', today: 0 })
-    const beside = when && when !== 'unsure' ? when.rest : cell
-    const read = readQuantity(cell, '.') ?? readQuantity(beside, '.')
-    return read && read !== 'unsure' ? read.unit : ''
-  })
+  const written = cells.map((cell) => quantityBeside(cell, '.')?.unit ?? '')
   // Those that have one speak for themselves; of the others they tell where they agree.
   const found = new Set(written.filter((unit) => unit !== ''))
   const [only] = found

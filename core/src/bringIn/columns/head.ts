@@ -28,3 +28,25 @@ export function headLineOf(lines: readonly (readonly string[])[]): number {
     filled.findIndex((count) => count >= half),
   )
 }
+
+/** A line with something in it, and which of the file it is, counted from 1. */
+export interface FilledLine {
+  line: number
+  cells: string[]
+}
+
+/** The lines with something in them. */
+export function filledLines(lines: readonly (readonly string[])[]): FilledLine[] {
+  return lines.flatMap((cells, at) => (filledIn(cells) > 0 ? [{ line: at + 1, cells: [...cells] }] : []))
+}
+
+/** The line that names the columns, as somebody said or else the one that seems to, and what stands below it. */
+export function belowHead(
+  filled: readonly FilledLine[],
+  said: number | null,
+): { head: FilledLine | undefined; rows: string[][]; lines: number[] } {
+  const told = filled.findIndex(({ line }) => line === said)
+  const at = told >= 0 ? told : headLineOf(filled.map(({ cells }) => cells))
+  const below = filled.slice(at + 1)
+  return { head: filled[at], rows: below.map(({ cells }) => cells), lines: below.map(({ line }) => line) }
+}
